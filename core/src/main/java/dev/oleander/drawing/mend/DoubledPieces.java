@@ -1,0 +1,132 @@
+package dev.oleander.drawing.mend;
+
+import dev.oleander.drawing.Entity;
+import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.mend.Mended.Joined;
+import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.geometry.SegmentSplitter;
+import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Line work drawn twice, whole or in part, in either direction. Segments that lie on each other are
+ * split at each other's ends, so that nothing joined there comes loose, and of equal stretches the
+ * first is kept. A closed entity is kept before loose pieces and is never split.
+ */
+final class DoubledPieces {
+
+    private final MendOptions options;
+    private final List<Fault> faults;
+
+    DoubledPieces(MendOptions options, List<Fault> faults) {
+        this.options = options;
+        this.faults = faults;
+    }
+
+    List<Piece> drop(List<Entity> open, List<Joined> loops) {
+        List<Segment> fixed = loops.stream().flatMap(l -> l.chain().segments().stream()).toList();
+        List<Piece> pieces = new ArrayList<>();
+        for (Entity entity : open) {
+            entity.segments().forEach(s -> pieces.add(new Piece(s, entity)));
+        }
+        return keepFirst(splitAtEnds(pieces, fixed), fixed);
+    }
+
+    private List<Piece> splitAtEnds(List<Piece> pieces, List<Segment> fixed) {
+        List<Segment> all = new ArrayList<>(pieces.stream().map(Piece::segment).toList());
+        all.addAll(fixed);
+        SegmentIndex<Segment> index = SegmentIndex.of(all);
+        List<Piece> split = new ArrayList<>(pieces.size());
+        for (int i = 0; i < pieces.size(); i++) {
+            Segment segment = pieces.get(i).segment();
+            List<Double> cuts = new ArrayList<>();
+            for (int j : index.positions(segment.box().grown(options.gap()))) {
+                if (j != i && isSameKind(segment, all.get(j))) {
+                    cuts.addAll(endsOn(segment, all.get(j)));
+                }
+            }
+            Piece whole = pieces.get(i);
+            SegmentSplitter.split(segment, cuts, options.gap())
+                    .forEach(s -> split.add(whole.with(s)));
+        }
+        return split;
+    }
+
+    /** Where ends of {@code other} lie on {@code segment}, if the two share a stretch. */
+    private List<Double> endsOn(Segment segment, Segment other) {
+        double least = options.gap() / segment.length();
+        List<Double> cuts = new ArrayList<>(4);
+        cuts.add(0.0);
+        for (double t : List.of(segment.nearest(other.start()), segment.nearest(other.end()))) {
+            if (t > least && t < 1 - least) {
+                cuts.add(t);
+            }
+        }
+        cuts.add(1.0);
+        cuts.sort(Double::compare);
+        boolean shares = false;
+        for (int i = 1; i < cuts.size(); i++) {
+            shares |= liesOn(segment, cuts.get(i - 1), cuts.get(i), other);
+        }
+        return shares ? cuts.subList(1, cuts.size() - 1) : List.of();
+    }
+
+    private List<Piece> keepFirst(List<Piece> pieces, List<Segment> fixed) {
+        List<Segment> all = new ArrayList<>(fixed);
+        pieces.forEach(p -> all.add(p.segment()));
+        SegmentIndex<Segment> index = SegmentIndex.of(all);
+        boolean[] dropped = new boolean[all.size()];
+        Map<Entity, List<Segment>> doubles = new LinkedHashMap<>();
+        List<Piece> kept = new ArrayList<>(pieces.size());
+        for (int i = fixed.size(); i < all.size(); i++) {
+            Segment segment = all.get(i);
+            for (int j : index.positions(segment.box().grown(options.gap()))) {
+                if (j < i && !dropped[j] && isSameKind(segment, all.get(j))) {
+                    dropped[i] |= liesOn(segment, 0, 1, all.get(j));
+                }
+            }
+            Piece piece = pieces.get(i - fixed.size());
+            if (dropped[i]) {
+                doubles.computeIfAbsent(piece.entity(), e -> new ArrayList<>()).add(segment);
+            } else {
+                kept.add(piece);
+            }
+        }
+        doubles.forEach(this::report);
+        return kept;
+    }
+
+    private void report(Entity entity, List<Segment> doubled) {
+        double length = doubled.stream().mapToDouble(Segment::length).sum();
+        String sentence =
+                "%s on layer %s (line %d of the file) lies on other line work over %s; one is kept."
+                        .formatted(
+                                entity.type(),
+                                entity.layer(),
+                                entity.line(),
+                                Numbers.length(length));
+        faults.add(Fault.mended(Fault.Kind.DOUBLE, doubled.get(0).middle(), length, sentence));
+    }
+
+    private static boolean isSameKind(Segment a, Segment b) {
+        return a instanceof Arc == b instanceof Arc;
+    }
+
+    /** Whether a stretch longer than the gap lies on {@code other}, judged at five places of it. */
+    private boolean liesOn(Segment segment, double from, double to, Segment other) {
+        if ((to - from) * segment.length() <= options.gap()) {
+            return false;
+        }
+        for (int i = 0; i <= 4; i++) {
+            if (other.distance(segment.at(from + (to - from) * i / 4)) > options.gap()) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

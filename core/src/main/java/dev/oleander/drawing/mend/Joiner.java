@@ -1,0 +1,103 @@
+package dev.oleander.drawing.mend;
+
+import dev.oleander.drawing.Entity;
+import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.mend.Mended.Joined;
+import dev.oleander.geometry.Chain;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.SegmentMerger;
+import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * Joins pieces at their ends to paths and contours. Where exactly two meet they are joined; where
+ * more meet, the enclosed faces become contours and what encloses nothing stays open.
+ */
+final class Joiner {
+
+    private final MendOptions options;
+    private final List<Fault> faults;
+
+    Joiner(MendOptions options, List<Fault> faults) {
+        this.options = options;
+        this.faults = faults;
+    }
+
+    List<Joined> join(List<Piece> pieces) {
+        if (pieces.isEmpty()) {
+            return List.of();
+        }
+        NodeFinder nodes = new NodeFinder(pieces, options, faults);
+        List<Edge> edges = nodes.edges();
+        List<Joined> joined = new ArrayList<>();
+        for (List<Edge> component : new EdgeGraph(edges).components()) {
+            EdgeGraph graph = new EdgeGraph(component);
+            joined.addAll(graph.isBranched() ? resolve(graph) : List.of(follow(component, graph)));
+        }
+        return joined;
+    }
+
+    private Joined follow(List<Edge> component, EdgeGraph graph) {
+        List<Edge> chain = graph.walk();
+        return joined(chain, component);
+    }
+
+    /** Faces of a branched network, and the stretches left over as open paths. */
+    private List<Joined> resolve(EdgeGraph graph) {
+        FaceTracer.Faces faces = new FaceTracer().trace(graph.edges());
+        List<Joined> joined = new ArrayList<>();
+        faces.loops().forEach(loop -> joined.add(joined(loop, loop)));
+        for (List<Edge> component : new EdgeGraph(faces.rest()).components()) {
+            for (List<Edge> path : new EdgeGraph(component).paths()) {
+                joined.add(joined(path, path));
+            }
+        }
+        faces.shared().forEach(this::reportShared);
+        graph.branches().forEach(node -> reportBranch(node, graph.degree(node)));
+        return joined;
+    }
+
+    private void reportShared(Edge edge) {
+        String sentence =
+                "Two contours share the line of %s at (%s, %s), drawn once; both use it."
+                        .formatted(
+                                Numbers.length(edge.segment().length()),
+                                Numbers.plain(edge.segment().middle().x(), 2),
+                                Numbers.plain(edge.segment().middle().y(), 2));
+        faults.add(
+                Fault.left(
+                        Fault.Kind.SHARED_EDGE,
+                        edge.segment().middle(),
+                        edge.segment().length(),
+                        sentence));
+    }
+
+    private void reportBranch(Point place, int degree) {
+        String sentence =
+                "%d lines meet at (%s, %s); the contours on either side were closed. Check them."
+                        .formatted(
+                                degree, Numbers.plain(place.x(), 2), Numbers.plain(place.y(), 2));
+        faults.add(Fault.left(Fault.Kind.BRANCH, place, degree, sentence));
+    }
+
+    private Joined joined(List<Edge> edges, List<Edge> sources) {
+        List<Segment> segments = edges.stream().map(Edge::segment).toList();
+        boolean closed =
+                segments.size() > 1
+                        && segments.get(0).start().equals(segments.get(segments.size() - 1).end());
+        SegmentMerger merger = new SegmentMerger(options.exact());
+        Chain chain =
+                closed ? merger.merge(new Contour(segments)) : merger.merge(new Path(segments));
+        Entity first =
+                sources.stream()
+                        .map(Edge::entity)
+                        .min(Comparator.comparingInt(Entity::ordinal))
+                        .orElseThrow();
+        return new Joined(chain, first);
+    }
+}

@@ -1,0 +1,22 @@
+package dev.oleander.drawing.mend;
+
+import dev.oleander.drawing.Entity;
+import dev.oleander.drawing.Fault;
+import dev.oleander.geometry.Chain;
+import java.util.List;
+
+/** Line work in order: what it became, and what was found on the way. */
+public record Mended(List<Joined> chains, List<Fault> faults) {
+
+    public Mended {
+        chains = List.copyOf(chains);
+        faults = List.copyOf(faults);
+    }
+
+    /**
+     * An open path or a contour.
+     *
+     * @param first the earliest entity of the drawing that takes part in it
+     */
+    public record Joined(Chain chain, Entity first) {}
+}

@@ -1,0 +1,108 @@
+package dev.oleander.drawing.mend;
+
+import dev.oleander.drawing.Fault;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Intersections;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Parts a contour that crosses itself into loops that do not, and says where it crossed. */
+final class SelfCrossings {
+
+    private final MendOptions options;
+    private final List<Fault> faults;
+
+    SelfCrossings(MendOptions options, List<Fault> faults) {
+        this.options = options;
+        this.faults = faults;
+    }
+
+    List<Contour> part(Contour contour) {
+        List<Segment> segments = contour.segments();
+        Map<Integer, Map<Double, Point>> cuts = crossings(segments);
+        if (cuts.isEmpty()) {
+            return List.of(contour);
+        }
+        List<Segment> pieces = new ArrayList<>();
+        for (int i = 0; i < segments.size(); i++) {
+            pieces.addAll(pieces(segments.get(i), cuts.getOrDefault(i, Map.of())));
+        }
+        return loops(pieces);
+    }
+
+    private Map<Integer, Map<Double, Point>> crossings(List<Segment> segments) {
+        SegmentIndex<Segment> index = SegmentIndex.of(segments);
+        Map<Integer, Map<Double, Point>> cuts = new HashMap<>();
+        for (int i = 0; i < segments.size(); i++) {
+            for (int j : index.positions(segments.get(i).box())) {
+                if (j > i) {
+                    cut(segments, i, j, cuts);
+                }
+            }
+        }
+        return cuts;
+    }
+
+    private void cut(List<Segment> segments, int i, int j, Map<Integer, Map<Double, Point>> cuts) {
+        Segment a = segments.get(i);
+        Segment b = segments.get(j);
+        for (Intersections.Crossing c : Intersections.of(a, b, options.exact())) {
+            if (isInside(a, c.onFirst()) && isInside(b, c.onSecond())) {
+                cuts.computeIfAbsent(i, k -> new HashMap<>()).put(c.onFirst(), c.point());
+                cuts.computeIfAbsent(j, k -> new HashMap<>()).put(c.onSecond(), c.point());
+                report(c.point());
+            }
+        }
+    }
+
+    private boolean isInside(Segment segment, double t) {
+        double least = options.exact() / segment.length();
+        return t > least && t < 1 - least;
+    }
+
+    private static List<Segment> pieces(Segment segment, Map<Double, Point> cuts) {
+        List<Double> order = cuts.keySet().stream().sorted().toList();
+        List<Segment> pieces = new ArrayList<>(order.size() + 1);
+        double from = 0;
+        Point start = segment.start();
+        for (double t : order) {
+            pieces.add(segment.between(from, t).withEnds(start, cuts.get(t)));
+            from = t;
+            start = cuts.get(t);
+        }
+        pieces.add(segment.between(from, 1).withEnds(start, segment.end()));
+        return pieces;
+    }
+
+    /** Walks along; whenever a node comes up again, the stretch since is a loop of its own. */
+    private static List<Contour> loops(List<Segment> pieces) {
+        List<Contour> loops = new ArrayList<>();
+        List<Segment> walked = new ArrayList<>();
+        for (Segment piece : pieces) {
+            walked.add(piece);
+            int back = walked.size() - 1;
+            while (back >= 0 && !walked.get(back).start().equals(piece.end())) {
+                back--;
+            }
+            if (back >= 0) {
+                List<Segment> loop = walked.subList(back, walked.size());
+                loops.add(new Contour(loop));
+                loop.clear();
+            }
+        }
+        return loops;
+    }
+
+    private void report(Point place) {
+        String sentence =
+                "A contour crosses itself at (%s, %s); it was parted there. Check both loops."
+                        .formatted(Numbers.plain(place.x(), 2), Numbers.plain(place.y(), 2));
+        faults.add(Fault.left(Fault.Kind.CROSSING, place, 0, sentence));
+    }
+}

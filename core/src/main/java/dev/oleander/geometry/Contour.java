@@ -1,0 +1,124 @@
+package dev.oleander.geometry;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/** A closed chain of segments, mm. It runs anticlockwise when its signed area is positive. */
+public record Contour(List<Segment> segments) implements Chain {
+
+    public Contour {
+        segments = Chain.requireJoined(segments);
+        Point first = segments.get(0).start();
+        Point last = segments.get(segments.size() - 1).end();
+        if (!first.equals(last)) {
+            throw new IllegalArgumentException("contour is open: " + first + " to " + last);
+        }
+    }
+
+    /** An anticlockwise circle as two arcs, starting at its rightmost point. */
+    public static Contour circle(Point centre, double radius) {
+        Point right = new Point(centre.x() + radius, centre.y());
+        Point left = new Point(centre.x() - radius, centre.y());
+        return new Contour(List.of(new Arc(right, left, 1), new Arc(left, right, 1)));
+    }
+
+    /** An anticlockwise rectangle from its lower left corner. */
+    public static Contour rectangle(Box box) {
+        Point a = box.min();
+        Point b = new Point(box.max().x(), box.min().y());
+        Point c = box.max();
+        Point d = new Point(box.min().x(), box.max().y());
+        return new Contour(List.of(new Line(a, b), new Line(b, c), new Line(c, d), new Line(d, a)));
+    }
+
+    /** Enclosed area, mm2; positive when the contour runs anticlockwise. Exact for arcs. */
+    public double signedArea() {
+        // relative to the contour's own start, so that distance from the origin costs no digits
+        Point home = start();
+        double sum = 0;
+        for (Segment segment : segments) {
+            sum += segment.doubleArea(home);
+        }
+        return sum / 2;
+    }
+
+    public double area() {
+        return Math.abs(signedArea());
+    }
+
+    public boolean isAnticlockwise() {
+        return signedArea() > 0;
+    }
+
+    @Override
+    public Contour reversed() {
+        return new Contour(Chain.reversed(segments));
+    }
+
+    /** The same contour, run anticlockwise or clockwise. */
+    public Contour turning(boolean anticlockwise) {
+        return isAnticlockwise() == anticlockwise ? this : reversed();
+    }
+
+    @Override
+    public Contour transformed(Transform transform) {
+        return new Contour(Chain.transformed(segments, transform));
+    }
+
+    /** The same contour begun at a station; the segment there is split unless it is an end. */
+    public Contour startedAt(Station station) {
+        int n = segments.size();
+        int index = station.index();
+        Segment at = segments.get(index);
+        double least = Math.min(0.5, 1e-9 / at.length());
+        List<Segment> turned = new ArrayList<>(n + 1);
+        boolean split = station.t() > least && station.t() < 1 - least;
+        if (split) {
+            turned.add(at.between(station.t(), 1));
+        }
+        int first = split || station.t() >= 1 - least ? index + 1 : index;
+        int whole = split ? n - 1 : n;
+        for (int i = 0; i < whole; i++) {
+            turned.add(segments.get((first + i) % n));
+        }
+        if (split) {
+            turned.add(at.between(0, station.t()).withEnds(at.start(), turned.get(0).start()));
+        }
+        return new Contour(turned);
+    }
+
+    /** Diameter, mm, when all segments are arcs of one circle within {@code tolerance} mm. */
+    public OptionalDouble circleDiameter(double tolerance) {
+        if (!(segments.get(0) instanceof Arc first)) {
+            return OptionalDouble.empty();
+        }
+        Point centre = first.centre();
+        double radius = first.radius();
+        for (Segment segment : segments) {
+            if (!(segment instanceof Arc arc)
+                    || arc.isLeft() != first.isLeft()
+                    || arc.centre().distance(centre) > tolerance
+                    || Math.abs(arc.radius() - radius) > tolerance) {
+                return OptionalDouble.empty();
+            }
+        }
+        // a mean over the contour, since mended arcs differ a little; 2 sqrt(A / pi) weighs them
+        // fairly
+        return OptionalDouble.of(2 * Math.sqrt(area() / Math.PI));
+    }
+
+    /**
+     * Whether a point lies inside; on the line itself either answer may come. A ray to the right is
+     * counted over pieces that are monotone in y, each owning its lower end only.
+     */
+    public boolean contains(Point p) {
+        boolean inside = false;
+        for (Segment segment : segments) {
+            if (RayCrossings.count(segment, p) % 2 == 1) {
+                inside = !inside;
+            }
+        }
+        return inside;
+    }
+}

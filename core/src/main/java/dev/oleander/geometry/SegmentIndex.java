@@ -1,0 +1,57 @@
+package dev.oleander.geometry;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.locationtech.jts.index.strtree.STRtree;
+
+/**
+ * Finds, among many things with a box, those near a place. Built once, then only asked; answers
+ * come in the order in which the things were given, so results do not depend on the tree.
+ *
+ * @param <T> what is found
+ */
+public final class SegmentIndex<T> {
+
+    private final STRtree tree = new STRtree();
+    private final List<T> items;
+
+    /** One thing with the segment that stands for it. */
+    public record Entry<T>(T item, Segment segment) {}
+
+    private SegmentIndex(List<T> items, List<Box> boxes) {
+        this.items = items;
+        for (int i = 0; i < boxes.size(); i++) {
+            tree.insert(boxes.get(i).envelope(), i);
+        }
+        tree.build();
+    }
+
+    public static SegmentIndex<Segment> of(List<? extends Segment> segments) {
+        return new SegmentIndex<>(
+                List.copyOf(segments), segments.stream().map(Segment::box).toList());
+    }
+
+    public static <T> SegmentIndex<Entry<T>> ofEntries(List<Entry<T>> entries) {
+        return new SegmentIndex<>(
+                List.copyOf(entries), entries.stream().map(e -> e.segment().box()).toList());
+    }
+
+    public static SegmentIndex<Point> ofPoints(List<Point> points) {
+        return new SegmentIndex<>(
+                List.copyOf(points), points.stream().map(p -> new Box(p, p)).toList());
+    }
+
+    /** Positions, in the given list, of everything whose box touches {@code box}; ascending. */
+    public List<Integer> positions(Box box) {
+        List<Integer> found = new ArrayList<>();
+        tree.query(box.envelope(), item -> found.add((Integer) item));
+        Collections.sort(found);
+        return found;
+    }
+
+    /** Everything whose box touches {@code box}. */
+    public List<T> touching(Box box) {
+        return positions(box).stream().map(items::get).toList();
+    }
+}

@@ -1,0 +1,9 @@
+/**
+ * Exact plane geometry of lines and circular arcs.
+ *
+ * <p>In: points, lines, arcs, chains of them; everything in mm and radians, in {@code double}. Out:
+ * measures, intersections, distances, containment and parallel offsets that keep arcs as arcs.
+ * Start at {@link dev.oleander.geometry.Contour} for closed chains and {@link
+ * dev.oleander.geometry.Offsetter} for parallel curves. All types are immutable.
+ */
+package dev.oleander.geometry;
