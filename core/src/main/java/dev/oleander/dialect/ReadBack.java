@@ -1,0 +1,20 @@
+package dev.oleander.dialect;
+
+import dev.oleander.motion.Program;
+import java.util.List;
+
+/**
+ * A program read from text.
+ *
+ * @param lineOfItem number of the line each item stands on, from 1
+ */
+public record ReadBack(Program program, List<Integer> lineOfItem, List<Problem> problems) {
+
+    /** Something that was not understood. Line and column from 1. */
+    public record Problem(int line, int column, String sentence) {}
+
+    public ReadBack {
+        lineOfItem = List.copyOf(lineOfItem);
+        problems = List.copyOf(problems);
+    }
+}

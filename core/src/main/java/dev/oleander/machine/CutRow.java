@@ -1,0 +1,48 @@
+package dev.oleander.machine;
+
+/**
+ * Cutting data for one material and thickness; lengths mm, feeds mm/min, times s.
+ *
+ * @param id unique within the machine, for example ms-6-fine
+ * @param interpolated whether it was computed between two thicknesses of the book
+ * @param markFeed feed for marking the surface
+ * @param smallestHole smallest diameter that comes out round
+ * @param lead length of a lead-in that is certain to be through
+ * @param pierceClearance least distance of the pierce from kept material
+ * @param overRun how far to cut past the closing point
+ * @param power W
+ * @param pressure bar
+ */
+public record CutRow(
+        String id,
+        String material,
+        double thickness,
+        String quality,
+        boolean interpolated,
+        double kerf,
+        double feed,
+        double markFeed,
+        double pierceSeconds,
+        double pierceHeight,
+        double cutHeight,
+        double smallestHole,
+        double lead,
+        double pierceClearance,
+        double overRun,
+        double power,
+        String gas,
+        double pressure) {
+
+    public CutRow {
+        if (!(kerf > 0 && feed > 0 && markFeed > 0 && thickness > 0 && lead > 0)) {
+            throw new IllegalArgumentException(
+                    "cut data %s: kerf, feeds, thickness and lead must be > 0".formatted(id));
+        }
+    }
+
+    /** Name for people: mild steel 6, fine. */
+    public String label() {
+        return "%s %s, %s"
+                .formatted(material, dev.oleander.quantity.Numbers.plain(thickness, 2), quality);
+    }
+}

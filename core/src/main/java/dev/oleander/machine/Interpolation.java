@@ -1,0 +1,49 @@
+package dev.oleander.machine;
+
+import dev.oleander.quantity.Numbers;
+import java.util.function.ToDoubleFunction;
+
+/** Linear interpolation between two rows of the book by thickness. */
+final class Interpolation {
+
+    private final CutRow lower;
+    private final CutRow upper;
+    private final double share;
+
+    private Interpolation(CutRow lower, CutRow upper, double thickness) {
+        this.lower = lower;
+        this.upper = upper;
+        this.share = (thickness - lower.thickness()) / (upper.thickness() - lower.thickness());
+    }
+
+    static CutRow between(CutRow lower, CutRow upper, double thickness) {
+        return new Interpolation(lower, upper, thickness).row(thickness);
+    }
+
+    private CutRow row(double thickness) {
+        return new CutRow(
+                lower.id() + "~" + Numbers.plain(thickness, 3),
+                lower.material(),
+                thickness,
+                lower.quality(),
+                true,
+                value(CutRow::kerf),
+                value(CutRow::feed),
+                value(CutRow::markFeed),
+                value(CutRow::pierceSeconds),
+                value(CutRow::pierceHeight),
+                value(CutRow::cutHeight),
+                value(CutRow::smallestHole),
+                value(CutRow::lead),
+                value(CutRow::pierceClearance),
+                value(CutRow::overRun),
+                value(CutRow::power),
+                lower.gas(),
+                value(CutRow::pressure));
+    }
+
+    private double value(ToDoubleFunction<CutRow> field) {
+        double low = field.applyAsDouble(lower);
+        return low + share * (field.applyAsDouble(upper) - low);
+    }
+}

@@ -1,0 +1,61 @@
+package dev.oleander.machine;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.dataformat.yaml.YAMLMapper;
+
+/** The machines there are, each with its cut book. */
+public final class MachineLibrary {
+
+    private static final List<String> SHIPPED = List.of("teasel");
+
+    private record MachineFile(Machine machine, List<CutRow> cutBook) {}
+
+    private record Entry(Machine machine, CutBook book) {}
+
+    private final Map<String, Entry> entries = new LinkedHashMap<>();
+
+    private MachineLibrary() {}
+
+    /** The machines that ship with Oleander. */
+    public static MachineLibrary shipped() {
+        MachineLibrary library = new MachineLibrary();
+        YAMLMapper mapper =
+                YAMLMapper.builder()
+                        .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                        .build();
+        for (String id : SHIPPED) {
+            try (InputStream in = MachineLibrary.class.getResourceAsStream(id + ".yaml")) {
+                MachineFile file = mapper.readValue(in, MachineFile.class);
+                CutBook book = new CutBook(file.machine().name(), file.cutBook());
+                library.entries.put(file.machine().id(), new Entry(file.machine(), book));
+            } catch (IOException unreadable) {
+                throw new IllegalStateException("machine file " + id, unreadable);
+            }
+        }
+        return library;
+    }
+
+    public List<Machine> machines() {
+        return entries.values().stream().map(Entry::machine).toList();
+    }
+
+    /** A machine by its id or its name, in any case. */
+    public Optional<Machine> find(String idOrName) {
+        return machines().stream()
+                .filter(
+                        m ->
+                                m.id().equalsIgnoreCase(idOrName)
+                                        || m.name().equalsIgnoreCase(idOrName))
+                .findFirst();
+    }
+
+    public CutBook cutBook(Machine machine) {
+        return entries.get(machine.id()).book();
+    }
+}

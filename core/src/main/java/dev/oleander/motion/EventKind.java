@@ -1,0 +1,25 @@
+package dev.oleander.motion;
+
+/** What a machine does besides moving. */
+public enum EventKind {
+    /** choose the row of cutting data; arguments: row, power, pressure */
+    DATA("data"),
+    HEAD_DOWN("headDown"),
+    /** burn through; arguments: seconds */
+    PIERCE("pierce"),
+    /** begin to mark the surface */
+    MARK_ON("markOn"),
+    PROCESS_OFF("processOff"),
+    HEAD_UP("headUp"),
+    END("end");
+
+    private final String word;
+
+    EventKind(String word) {
+        this.word = word;
+    }
+
+    public String word() {
+        return word;
+    }
+}

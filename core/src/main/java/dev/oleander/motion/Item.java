@@ -1,0 +1,31 @@
+package dev.oleander.motion;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** One entry of a motion program. Positions are of the head's centre, mm. */
+public sealed interface Item permits Item.Rapid, Item.Feed, Item.Event {
+
+    Origin origin();
+
+    /** A straight travel with the head up. */
+    record Rapid(Point from, Point to, Origin origin) implements Item {}
+
+    /**
+     * A move at a programmed feed.
+     *
+     * @param feed mm/min
+     * @param on whether the process works on the way
+     */
+    record Feed(Segment segment, double feed, boolean on, Origin origin) implements Item {}
+
+    /** Something that happens at a place. Arguments are numbers by name. */
+    record Event(EventKind kind, Map<String, Double> args, Origin origin) implements Item {
+
+        public Event {
+            args = java.util.Collections.unmodifiableMap(new TreeMap<>(args));
+        }
+    }
+}

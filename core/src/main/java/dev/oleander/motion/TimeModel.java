@@ -1,0 +1,174 @@
+package dev.oleander.motion;
+
+import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.machine.Machine;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Machine time with trapezoidal speed and look-ahead.
+ *
+ * <p>Along a line the acceleration is what the axes allow together; on an arc that of one axis.
+ * Speed at a corner keeps to v^2 = a R with R = d sin(h) / (1 - sin(h)), where d is the permitted
+ * deviation and h half the angle between the segments (straight on = pi): the circle that stays
+ * within d of the corner. On an arc also v^2 &lt;= a r. Each run of feed moves starts and ends at
+ * rest.
+ */
+public final class TimeModel {
+
+    /** A tangent joint: its corner circle is so large that the feed is the limit. */
+    private static final double STRAIGHT_ON = 1 - 1e-12;
+
+    private final Machine machine;
+
+    public TimeModel(Machine machine) {
+        this.machine = machine;
+    }
+
+    public Timeline time(Program program) {
+        return new Pass(program).timeline();
+    }
+
+    private final class Pass {
+        private final Program program;
+        private final Profile[] profiles;
+
+        Pass(Program program) {
+            this.program = program;
+            this.profiles = new Profile[program.size()];
+        }
+
+        Timeline timeline() {
+            plan();
+            double[] ends = new double[program.size()];
+            Map<String, Seconds> byStop = new HashMap<>();
+            Seconds sum = Seconds.NONE;
+            double now = 0;
+            for (int i = 0; i < program.size(); i++) {
+                Item item = program.items().get(i);
+                Seconds seconds = seconds(item, profiles[i]);
+                now += seconds.total();
+                ends[i] = now;
+                sum = sum.plus(seconds);
+                if (!item.origin().stop().isEmpty()) {
+                    byStop.merge(item.origin().stop(), seconds, Seconds::plus);
+                }
+            }
+            return new Timeline(program, ends, List.of(profiles), sum, byStop);
+        }
+
+        private void plan() {
+            List<Integer> run = new ArrayList<>();
+            for (int i = 0; i < program.size(); i++) {
+                Item item = program.items().get(i);
+                if (item instanceof Item.Feed) {
+                    run.add(i);
+                } else {
+                    planRun(run);
+                    run.clear();
+                    profiles[i] = item instanceof Item.Rapid rapid ? rapid(rapid) : Profile.NONE;
+                }
+            }
+            planRun(run);
+        }
+
+        private Profile rapid(Item.Rapid rapid) {
+            Point way = rapid.to().minus(rapid.from());
+            double limit = machine.motion().rapid() / 60;
+            double share = share(way.unit());
+            double a = machine.motion().acceleration();
+            return Profile.fastest(way.norm(), 0, 0, limit / share, a / share);
+        }
+
+        /**
+         * Speeds at the joints: limited by corners, then by what can be reached and braked from.
+         */
+        private void planRun(List<Integer> run) {
+            int n = run.size();
+            double[] joint = new double[n + 1];
+            for (int i = 1; i < n; i++) {
+                joint[i] = cornerSpeed(feed(run.get(i - 1)), feed(run.get(i)));
+            }
+            for (int i = 0; i < n; i++) {
+                joint[i + 1] = Math.min(joint[i + 1], reachable(joint[i], feed(run.get(i))));
+            }
+            for (int i = n - 1; i >= 0; i--) {
+                joint[i] = Math.min(joint[i], reachable(joint[i + 1], feed(run.get(i))));
+            }
+            for (int i = 0; i < n; i++) {
+                Item.Feed feed = feed(run.get(i));
+                profiles[run.get(i)] =
+                        Profile.fastest(
+                                feed.segment().length(),
+                                joint[i],
+                                joint[i + 1],
+                                speedLimit(feed),
+                                acceleration(feed.segment()));
+            }
+        }
+
+        private Item.Feed feed(int index) {
+            return (Item.Feed) program.items().get(index);
+        }
+
+        private double reachable(double from, Item.Feed feed) {
+            double a = acceleration(feed.segment());
+            return Math.sqrt(from * from + 2 * a * feed.segment().length());
+        }
+
+        private Seconds seconds(Item item, Profile profile) {
+            if (item instanceof Item.Feed) {
+                return new Seconds(profile.seconds(), 0, 0, 0);
+            }
+            if (item instanceof Item.Event event) {
+                return ofEvent(event);
+            }
+            return new Seconds(0, profile.seconds(), 0, 0);
+        }
+    }
+
+    private Seconds ofEvent(Item.Event event) {
+        return switch (event.kind()) {
+            case PIERCE -> new Seconds(0, 0, event.args().getOrDefault("seconds", 0.0), 0);
+            case HEAD_DOWN -> new Seconds(0, machine.motion().lowerSeconds(), 0, 0);
+            case HEAD_UP -> new Seconds(0, machine.motion().liftSeconds(), 0, 0);
+            case DATA, MARK_ON, PROCESS_OFF, END -> Seconds.NONE;
+        };
+    }
+
+    /** Both axes have the same limits: the one that does the larger share of the way decides. */
+    private static double share(Point unit) {
+        return Math.max(Math.abs(unit.x()), Math.abs(unit.y()));
+    }
+
+    private double acceleration(Segment segment) {
+        double axis = machine.motion().acceleration();
+        return segment instanceof Line line ? axis / share(line.direction(0)) : axis;
+    }
+
+    private double speedLimit(Item.Feed feed) {
+        double limit = feed.feed() / 60;
+        if (feed.segment() instanceof Arc arc) {
+            return Math.min(limit, Math.sqrt(machine.motion().acceleration() * arc.radius()));
+        }
+        return limit;
+    }
+
+    private double cornerSpeed(Item.Feed before, Item.Feed after) {
+        double limit = Math.min(speedLimit(before), speedLimit(after));
+        Point in = before.segment().direction(1);
+        Point out = after.segment().direction(0);
+        double turn = Math.abs(Math.atan2(in.cross(out), in.dot(out)));
+        double s = Math.sin((Math.PI - turn) / 2);
+        if (s >= STRAIGHT_ON) {
+            return limit;
+        }
+        double radius = machine.pathDeviation() * s / (1 - s);
+        return Math.min(limit, Math.sqrt(machine.motion().acceleration() * radius));
+    }
+}

@@ -1,0 +1,57 @@
+package dev.oleander.motion;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * When everything of a program happens.
+ *
+ * @param ends machine time at the end of each item, s, ascending
+ * @param profiles speed over each item
+ * @param byStop time by id of stop; items of the frame are not in it
+ */
+public record Timeline(
+        Program program,
+        double[] ends,
+        List<Profile> profiles,
+        Seconds seconds,
+        Map<String, Seconds> byStop) {
+
+    public double total() {
+        return ends.length == 0 ? 0 : ends[ends.length - 1];
+    }
+
+    /** The item that is under way at a moment; the last one at the end. Logarithmic. */
+    public int itemAt(double seconds) {
+        int found = Arrays.binarySearch(ends, seconds);
+        int index = found >= 0 ? found : -found - 1;
+        return Math.min(index, ends.length - 1);
+    }
+
+    /** Where the head is at a moment. */
+    public Point positionAt(double seconds) {
+        int index = itemAt(seconds);
+        for (int i = index; i >= 0; i--) {
+            Item item = program.items().get(i);
+            boolean present = i == index;
+            if (item instanceof Item.Rapid rapid) {
+                double share = present ? share(i, seconds) : 1;
+                return rapid.from().plus(rapid.to().minus(rapid.from()).times(share));
+            }
+            if (item instanceof Item.Feed feed) {
+                Segment segment = feed.segment();
+                return present ? segment.at(share(i, seconds)) : segment.end();
+            }
+        }
+        return Point.ORIGIN;
+    }
+
+    private double share(int index, double seconds) {
+        double began = index == 0 ? 0 : ends[index - 1];
+        Profile profile = profiles.get(index);
+        return profile.distanceAt(seconds - began) / profile.length();
+    }
+}

@@ -1,0 +1,22 @@
+package dev.oleander.plan;
+
+import dev.oleander.quantity.Typed;
+
+/** What a person set of a lead; null where nothing was set. Lengths mm, angle degrees. */
+public record LeadChoice(LeadKind kind, Typed length, Typed angle, Typed radius) {
+
+    public static final LeadChoice NOTHING = new LeadChoice(null, null, null, null);
+
+    public boolean isNothing() {
+        return equals(NOTHING);
+    }
+
+    /** Values set here, before those of {@code other}. */
+    LeadChoice over(LeadChoice other) {
+        return new LeadChoice(
+                kind != null ? kind : other.kind,
+                length != null ? length : other.length,
+                angle != null ? angle : other.angle,
+                radius != null ? radius : other.radius);
+    }
+}

@@ -1,0 +1,50 @@
+package dev.oleander.plan;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Everything people decided about the plan of a job.
+ *
+ * @param quality row of the cut book for the whole job
+ * @param order rule for the order
+ * @param sequence ids of stops in the order a person gave; used with {@link OrderRule#BY_HAND}
+ * @param stops choices by feature ("c3") for all copies, or by stop ("c3.2") for one
+ */
+public record PlanChoices(
+        String quality, OrderRule order, List<String> sequence, Map<String, StopChoice> stops) {
+
+    public PlanChoices {
+        sequence = List.copyOf(sequence);
+        stops = Map.copyOf(stops);
+    }
+
+    public static PlanChoices defaults() {
+        return new PlanChoices("standard", OrderRule.PART_BY_PART, List.of(), Map.of());
+    }
+
+    /** What was set for one stop: for this copy first, then for the feature. */
+    public StopChoice of(String feature, int copy) {
+        StopChoice all = stops.getOrDefault(feature, StopChoice.NOTHING);
+        return stops.getOrDefault(Stop.id(feature, copy), StopChoice.NOTHING).over(all);
+    }
+
+    public PlanChoices withQuality(String value) {
+        return new PlanChoices(value, order, sequence, stops);
+    }
+
+    public PlanChoices withOrder(OrderRule rule, List<String> ids) {
+        return new PlanChoices(quality, rule, ids, stops);
+    }
+
+    /** Replaces what is set under a key; nothing set removes it. */
+    public PlanChoices withStop(String key, StopChoice choice) {
+        Map<String, StopChoice> changed = new java.util.TreeMap<>(stops);
+        if (choice.isNothing()) {
+            changed.remove(key);
+        } else {
+            changed.put(key, choice);
+        }
+        return new PlanChoices(quality, order, sequence, changed);
+    }
+}

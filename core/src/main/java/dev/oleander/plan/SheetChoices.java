@@ -1,0 +1,77 @@
+package dev.oleander.plan;
+
+import dev.oleander.quantity.Typed;
+
+/**
+ * What people decided about the stock and where the parts lie on it; lengths mm.
+ *
+ * @param aroundPart stock follows from the parts and the allowance, not from width and height
+ * @param allowance stock left round the parts
+ * @param zeroOf whether the zero point belongs to the stock or to the first part
+ * @param turn of the part, degrees anticlockwise
+ * @param rows null: as many as are needed and fit; likewise columns
+ * @param gap between neighbours; null: what the leads need
+ * @param margin between parts and the edge of the stock; null: what the leads need
+ * @param mirrored every second column is mirrored
+ */
+public record SheetChoices(
+        boolean aroundPart,
+        Typed width,
+        Typed height,
+        Typed allowance,
+        ZeroOf zeroOf,
+        Anchor anchor,
+        Typed turn,
+        Typed rows,
+        Typed columns,
+        Typed gap,
+        Typed margin,
+        boolean mirrored) {
+
+    /** What the zero point belongs to. */
+    public enum ZeroOf {
+        STOCK,
+        PART
+    }
+
+    /** Place on a box: share of its width and height. */
+    public enum Anchor {
+        BOTTOM_LEFT(0, 0),
+        BOTTOM_RIGHT(1, 0),
+        TOP_LEFT(0, 1),
+        TOP_RIGHT(1, 1),
+        CENTRE(0.5, 0.5);
+
+        private final double x;
+        private final double y;
+
+        Anchor(double x, double y) {
+            this.x = x;
+            this.y = y;
+        }
+
+        public double x() {
+            return x;
+        }
+
+        public double y() {
+            return y;
+        }
+    }
+
+    public static SheetChoices defaults() {
+        return new SheetChoices(
+                false,
+                Typed.of(1500),
+                Typed.of(1000),
+                Typed.of(10),
+                ZeroOf.STOCK,
+                Anchor.BOTTOM_LEFT,
+                Typed.of(0),
+                null,
+                null,
+                null,
+                null,
+                false);
+    }
+}

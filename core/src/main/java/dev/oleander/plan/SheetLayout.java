@@ -1,0 +1,33 @@
+package dev.oleander.plan;
+
+import dev.oleander.geometry.Box;
+import java.util.List;
+
+/**
+ * Stock and the copies on it. Coordinates are those of the machine: the zero point is the origin.
+ *
+ * @param asked copies wanted on this sheet
+ * @param gap used between neighbours, mm
+ * @param margin used at the edge, mm
+ */
+public record SheetLayout(
+        Box stock,
+        List<Placement> placements,
+        int asked,
+        int rows,
+        int columns,
+        double gap,
+        double margin) {
+
+    public SheetLayout {
+        placements = List.copyOf(placements);
+    }
+
+    public int placed() {
+        return placements.size();
+    }
+
+    public int left() {
+        return Math.max(0, asked - placements.size());
+    }
+}

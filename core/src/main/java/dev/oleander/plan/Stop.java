@@ -1,0 +1,76 @@
+package dev.oleander.plan;
+
+import dev.oleander.machine.CutRow;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * One entry of the run line: a feature of one copy with all its passes.
+ *
+ * @param id feature and copy, for example c3.2
+ * @param number place in the order, from 1
+ * @param name what it is, for people: Hole Ø 9
+ * @param anticlockwise direction of travel
+ * @param row data used; empty when the book has none
+ * @param path empty when the stop is refused
+ * @param sources where each value comes from, by name
+ */
+public record Stop(
+        String id,
+        int number,
+        String feature,
+        String part,
+        int copy,
+        Kind kind,
+        String name,
+        Side side,
+        boolean anticlockwise,
+        Lead leadIn,
+        Lead leadOut,
+        double startAt,
+        double overRun,
+        List<Pass> passes,
+        Optional<CutRow> row,
+        Optional<CutPath> path,
+        Optional<Refusal> refusal,
+        Map<String, Source> sources) {
+
+    /** What kind of work it is. */
+    public enum Kind {
+        PROFILE,
+        LINE,
+        MARK
+    }
+
+    public static String id(String feature, int copy) {
+        return feature + "." + copy;
+    }
+
+    public Stop numbered(int newNumber) {
+        return new Stop(
+                id,
+                newNumber,
+                feature,
+                part,
+                copy,
+                kind,
+                name,
+                side,
+                anticlockwise,
+                leadIn,
+                leadOut,
+                startAt,
+                overRun,
+                passes,
+                row,
+                path,
+                refusal,
+                sources);
+    }
+
+    /** The refusal as a whole sentence that names the stop. */
+    public Optional<String> refusalSentence() {
+        return refusal.map(r -> "Stop %d (%s): %s".formatted(number, name, r.sentence()));
+    }
+}

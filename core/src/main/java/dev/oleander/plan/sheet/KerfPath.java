@@ -1,0 +1,89 @@
+package dev.oleander.plan.sheet;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.OffsetException;
+import dev.oleander.geometry.Offsetter;
+import dev.oleander.plan.Refusal;
+import dev.oleander.plan.Side;
+import dev.oleander.quantity.Numbers;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The path of the head's centre round a contour: half a kerf away on the side of the scrap. It runs
+ * so that the scrap lies to its left.
+ */
+final class KerfPath {
+
+    /** Halvings when a width is measured: from metres down to below 1 um. */
+    private static final int HALVINGS = 24;
+
+    private final Offsetter offsetter = Offsetter.fine();
+
+    /** Either a path or the reason why there is none. */
+    record Result(Optional<Contour> path, Optional<Refusal> refusal) {
+
+        static Result of(Contour path) {
+            return new Result(Optional.of(path), Optional.empty());
+        }
+
+        static Result refused(Refusal refusal) {
+            return new Result(Optional.empty(), Optional.of(refusal));
+        }
+    }
+
+    Result of(Feature feature, Side side, double kerf) {
+        Contour contour = feature.contour();
+        if (side == Side.ON) {
+            return Result.of(contour.turning(true));
+        }
+        double outward = side == Side.OUTSIDE ? kerf / 2 : -kerf / 2;
+        try {
+            List<Contour> loops =
+                    offsetter.offset(contour, outward).stream()
+                            .filter(Contour::isAnticlockwise)
+                            .toList();
+            if (loops.size() == 1) {
+                return Result.of(loops.get(0).turning(side == Side.INSIDE));
+            }
+            return Result.refused(tooNarrow(contour, kerf, loops.size()));
+        } catch (OffsetException open) {
+            return Result.refused(
+                    new Refusal(
+                            Refusal.Kind.TOO_NARROW,
+                            "the path half a kerf (%s) from it does not close; the contour may touch itself."
+                                    .formatted(Numbers.length(kerf / 2)),
+                            open.place(),
+                            kerf,
+                            kerf));
+        }
+    }
+
+    private Refusal tooNarrow(Contour contour, double kerf, int loops) {
+        double width = narrowestWidth(contour, kerf);
+        String what = loops == 0 ? "it is only %s wide" : "it has a neck only %s wide";
+        return new Refusal(
+                Refusal.Kind.TOO_NARROW,
+                (what + ", narrower than the kerf of %s.")
+                        .formatted(Numbers.length(width), Numbers.length(kerf)),
+                contour.stationAt(0).point(),
+                width,
+                kerf);
+    }
+
+    /** Width at which the inner parallel curve breaks up or vanishes, by halving. */
+    private double narrowestWidth(Contour contour, double kerf) {
+        double whole = 0;
+        double broken = kerf / 2;
+        for (int i = 0; i < HALVINGS; i++) {
+            double middle = (whole + broken) / 2;
+            if (offsetter.offset(contour, -middle).size() == 1) {
+                whole = middle;
+            } else {
+                broken = middle;
+            }
+        }
+        return 2 * whole;
+    }
+}

@@ -1,0 +1,106 @@
+package dev.oleander.plan.sheet;
+
+import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Chain.Station;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.machine.CutRow;
+import dev.oleander.plan.Lead;
+import dev.oleander.plan.sheet.KeptField.Clearance;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Finds where a cut begins: of places along the path, the one whose lead has room, on a long
+ * straight element rather than on a curve. A lead that fits nowhere is shortened step by step.
+ */
+final class LeadPlacer {
+
+    private static final double[] SHORTER = {1, 0.75, 0.5, 0.35};
+    private static final int EVENLY = 16;
+    private static final int MOST_SEGMENTS = 40;
+
+    /** mm; the swath may touch kept material by rounding, not more. */
+    static final double TOUCH = 1e-4;
+
+    private final KeptField kept;
+    private final CutRow row;
+
+    LeadPlacer(KeptField kept, CutRow row) {
+        this.kept = kept;
+        this.row = row;
+    }
+
+    /**
+     * A place to begin and how much room it has.
+     *
+     * @param bite least clearance along the lead, mm; must be half the kerf
+     * @param pierceRoom clearance of the pierce, mm
+     */
+    record Fit(Station station, Lead lead, Clearance bite, double pierceRoom) {}
+
+    /** Measures a lead at a place that was chosen. */
+    Fit measure(Station station, Lead lead) {
+        List<Segment> segments = LeadShaper.leadIn(lead, station.point(), station.direction());
+        double reach = Math.max(row.pierceClearance(), row.kerf()) * 2;
+        Clearance bite = new Clearance(reach, "", station.point());
+        for (Segment segment : segments) {
+            Clearance here = kept.along(segment, reach);
+            bite = here.distance() < bite.distance() ? here : bite;
+        }
+        Point pierce = segments.isEmpty() ? station.point() : segments.get(0).start();
+        return new Fit(station, lead, bite, kept.at(pierce, reach).distance());
+    }
+
+    boolean bites(Fit fit) {
+        return fit.lead().kind() != dev.oleander.plan.LeadKind.NONE
+                && fit.bite().distance() < row.kerf() / 2 - TOUCH;
+    }
+
+    /** The best place of the path; empty when no lead fits anywhere. */
+    Optional<Fit> place(Contour path, Lead lead) {
+        List<Station> stations = candidates(path);
+        Fit best = null;
+        double most = Double.NEGATIVE_INFINITY;
+        for (double factor : SHORTER) {
+            for (Station station : stations) {
+                Fit fit = measure(station, lead.scaled(factor));
+                double score = bites(fit) ? Double.NEGATIVE_INFINITY : score(fit);
+                if (score > most + 1e-9) {
+                    most = score;
+                    best = fit;
+                }
+            }
+            if (best != null && best.pierceRoom() >= row.pierceClearance()) {
+                break;
+            }
+        }
+        return Optional.ofNullable(best);
+    }
+
+    /** Room for the pierce first (up to what is asked), then length of a straight element. */
+    private double score(Fit fit) {
+        double room = Math.min(1, fit.pierceRoom() / row.pierceClearance());
+        Segment segment = fit.station().segment();
+        double straight = segment instanceof Arc ? 0 : segment.length();
+        double share = straight / (straight + 10 * row.lead());
+        return 4 * room + share;
+    }
+
+    private static List<Station> candidates(Contour path) {
+        List<Station> stations = new ArrayList<>();
+        List<Segment> segments = path.segments();
+        if (segments.size() <= MOST_SEGMENTS) {
+            for (int i = 0; i < segments.size(); i++) {
+                stations.add(new Station(i, 0.5, segments.get(i)));
+            }
+        }
+        double length = path.length();
+        for (int i = 0; i < EVENLY; i++) {
+            stations.add(path.stationAt(length * i / EVENLY));
+        }
+        return stations;
+    }
+}

@@ -1,0 +1,90 @@
+package dev.oleander.plan.sheet;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Purpose;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.machine.CutBook;
+import dev.oleander.machine.CutDataException;
+import dev.oleander.machine.Machine;
+import dev.oleander.plan.Placement;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopChoice;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Plans a sheet from a reading: places copies, makes the path of every feature, orders the stops.
+ */
+public final class SheetPlanner {
+
+    /** mm between copies when the cut book has no data to say what leads need. */
+    private static final double GAP_WITHOUT_DATA = 10;
+
+    private final Machine machine;
+    private final CutBook book;
+
+    public SheetPlanner(Machine machine, CutBook book) {
+        this.machine = machine;
+        this.book = book;
+    }
+
+    /** What the job asks for; thickness in mm. */
+    public record Order(String material, double thickness, int quantity) {}
+
+    private record CutKey(String feature, StopChoice choice) {}
+
+    /**
+     * The whole run. Stops that cannot be cut carry their refusal.
+     *
+     * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
+     */
+    public Run plan(Reading reading, Order order, PlanChoices choices, SheetChoices sheet) {
+        SheetLayout layout =
+                new LayoutPlanner(sheet, defaultGap(order, choices.quality()))
+                        .lay(reading.workBox(), order.quantity());
+        FeatureCutter cutter =
+                new FeatureCutter(
+                        book,
+                        order.material(),
+                        order.thickness(),
+                        choices.quality(),
+                        new KeptField(reading.parts()));
+        List<Feature> worked = reading.features().stream().filter(SheetPlanner::isWorked).toList();
+        Map<CutKey, FeatureCut> cuts = new HashMap<>();
+        List<Stop> stops = new ArrayList<>();
+        for (Placement placement : layout.placements()) {
+            for (Feature feature : worked) {
+                StopChoice choice = choices.of(feature.id(), placement.copy());
+                FeatureCut cut =
+                        cuts.computeIfAbsent(
+                                new CutKey(feature.id(), choice),
+                                key -> cutter.cut(feature, choice));
+                stops.add(cut.at(placement));
+            }
+        }
+        Sequencer sequencer = new Sequencer(new Precedence(reading.byId()));
+        List<Stop> ordered = sequencer.order(stops, choices.order(), choices.sequence());
+        return new Run(machine, choices.order(), layout, ordered);
+    }
+
+    /** Open lines are cut only when someone said so; a gap in an outline is not a cut. */
+    private static boolean isWorked(Feature feature) {
+        return feature.purpose() == Purpose.MARK
+                || (feature.purpose() == Purpose.CUT
+                        && (feature.isClosed() || feature.onPurpose()));
+    }
+
+    private double defaultGap(Order order, String quality) {
+        try {
+            return HouseRecipe.gap(book.find(order.material(), order.thickness(), quality));
+        } catch (CutDataException noData) {
+            return GAP_WITHOUT_DATA;
+        }
+    }
+}

@@ -1,0 +1,60 @@
+package dev.oleander.proof;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.quantity.Numbers;
+import java.util.Optional;
+
+/**
+ * Something the proof wants a person to see.
+ *
+ * @param id within one proof: f1, f2, ...
+ * @param stop id of the stop; empty when it belongs to none
+ * @param moment machine time, s
+ * @param value and {@code limit}: mm unless the sentence says otherwise
+ * @param accepted reason with which a person accepted it
+ */
+public record Finding(
+        String id,
+        String rule,
+        Severity severity,
+        String stop,
+        Optional<Point> place,
+        double moment,
+        double value,
+        double limit,
+        String sentence,
+        Optional<String> accepted) {
+
+    /** What a rule found, before it gets its id and its moment. */
+    public static Finding of(
+            Severity severity, String stop, Point place, double value, double limit, String text) {
+        return new Finding(
+                "",
+                "",
+                severity,
+                stop,
+                Optional.ofNullable(place),
+                0,
+                value,
+                limit,
+                text,
+                Optional.empty());
+    }
+
+    /**
+     * Names the finding over several proofs: an acceptance holds as long as rule, stop and value
+     * (to 0.01) stay the same.
+     */
+    public String key() {
+        return rule + ":" + stop + ":" + Numbers.plain(value, 2);
+    }
+
+    public boolean blocks() {
+        return severity == Severity.MUST_FIX || (severity == Severity.LOOK && accepted.isEmpty());
+    }
+
+    Finding with(String newId, String newRule, double at, Optional<String> reason) {
+        return new Finding(
+                newId, newRule, severity, stop, place, at, value, limit, sentence, reason);
+    }
+}

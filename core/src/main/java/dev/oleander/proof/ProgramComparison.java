@@ -1,0 +1,148 @@
+package dev.oleander.proof;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Program;
+import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Compares a program with the one read back from its text, item by item. */
+public final class ProgramComparison {
+
+    private static final double[] SAMPLES = {0, 0.25, 0.5, 0.75, 1};
+    private static final int MOST_DIFFERENCES = 20;
+
+    /** mm/min; feeds are written without decimals. */
+    private static final double FEED_ROUNDING = 0.51;
+
+    /** Numbers of events are written with two decimals, or with four digits when they are large. */
+    private static final double ROUNDING = 0.0051;
+
+    private static final double RELATIVE_ROUNDING = 5e-4;
+
+    private final double resolution;
+
+    /**
+     * @param resolution mm; moves that are shorter may be missing from the text
+     */
+    public ProgramComparison(double resolution) {
+        this.resolution = resolution;
+    }
+
+    /**
+     * What differs.
+     *
+     * @param deviation greatest distance between places at equal shares of equal moves, mm
+     * @param differences sentences; the first twenty
+     */
+    public record Result(double deviation, List<String> differences) {
+
+        /** Whether the text does what was planned, within a limit in mm. */
+        public boolean isEqual(double limit) {
+            return differences.isEmpty() && deviation <= limit;
+        }
+    }
+
+    public Result compare(Program planned, Program read) {
+        List<Item> left = planned.items().stream().filter(this::isWritten).toList();
+        List<Item> right = read.items().stream().filter(this::isWritten).toList();
+        List<String> differences = new ArrayList<>();
+        double deviation = 0;
+        if (left.size() != right.size()) {
+            differences.add(
+                    "The plan has %d items, the text %d.".formatted(left.size(), right.size()));
+        }
+        for (int i = 0; i < Math.min(left.size(), right.size()); i++) {
+            String difference = difference(left.get(i), right.get(i));
+            if (difference != null && differences.size() < MOST_DIFFERENCES) {
+                differences.add("Item %d: %s".formatted(i + 1, difference));
+            } else if (difference == null) {
+                deviation = Math.max(deviation, deviation(left.get(i), right.get(i)));
+            }
+        }
+        return new Result(deviation, List.copyOf(differences));
+    }
+
+    /** A move whose ends are the same when written is left out of the text. */
+    private boolean isWritten(Item item) {
+        if (item instanceof Item.Feed feed) {
+            return !isSame(feed.segment().start(), feed.segment().end());
+        }
+        return !(item instanceof Item.Rapid rapid) || !isSame(rapid.from(), rapid.to());
+    }
+
+    private boolean isSame(Point a, Point b) {
+        return Math.rint(a.x() / resolution) == Math.rint(b.x() / resolution)
+                && Math.rint(a.y() / resolution) == Math.rint(b.y() / resolution);
+    }
+
+    private static String difference(Item planned, Item read) {
+        if (planned.getClass() != read.getClass()) {
+            return "planned %s, read %s.".formatted(kind(planned), kind(read));
+        }
+        if (planned instanceof Item.Event a && read instanceof Item.Event b) {
+            return eventDifference(a, b);
+        }
+        if (planned instanceof Item.Feed a && read instanceof Item.Feed b) {
+            return feedDifference(a, b);
+        }
+        return null;
+    }
+
+    private static String feedDifference(Item.Feed a, Item.Feed b) {
+        if (a.segment().getClass() != b.segment().getClass()) {
+            return "planned %s, read %s."
+                    .formatted(
+                            a.segment().getClass().getSimpleName(),
+                            b.segment().getClass().getSimpleName());
+        }
+        if (a.on() != b.on()) {
+            return "process planned %s, read %s.".formatted(onOff(a.on()), onOff(b.on()));
+        }
+        if (Math.abs(a.feed() - b.feed()) > FEED_ROUNDING) {
+            return "feed planned %s, read %s mm/min."
+                    .formatted(Numbers.plain(a.feed(), 2), Numbers.plain(b.feed(), 2));
+        }
+        return null;
+    }
+
+    private static String eventDifference(Item.Event a, Item.Event b) {
+        if (a.kind() != b.kind()) {
+            return "planned %s, read %s.".formatted(a.kind().word(), b.kind().word());
+        }
+        for (String name : a.args().keySet()) {
+            double planned = a.args().get(name);
+            Double read = b.args().get(name);
+            double allowed = Math.max(ROUNDING, RELATIVE_ROUNDING * Math.abs(planned));
+            if (read == null || !(Math.abs(read - planned) <= allowed)) {
+                return "%s: %s planned %s, read %s."
+                        .formatted(a.kind().word(), name, planned, read);
+            }
+        }
+        return null;
+    }
+
+    private static double deviation(Item planned, Item read) {
+        if (planned instanceof Item.Rapid a && read instanceof Item.Rapid b) {
+            return Math.max(a.from().distance(b.from()), a.to().distance(b.to()));
+        }
+        double most = 0;
+        if (planned instanceof Item.Feed a && read instanceof Item.Feed b) {
+            for (double t : SAMPLES) {
+                most = Math.max(most, a.segment().at(t).distance(b.segment().at(t)));
+            }
+        }
+        return most;
+    }
+
+    private static String kind(Item item) {
+        return item instanceof Item.Event event
+                ? event.kind().word()
+                : item.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT);
+    }
+
+    private static String onOff(boolean on) {
+        return on ? "on" : "off";
+    }
+}

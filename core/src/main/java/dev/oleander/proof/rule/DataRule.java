@@ -1,0 +1,58 @@
+package dev.oleander.proof.rule;
+
+import dev.oleander.machine.CutRow;
+import dev.oleander.plan.Refusal;
+import dev.oleander.plan.Stop;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.ProofInput;
+import dev.oleander.proof.ProofRule;
+import dev.oleander.proof.Severity;
+import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Every stop has data from the cut book, and is large enough for it. */
+public final class DataRule implements ProofRule {
+
+    @Override
+    public String id() {
+        return "data";
+    }
+
+    @Override
+    public String title() {
+        return "every stop has cutting data that suits it";
+    }
+
+    @Override
+    public Outcome check(ProofInput input) {
+        List<Finding> findings = new ArrayList<>(RefusedStops.of(input, Refusal.Kind.NO_DATA));
+        for (Stop stop : input.run().stops()) {
+            stop.row().ifPresent(row -> checkHole(input, stop, row, findings));
+        }
+        return new Outcome(input.run().stops().size(), findings);
+    }
+
+    private static void checkHole(ProofInput input, Stop stop, CutRow row, List<Finding> findings) {
+        double diameter =
+                input.reading()
+                        .byId()
+                        .get(stop.feature())
+                        .circleDiameter()
+                        .orElse(Double.POSITIVE_INFINITY);
+        boolean cutAsHole = stop.kind() == Stop.Kind.PROFILE && stop.name().startsWith("Hole");
+        if (cutAsHole && diameter < row.smallestHole()) {
+            String sentence =
+                    "%s is smaller than the smallest hole of its data (%s); it may not come out round."
+                            .formatted(ProofInput.named(stop), Numbers.length(row.smallestHole()));
+            findings.add(
+                    Finding.of(
+                            Severity.LOOK,
+                            stop.id(),
+                            stop.path().map(p -> p.start()).orElse(null),
+                            diameter,
+                            row.smallestHole(),
+                            sentence));
+        }
+    }
+}

@@ -1,0 +1,55 @@
+package dev.oleander.proof.rule;
+
+import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.Skipped;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.ProofInput;
+import dev.oleander.proof.ProofRule;
+import dev.oleander.proof.Severity;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Faults of the drawing that were not mended, and line work that was left out. */
+public final class ReadingRule implements ProofRule {
+
+    @Override
+    public String id() {
+        return "drawing";
+    }
+
+    @Override
+    public String title() {
+        return "the drawing was read completely and without doubt";
+    }
+
+    @Override
+    public Outcome check(ProofInput input) {
+        List<Finding> findings = new ArrayList<>();
+        for (Fault fault : input.reading().openFaults()) {
+            if (fault.kind() != Fault.Kind.OPEN && fault.kind() != Fault.Kind.UNREADABLE) {
+                findings.add(
+                        Finding.of(
+                                Severity.LOOK,
+                                "",
+                                fault.place().orElse(null),
+                                fault.size(),
+                                0,
+                                fault.sentence()));
+            }
+        }
+        for (Skipped skipped : input.reading().drawing().skipped()) {
+            if (skipped.lineWork()) {
+                findings.add(leftOut(skipped));
+            }
+        }
+        return new Outcome(input.reading().drawing().entities().size(), findings);
+    }
+
+    private static Finding leftOut(Skipped skipped) {
+        String sentence =
+                "%d %s on layer %s left out: %s."
+                        .formatted(
+                                skipped.count(), skipped.entity(), skipped.layer(), skipped.why());
+        return Finding.of(Severity.LOOK, "", null, skipped.count(), 0, sentence);
+    }
+}
