@@ -32,7 +32,12 @@ public final class DialectLibrary {
         DialectLibrary library = new DialectLibrary();
         for (String name : SHIPPED) {
             try (InputStream in = DialectLibrary.class.getResourceAsStream(name + ".yaml")) {
-                Dialect dialect = parse(name + ".yaml", new String(in.readAllBytes()));
+                Dialect dialect =
+                        parse(
+                                name + ".yaml",
+                                new String(
+                                        in.readAllBytes(),
+                                        java.nio.charset.StandardCharsets.UTF_8));
                 library.dialects.put(dialect.name(), dialect);
             } catch (IOException unreadable) {
                 throw new IllegalStateException("dialect " + name, unreadable);

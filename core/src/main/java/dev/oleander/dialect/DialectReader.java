@@ -10,6 +10,7 @@ import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Origin;
 import dev.oleander.motion.Program;
+import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -142,8 +143,8 @@ public final class DialectReader {
             if (off > allowed) {
                 problem(
                         words.get(0),
-                        "start and end of the arc lie %.4f mm apart in radius, allowed are %.4f mm."
-                                .formatted(off, allowed));
+                        "start and end of the arc lie %s mm apart in radius, allowed are %s mm."
+                                .formatted(Numbers.plain(off, 4), Numbers.plain(allowed, 4)));
                 return;
             }
             boolean left = motion.equals(dialect.motion().anticlockwise());

@@ -66,12 +66,28 @@ public record Contour(List<Segment> segments) implements Chain {
         return new Contour(Chain.transformed(segments, transform));
     }
 
+    /**
+     * Unit vector along the travel that leaves a station: at a corner that of the next segment, as
+     * {@link #startedAt} begins with it.
+     */
+    public Point departure(Station station) {
+        boolean atEnd = station.t() >= 1 - leastShare(station.segment());
+        return atEnd
+                ? segments.get((station.index() + 1) % segments.size()).direction(0)
+                : station.direction();
+    }
+
+    /** Share of a segment below which a place counts as its end. */
+    private static double leastShare(Segment segment) {
+        return Math.min(0.5, 1e-9 / segment.length());
+    }
+
     /** The same contour begun at a station; the segment there is split unless it is an end. */
     public Contour startedAt(Station station) {
         int n = segments.size();
         int index = station.index();
         Segment at = segments.get(index);
-        double least = Math.min(0.5, 1e-9 / at.length());
+        double least = leastShare(at);
         List<Segment> turned = new ArrayList<>(n + 1);
         boolean split = station.t() > least && station.t() < 1 - least;
         if (split) {

@@ -56,16 +56,20 @@ final class LoopCloser {
                 Segment last = pieces.get(at);
                 int next = follower(last, first);
                 if (next == first) {
-                    return loop;
+                    return isDust(loop) ? List.of() : loop;
                 }
                 if (next < 0) {
-                    if (loop.stream().mapToDouble(Segment::length).sum() <= 100 * tolerance) {
+                    if (isDust(loop)) {
                         return List.of();
                     }
                     throw new OffsetException(last.end());
                 }
                 at = next;
             }
+        }
+
+        private boolean isDust(List<Segment> loop) {
+            return loop.stream().mapToDouble(Segment::length).sum() <= 100 * tolerance;
         }
 
         private int follower(Segment last, int first) {

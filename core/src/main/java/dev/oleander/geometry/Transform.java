@@ -55,6 +55,20 @@ public record Transform(double a, double b, double c, double d, double e, double
         return new Point(a * p.x() + c * p.y() + e, b * p.x() + d * p.y() + f);
     }
 
+    /**
+     * The map back.
+     *
+     * @throws IllegalArgumentException when this map flattens the plane
+     */
+    public Transform inverse() {
+        double det = a * d - b * c;
+        if (!(Math.abs(det) > 0)) {
+            throw new IllegalArgumentException("no way back: " + this);
+        }
+        return new Transform(
+                d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det);
+    }
+
     public boolean isMirrored() {
         return a * d - b * c < 0;
     }

@@ -19,4 +19,20 @@ public record LeadChoice(LeadKind kind, Typed length, Typed angle, Typed radius)
                 angle != null ? angle : other.angle,
                 radius != null ? radius : other.radius);
     }
+
+    public LeadChoice withKind(LeadKind value) {
+        return new LeadChoice(value, length, angle, radius);
+    }
+
+    public LeadChoice withLength(Typed value) {
+        return new LeadChoice(kind, value, angle, radius);
+    }
+
+    public LeadChoice withAngle(Typed value) {
+        return new LeadChoice(kind, length, value, radius);
+    }
+
+    public LeadChoice withRadius(Typed value) {
+        return new LeadChoice(kind, length, angle, value);
+    }
 }

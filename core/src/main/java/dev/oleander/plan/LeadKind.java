@@ -1,5 +1,8 @@
 package dev.oleander.plan;
 
+import java.util.Arrays;
+import java.util.Optional;
+
 /** Form of a lead-in or lead-out. */
 public enum LeadKind {
     NONE("none"),
@@ -15,6 +18,10 @@ public enum LeadKind {
 
     public String word() {
         return word;
+    }
+
+    public static Optional<LeadKind> ofWord(String word) {
+        return Arrays.stream(values()).filter(k -> k.word.equals(word)).findFirst();
     }
 
     public boolean hasLine() {

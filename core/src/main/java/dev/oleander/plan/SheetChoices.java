@@ -59,6 +59,49 @@ public record SheetChoices(
         }
     }
 
+    /** The sizes of the stock, lengths mm. */
+    public record Stock(boolean aroundPart, Typed width, Typed height, Typed allowance) {}
+
+    /** How copies lie on it. */
+    public record Grid(
+            Typed turn, Typed rows, Typed columns, Typed gap, Typed margin, boolean mirrored) {}
+
+    public Stock stock() {
+        return new Stock(aroundPart, width, height, allowance);
+    }
+
+    public Grid grid() {
+        return new Grid(turn, rows, columns, gap, margin, mirrored);
+    }
+
+    public SheetChoices withStock(Stock stock) {
+        return of(stock, zeroOf, anchor, grid());
+    }
+
+    public SheetChoices withZero(ZeroOf of, Anchor at) {
+        return of(stock(), of, at, grid());
+    }
+
+    public SheetChoices withGrid(Grid grid) {
+        return of(stock(), zeroOf, anchor, grid);
+    }
+
+    private static SheetChoices of(Stock stock, ZeroOf zeroOf, Anchor anchor, Grid grid) {
+        return new SheetChoices(
+                stock.aroundPart(),
+                stock.width(),
+                stock.height(),
+                stock.allowance(),
+                zeroOf,
+                anchor,
+                grid.turn(),
+                grid.rows(),
+                grid.columns(),
+                grid.gap(),
+                grid.margin(),
+                grid.mirrored());
+    }
+
     public static SheetChoices defaults() {
         return new SheetChoices(
                 false,

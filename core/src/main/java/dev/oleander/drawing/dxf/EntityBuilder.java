@@ -7,6 +7,7 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -170,7 +171,8 @@ final class EntityBuilder {
         Point p = new Point(x * scale, y * scale);
         if (!(Math.abs(p.x()) <= farthest && Math.abs(p.y()) <= farthest)) {
             throw new UnreadableEntityException(
-                    "its place (%s, %s) is farther than %.0f mm away".formatted(x, y, farthest));
+                    "its place (%s, %s) is farther than %s mm away"
+                            .formatted(x, y, Numbers.plain(farthest, 0)));
         }
         return p;
     }

@@ -155,12 +155,12 @@ final class FeatureCutter {
                 sources.put("start", Source.HERE);
                 double at = choice.start().value() % feature.contour().length();
                 Point wanted = feature.contour().stationAt(at).point();
-                return Optional.of(placer.measure(path.nearest(wanted), leadIn));
+                return Optional.of(placer.measure(path, path.nearest(wanted), leadIn));
             }
             sources.put("start", Source.FOUND);
             if (leadIn.kind() == LeadKind.NONE || side != scrapSide(feature)) {
                 Station first = path.stationAt(path.segments().get(0).length() / 2);
-                return Optional.of(placer.measure(first, leadIn));
+                return Optional.of(placer.measure(path, first, leadIn));
             }
             Optional<Fit> fit = placer.place(path, leadIn);
             if (fit.isPresent() || !choice.leadIn().isNothing()) {

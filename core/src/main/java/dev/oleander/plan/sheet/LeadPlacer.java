@@ -42,8 +42,8 @@ final class LeadPlacer {
     record Fit(Station station, Lead lead, Clearance bite, double pierceRoom) {}
 
     /** Measures a lead at a place that was chosen. */
-    Fit measure(Station station, Lead lead) {
-        List<Segment> segments = LeadShaper.leadIn(lead, station.point(), station.direction());
+    Fit measure(Contour path, Station station, Lead lead) {
+        List<Segment> segments = LeadShaper.leadIn(lead, station.point(), path.departure(station));
         double reach = Math.max(row.pierceClearance(), row.kerf()) * 2;
         Clearance bite = new Clearance(reach, "", station.point());
         for (Segment segment : segments) {
@@ -66,7 +66,7 @@ final class LeadPlacer {
         double most = Double.NEGATIVE_INFINITY;
         for (double factor : SHORTER) {
             for (Station station : stations) {
-                Fit fit = measure(station, lead.scaled(factor));
+                Fit fit = measure(path, station, lead.scaled(factor));
                 double score = bites(fit) ? Double.NEGATIVE_INFINITY : score(fit);
                 if (score > most + 1e-9) {
                     most = score;

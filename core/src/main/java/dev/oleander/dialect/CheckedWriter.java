@@ -1,0 +1,65 @@
+package dev.oleander.dialect;
+
+import dev.oleander.motion.Program;
+import dev.oleander.proof.ProgramComparison;
+import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Writes a program, reads the text back with the dialect's reader and compares the two. */
+public final class CheckedWriter {
+
+    /**
+     * mm; the text may leave the plan by this, or by what its words can express if that is more.
+     */
+    private static final double LIMIT = 1e-3;
+
+    private final Dialect dialect;
+
+    public CheckedWriter(Dialect dialect) {
+        this.dialect = dialect;
+    }
+
+    /**
+     * A text and what reading it back gave.
+     *
+     * @param deviation greatest distance between plan and text, mm
+     * @param limit mm
+     * @param faults sentences; empty when the text does what was planned
+     */
+    public record Checked(Written written, double deviation, double limit, List<String> faults) {
+
+        public Checked {
+            faults = List.copyOf(faults);
+        }
+
+        public boolean isTrue() {
+            return faults.isEmpty();
+        }
+    }
+
+    /** See {@link DialectWriter#write} for the arguments. */
+    public Checked write(
+            Program program, Map<String, String> frame, Map<String, String> stopNames) {
+        Written written = new DialectWriter(dialect).write(program, frame, stopNames);
+        ReadBack back = new DialectReader(dialect).read(written.text());
+        ProgramComparison.Result result =
+                new ProgramComparison(dialect.resolution()).compare(program, back.program());
+        double limit = Math.max(LIMIT, dialect.resolution());
+        List<String> faults = new ArrayList<>();
+        back.problems()
+                .forEach(
+                        p ->
+                                faults.add(
+                                        "Line %d, column %d: %s"
+                                                .formatted(p.line(), p.column(), p.sentence())));
+        faults.addAll(result.differences());
+        if (result.deviation() > limit) {
+            faults.add(
+                    "The text leaves the plan by %s (allowed %s)."
+                            .formatted(Numbers.length(result.deviation()), Numbers.length(limit)));
+        }
+        return new Checked(written, result.deviation(), limit, faults);
+    }
+}

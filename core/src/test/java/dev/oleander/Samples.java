@@ -1,0 +1,90 @@
+package dev.oleander;
+
+import dev.oleander.dialect.CheckedWriter;
+import dev.oleander.dialect.Dialect;
+import dev.oleander.dialect.DialectLibrary;
+import dev.oleander.drawing.dxf.DxfOptions;
+import dev.oleander.drawing.dxf.DxfReader;
+import dev.oleander.drawing.read.DrawingReading;
+import dev.oleander.drawing.read.ReadOptions;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.machine.CutBook;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.motion.ProgramCompiler;
+import dev.oleander.motion.TimeModel;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.proof.Proof;
+import dev.oleander.proof.ProofInput;
+import dev.oleander.proof.Prover;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Map;
+
+/** Sample drawings on their way through the core, as tests need them. */
+public final class Samples {
+
+    public static final MachineLibrary MACHINES = MachineLibrary.shipped();
+    public static final Machine TEASEL = MACHINES.find("teasel").orElseThrow();
+    public static final CutBook BOOK = MACHINES.cutBook(TEASEL);
+    public static final Dialect DIALECT = DialectLibrary.shipped().find("teasel").orElseThrow();
+
+    /** Values of header and footer. */
+    public static final Map<String, String> FRAME =
+            Map.of(
+                    "number", "0001",
+                    "job", "Test",
+                    "revision", "A",
+                    "date", "2026-01-02",
+                    "quantity", "1",
+                    "material", "mild steel",
+                    "thickness", "6",
+                    "stockWidth", "1500",
+                    "stockHeight", "1000");
+
+    private Samples() {}
+
+    public static byte[] bytes(String fileName) {
+        try (InputStream in = Samples.class.getResourceAsStream("/cases/" + fileName)) {
+            return in.readAllBytes();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    public static Reading reading(String name) {
+        String file = name + ".dxf";
+        return new DrawingReading(ReadOptions.defaults())
+                .read(new DxfReader(DxfOptions.defaults()).read(file, bytes(file)));
+    }
+
+    public static Run plan(Reading reading, String material, double thickness, int quantity) {
+        return plan(
+                reading,
+                new SheetPlanner.Order(material, thickness, quantity),
+                PlanChoices.defaults(),
+                SheetChoices.defaults());
+    }
+
+    public static Run plan(
+            Reading reading, SheetPlanner.Order order, PlanChoices plan, SheetChoices sheet) {
+        return new SheetPlanner(TEASEL, BOOK).plan(reading, order, plan, sheet);
+    }
+
+    public static Timeline time(Run run) {
+        return new TimeModel(TEASEL).time(new ProgramCompiler().compile(run));
+    }
+
+    public static Proof prove(Reading reading, Run run) {
+        return Prover.withAllRules().prove(ProofInput.of(reading, run, time(run)), Map.of());
+    }
+
+    public static CheckedWriter.Checked write(Run run, Timeline timeline) {
+        return new CheckedWriter(DIALECT).write(timeline.program(), FRAME, Map.of());
+    }
+}

@@ -1,0 +1,58 @@
+package dev.oleander.web.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.web.AuthenticationEntryPoint;
+import org.springframework.security.web.access.AccessDeniedHandler;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Says as problem details who may not call the HTTP interface, and why. */
+@Component
+class ApiSignInProblems implements AuthenticationEntryPoint, AccessDeniedHandler {
+
+    private final JsonMapper json;
+
+    ApiSignInProblems(JsonMapper json) {
+        this.json = json;
+    }
+
+    @Override
+    public void commence(
+            HttpServletRequest request,
+            HttpServletResponse response,
+            AuthenticationException failure)
+            throws IOException {
+        response.setHeader("WWW-Authenticate", "Basic realm=\"Oleander\"");
+        write(
+                response,
+                HttpStatus.UNAUTHORIZED,
+                "Sign in with HTTP Basic: name and password of your account.");
+    }
+
+    @Override
+    public void handle(
+            HttpServletRequest request, HttpServletResponse response, AccessDeniedException denied)
+            throws IOException {
+        write(
+                response,
+                HttpStatus.FORBIDDEN,
+                "Your role may look at jobs and take programs, not change them. "
+                        + "Ask a programmer or the lead.");
+    }
+
+    private void write(HttpServletResponse response, HttpStatus status, String detail)
+            throws IOException {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setCharacterEncoding("UTF-8");
+        response.getWriter().write(json.writeValueAsString(problem));
+    }
+}

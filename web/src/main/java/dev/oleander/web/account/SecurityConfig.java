@@ -1,0 +1,103 @@
+package dev.oleander.web.account;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who may see and do what, over forms and over the HTTP interface. */
+@Configuration
+class SecurityConfig {
+
+    /** No script, style or connection from elsewhere, and none written into a page. */
+    private static final String CONTENT_POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
+                    + "img-src 'self' data:; connect-src 'self'; form-action 'self'; "
+                    + "base-uri 'none'; frame-ancestors 'none'";
+
+    private static final String[] OPEN = {
+        "/sign-in",
+        "/css/**",
+        "/js/**",
+        "/fonts/**",
+        "/icons/**",
+        "/webjars/**",
+        "/favicon*.svg",
+        "/actuator/health",
+        "/actuator/health/**",
+        "/error"
+    };
+
+    private static final String[] EDITORS = {Role.PROGRAMMER.name(), Role.LEAD.name()};
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return new BCryptPasswordEncoder();
+    }
+
+    /** Programs: HTTP Basic, no session and so no CSRF. */
+    @Bean
+    @Order(1)
+    SecurityFilterChain apiSecurity(HttpSecurity http, ApiSignInProblems problems)
+            throws Exception {
+        http.securityMatcher("/api/**")
+                .authorizeHttpRequests(
+                        who ->
+                                who.requestMatchers("/api/openapi.json")
+                                        .permitAll()
+                                        .requestMatchers(HttpMethod.GET, "/api/**")
+                                        .authenticated()
+                                        .requestMatchers("/api/read-back")
+                                        .authenticated()
+                                        .anyRequest()
+                                        .hasAnyRole(EDITORS))
+                .httpBasic(basic -> basic.authenticationEntryPoint(problems))
+                .exceptionHandling(
+                        e -> e.authenticationEntryPoint(problems).accessDeniedHandler(problems))
+                .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .csrf(csrf -> csrf.disable());
+        harden(http);
+        return http.build();
+    }
+
+    /** People: a form and a session. */
+    @Bean
+    @Order(2)
+    SecurityFilterChain pageSecurity(HttpSecurity http, ExpiredSignIn expired) throws Exception {
+        http.authorizeHttpRequests(
+                        who ->
+                                who.requestMatchers(OPEN)
+                                        .permitAll()
+                                        .requestMatchers(HttpMethod.POST, "/sign-out")
+                                        .authenticated()
+                                        .requestMatchers(HttpMethod.POST, "/**")
+                                        .hasAnyRole(EDITORS)
+                                        .anyRequest()
+                                        .authenticated())
+                .formLogin(
+                        form ->
+                                form.loginPage("/sign-in")
+                                        .failureUrl("/sign-in?refused")
+                                        .defaultSuccessUrl("/"))
+                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?left"))
+                .exceptionHandling(e -> e.authenticationEntryPoint(expired));
+        harden(http);
+        return http.build();
+    }
+
+    private static void harden(HttpSecurity http) throws Exception {
+        http.headers(
+                headers ->
+                        headers.contentSecurityPolicy(p -> p.policyDirectives(CONTENT_POLICY))
+                                .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
+                                .permissionsPolicyHeader(
+                                        p -> p.policy("camera=(), microphone=(), geolocation=()"))
+                                .frameOptions(f -> f.deny()));
+    }
+}

@@ -1,0 +1,75 @@
+package dev.oleander.web.api;
+
+import dev.oleander.drawing.DrawingException;
+import dev.oleander.machine.CutDataException;
+import dev.oleander.plan.PlanException;
+import dev.oleander.quantity.FormulaException;
+import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.StaleEditException;
+import dev.oleander.web.release.ReleaseRefusedException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Says what is wrong with a call as problem details: what, where, which value, which limit. */
+@RestControllerAdvice(basePackageClasses = ApiErrors.class)
+class ApiErrors extends ResponseEntityExceptionHandler {
+
+    @ExceptionHandler
+    ProblemDetail drawing(DrawingException refused) {
+        ProblemDetail problem = unprocessable("Drawing not readable", refused);
+        problem.setProperty("file", refused.file());
+        refused.line().ifPresent(line -> problem.setProperty("line", line));
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail refusedEdit(RefusedEditException refused) {
+        ProblemDetail problem = unprocessable("Not possible", refused);
+        refused.stop().ifPresent(stop -> problem.setProperty("stop", stop.id()));
+        refused.refusal()
+                .ifPresent(
+                        r -> {
+                            problem.setProperty("value", r.value());
+                            problem.setProperty("limit", r.limit());
+                        });
+        return problem;
+    }
+
+    @ExceptionHandler({FormulaException.class, CutDataException.class, PlanException.class})
+    ProblemDetail badValue(RuntimeException refused) {
+        return unprocessable("Value not usable", refused);
+    }
+
+    private static ProblemDetail unprocessable(String title, RuntimeException refused) {
+        ProblemDetail problem =
+                ProblemDetail.forStatusAndDetail(
+                        HttpStatus.UNPROCESSABLE_CONTENT, refused.getMessage());
+        problem.setTitle(title);
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail notFound(NotFoundException missing) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, missing.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail notReleased(ReleaseRefusedException refused) {
+        ProblemDetail problem =
+                ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, refused.getMessage());
+        problem.setTitle("Not released");
+        problem.setProperty("findings", ApiMapper.findings(refused.findings()));
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail overtaken(OptimisticLockingFailureException overtaken) {
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.CONFLICT, StaleEditException.AT_THE_SAME_MOMENT);
+    }
+}

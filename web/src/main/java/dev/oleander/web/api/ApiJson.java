@@ -1,0 +1,173 @@
+package dev.oleander.web.api;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The records of the HTTP interface. Lengths mm, areas mm2, angles degrees, times s, feeds mm/min;
+ * places are pairs of x and y. Field names are part of the contract.
+ */
+final class ApiJson {
+
+    private ApiJson() {}
+
+    record StageJson(String state, List<String> needs) {}
+
+    record JobJson(
+            long id,
+            String name,
+            String machine,
+            String material,
+            double thickness,
+            int quantity,
+            Map<String, StageJson> stages) {}
+
+    /** A job in the list; {@code next} is what has to be done. */
+    record JobLine(
+            long id,
+            String name,
+            String machine,
+            String material,
+            double thickness,
+            int quantity,
+            String stage,
+            String next) {}
+
+    record BoxJson(double[] min, double[] max) {}
+
+    record ContourJson(
+            String id,
+            String part,
+            boolean closed,
+            String kind,
+            String purpose,
+            String layer,
+            int depth,
+            double length,
+            double area,
+            int lines,
+            int arcs,
+            Double circleDiameter,
+            String parent) {}
+
+    record HoleJson(double diameter, int count, List<String> contours) {}
+
+    record FaultJson(String kind, double[] place, double size, boolean mended, String sentence) {}
+
+    record SkippedJson(String entity, String layer, int count, String why) {}
+
+    record ReadingJson(
+            String units,
+            boolean unitsDeclared,
+            BoxJson box,
+            int parts,
+            List<ContourJson> contours,
+            List<HoleJson> holes,
+            double keptArea,
+            double cutLength,
+            List<FaultJson> faults,
+            List<SkippedJson> skipped) {}
+
+    record SecondsJson(
+            double total, double cutting, double travel, double piercing, double people) {}
+
+    record LeadJson(String kind, double length, double angle, double radius) {}
+
+    record PassJson(int number, double offset, double feed, double seconds) {}
+
+    /** {@code refusal} says why a stop is not cut; null when it is. */
+    record StopJson(
+            String id,
+            int number,
+            String contour,
+            String part,
+            int copy,
+            String kind,
+            String name,
+            String side,
+            String direction,
+            String compensation,
+            LeadJson leadIn,
+            LeadJson leadOut,
+            double[] start,
+            double[] pierce,
+            double overRun,
+            List<PassJson> passes,
+            Map<String, String> sources,
+            String refusal) {}
+
+    record RunJson(String machine, String order, SecondsJson seconds, List<StopJson> stops) {}
+
+    /** Fields that do not apply to a type are left out. */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record ItemJson(
+            int i,
+            String type,
+            double[] to,
+            double[] centre,
+            Boolean ccw,
+            Double feed,
+            Boolean on,
+            String head,
+            String event,
+            Map<String, Double> args,
+            String stop,
+            Integer pass,
+            Integer segment,
+            double t) {}
+
+    record MotionJson(List<ItemJson> items) {}
+
+    record RuleJson(String id, String title, int checked, int findings) {}
+
+    record FindingJson(
+            String id,
+            String rule,
+            String severity,
+            String stop,
+            double[] place,
+            double t,
+            double value,
+            double limit,
+            String sentence,
+            String accepted) {}
+
+    record ProofJson(
+            List<RuleJson> rules,
+            List<FindingJson> findings,
+            SecondsJson seconds,
+            boolean releasable) {}
+
+    record ReleaseJson(
+            long id,
+            long job,
+            String revision,
+            String machine,
+            String dialect,
+            int dialectVersion,
+            String fileName,
+            String sha256,
+            String previousSha256,
+            double greatestDeviation,
+            double seconds,
+            String releasedBy,
+            String releasedAt) {}
+
+    record MachineJson(
+            String id,
+            String name,
+            String process,
+            String dialect,
+            double[] travel,
+            double rapid,
+            double acceleration,
+            double hourlyRate,
+            List<String> materials) {}
+
+    record DialectJson(String name, String title, int version) {}
+
+    record ReadBackJson(MotionJson motion, List<ProblemJson> problems) {}
+
+    record ProblemJson(int line, int column, String sentence) {}
+}

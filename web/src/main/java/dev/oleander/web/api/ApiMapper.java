@@ -1,0 +1,296 @@
+package dev.oleander.web.api;
+
+import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Point;
+import dev.oleander.motion.EventKind;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Program;
+import dev.oleander.motion.Seconds;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Lead;
+import dev.oleander.plan.Pass;
+import dev.oleander.plan.Stop;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.Proof;
+import dev.oleander.web.api.ApiJson.BoxJson;
+import dev.oleander.web.api.ApiJson.ContourJson;
+import dev.oleander.web.api.ApiJson.FaultJson;
+import dev.oleander.web.api.ApiJson.FindingJson;
+import dev.oleander.web.api.ApiJson.HoleJson;
+import dev.oleander.web.api.ApiJson.ItemJson;
+import dev.oleander.web.api.ApiJson.JobJson;
+import dev.oleander.web.api.ApiJson.LeadJson;
+import dev.oleander.web.api.ApiJson.MotionJson;
+import dev.oleander.web.api.ApiJson.PassJson;
+import dev.oleander.web.api.ApiJson.ProofJson;
+import dev.oleander.web.api.ApiJson.ReadingJson;
+import dev.oleander.web.api.ApiJson.ReleaseJson;
+import dev.oleander.web.api.ApiJson.RuleJson;
+import dev.oleander.web.api.ApiJson.RunJson;
+import dev.oleander.web.api.ApiJson.SecondsJson;
+import dev.oleander.web.api.ApiJson.SkippedJson;
+import dev.oleander.web.api.ApiJson.StageJson;
+import dev.oleander.web.api.ApiJson.StopJson;
+import dev.oleander.web.job.JobDocument;
+import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.StageView;
+import dev.oleander.web.release.Release;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/** Turns results into the records of the HTTP interface. */
+final class ApiMapper {
+
+    private ApiMapper() {}
+
+    static JobJson job(JobView job) {
+        JobDocument d = job.document();
+        Map<String, StageJson> stages = new LinkedHashMap<>();
+        for (StageView s : job.stages()) {
+            stages.put(s.stage().word(), new StageJson(lower(s.state()), s.needs()));
+        }
+        return new JobJson(
+                job.id(),
+                d.name(),
+                job.result().machine().name(),
+                d.material(),
+                d.thickness().value(),
+                d.quantity(),
+                stages);
+    }
+
+    static ReadingJson reading(Reading r) {
+        return new ReadingJson(
+                r.drawing().unit().symbol(),
+                r.drawing().declaredUnit().isPresent(),
+                new BoxJson(place(r.box().min()), place(r.box().max())),
+                r.parts().size(),
+                r.features().stream().map(ApiMapper::contour).toList(),
+                r.holes().stream()
+                        .map(h -> new HoleJson(h.diameter(), h.count(), h.features()))
+                        .toList(),
+                r.keptArea(),
+                r.cutLength(),
+                r.faults().stream().map(ApiMapper::fault).toList(),
+                r.drawing().skipped().stream()
+                        .map(s -> new SkippedJson(s.entity(), s.layer(), s.count(), s.why()))
+                        .toList());
+    }
+
+    private static ContourJson contour(Feature f) {
+        return new ContourJson(
+                f.id(),
+                f.part().orElse(null),
+                f.isClosed(),
+                lower(f.kind()),
+                lower(f.purpose()),
+                f.layer(),
+                f.depth(),
+                f.chain().length(),
+                f.area(),
+                f.lines(),
+                f.arcs(),
+                f.circleDiameter().isPresent() ? f.circleDiameter().getAsDouble() : null,
+                f.parent().orElse(null));
+    }
+
+    private static FaultJson fault(Fault f) {
+        return new FaultJson(
+                lower(f.kind()),
+                f.place().map(ApiMapper::place).orElse(null),
+                f.size(),
+                f.mended(),
+                f.sentence());
+    }
+
+    static RunJson run(JobResult result) {
+        return new RunJson(
+                result.machine().name(),
+                result.run().order().word(),
+                seconds(result.timeline().seconds()),
+                result.run().stops().stream().map(s -> stop(s, result.timeline())).toList());
+    }
+
+    static StopJson stop(Stop s, Timeline timeline) {
+        Map<String, String> sources = new TreeMap<>();
+        s.sources().forEach((name, source) -> sources.put(name, source.word()));
+        return new StopJson(
+                s.id(),
+                s.number(),
+                s.feature(),
+                s.part().isEmpty() ? null : s.part(),
+                s.copy(),
+                lower(s.kind()),
+                s.name(),
+                s.side().word(),
+                s.anticlockwise() ? "ccw" : "cw",
+                "path",
+                lead(s.leadIn()),
+                lead(s.leadOut()),
+                s.path().map(p -> place(p.start())).orElse(null),
+                s.path().map(p -> place(p.pierce())).orElse(null),
+                s.overRun(),
+                s.passes().stream().map(p -> pass(s, p, timeline)).toList(),
+                sources,
+                s.refusalSentence().orElse(null));
+    }
+
+    private static PassJson pass(Stop stop, Pass pass, Timeline timeline) {
+        double cutting =
+                timeline.byStop().getOrDefault(stop.id(), Seconds.NONE).cutting()
+                        / stop.passes().size();
+        return new PassJson(pass.number(), pass.offset(), pass.feed(), cutting);
+    }
+
+    private static LeadJson lead(Lead lead) {
+        return new LeadJson(lead.kind().word(), lead.length(), lead.angle(), lead.radius());
+    }
+
+    static SecondsJson seconds(Seconds s) {
+        return new SecondsJson(s.total(), s.cutting(), s.travel(), s.piercing(), s.people());
+    }
+
+    static MotionJson motion(Timeline timeline) {
+        return motion(timeline.program(), timeline.ends());
+    }
+
+    /**
+     * @param ends machine time at the end of each item, s
+     */
+    private static MotionJson motion(Program program, double[] ends) {
+        List<ItemJson> items = new ArrayList<>(program.size());
+        boolean down = false;
+        for (int i = 0; i < program.size(); i++) {
+            Item item = program.items().get(i);
+            if (item instanceof Item.Event event) {
+                down = event.kind() == EventKind.HEAD_DOWN || (down && !isUp(event));
+            }
+            items.add(item(i, item, down, ends[i]));
+        }
+        return new MotionJson(items);
+    }
+
+    private static boolean isUp(Item.Event event) {
+        return event.kind() == EventKind.HEAD_UP;
+    }
+
+    private static ItemJson item(int i, Item item, boolean down, double t) {
+        String stop = item.origin().stop().isEmpty() ? null : item.origin().stop();
+        Integer pass = item.origin().pass() == 0 ? null : item.origin().pass();
+        Integer segment = item.origin().segment() < 0 ? null : item.origin().segment();
+        String head = down ? "down" : "up";
+        if (item instanceof Item.Rapid rapid) {
+            return new ItemJson(
+                    i,
+                    "rapid",
+                    place(rapid.to()),
+                    null,
+                    null,
+                    null,
+                    false,
+                    head,
+                    null,
+                    null,
+                    stop,
+                    pass,
+                    segment,
+                    t);
+        }
+        if (item instanceof Item.Event event) {
+            return new ItemJson(
+                    i,
+                    "event",
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    head,
+                    event.kind().word(),
+                    event.args(),
+                    stop,
+                    pass,
+                    segment,
+                    t);
+        }
+        Item.Feed feed = (Item.Feed) item;
+        Optional<Arc> arc = feed.segment() instanceof Arc a ? Optional.of(a) : Optional.empty();
+        return new ItemJson(
+                i,
+                arc.isPresent() ? "arc" : "line",
+                place(feed.segment().end()),
+                arc.map(a -> place(a.centre())).orElse(null),
+                arc.map(Arc::isLeft).orElse(null),
+                feed.feed(),
+                feed.on(),
+                head,
+                null,
+                null,
+                stop,
+                pass,
+                segment,
+                t);
+    }
+
+    static ProofJson proof(Proof proof) {
+        return new ProofJson(
+                proof.rules().stream()
+                        .map(r -> new RuleJson(r.id(), r.title(), r.checked(), r.findings()))
+                        .toList(),
+                findings(proof.findings()),
+                seconds(proof.timeline().seconds()),
+                proof.releasable());
+    }
+
+    static List<FindingJson> findings(List<Finding> findings) {
+        return findings.stream()
+                .map(
+                        f ->
+                                new FindingJson(
+                                        f.id(),
+                                        f.rule(),
+                                        f.severity().word(),
+                                        f.stop().isEmpty() ? null : f.stop(),
+                                        f.place().map(ApiMapper::place).orElse(null),
+                                        f.moment(),
+                                        f.value(),
+                                        f.limit(),
+                                        f.sentence(),
+                                        f.accepted().orElse(null)))
+                .toList();
+    }
+
+    static ReleaseJson release(Release r) {
+        return new ReleaseJson(
+                r.id(),
+                r.jobId(),
+                r.revision(),
+                r.machine(),
+                r.dialect(),
+                r.dialectVersion(),
+                r.fileName(),
+                r.sha256(),
+                r.previousSha256(),
+                r.greatestDeviation(),
+                r.seconds(),
+                r.releasedBy().fullName(),
+                r.releasedAt().toString());
+    }
+
+    private static double[] place(Point p) {
+        return new double[] {p.x(), p.y()};
+    }
+
+    private static String lower(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT);
+    }
+}

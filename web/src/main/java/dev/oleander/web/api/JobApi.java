@@ -1,0 +1,231 @@
+package dev.oleander.web.api;
+
+import dev.oleander.drawing.read.Purpose;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.api.ApiJson.JobJson;
+import dev.oleander.web.api.ApiJson.JobLine;
+import dev.oleander.web.api.ApiJson.MotionJson;
+import dev.oleander.web.api.ApiJson.ProofJson;
+import dev.oleander.web.api.ApiJson.ReadingJson;
+import dev.oleander.web.api.ApiJson.RunJson;
+import dev.oleander.web.api.ApiJson.StopJson;
+import dev.oleander.web.board.BoardQuery;
+import dev.oleander.web.job.JobDocument;
+import dev.oleander.web.job.JobNames;
+import dev.oleander.web.job.JobRepository;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.StopEdits;
+import java.io.IOException;
+import java.net.URI;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Jobs over HTTP: made of drawings, read, planned, proven. */
+@RestController
+@RequestMapping("/api/jobs")
+class JobApi {
+
+    private static final int JOBS_PER_PAGE = 50;
+
+    private final JobService jobs;
+    private final JobRepository repository;
+    private final StopEdits stopEdits;
+    private final MachineLibrary machines;
+
+    JobApi(
+            JobService jobs,
+            JobRepository repository,
+            StopEdits stopEdits,
+            MachineLibrary machines) {
+        this.jobs = jobs;
+        this.repository = repository;
+        this.stopEdits = stopEdits;
+        this.machines = machines;
+    }
+
+    @PostMapping(consumes = "multipart/form-data")
+    ResponseEntity<JobJson> create(
+            @RequestParam(name = "file") List<MultipartFile> files,
+            @RequestParam String machine,
+            @RequestParam String material,
+            @RequestParam double thickness,
+            @RequestParam int quantity,
+            @RequestParam(required = false) String name,
+            @RequestParam(required = false) String units,
+            @RequestParam(required = false) String purposes,
+            @AuthenticationPrincipal SignedIn who)
+            throws IOException {
+        List<JobService.Upload> uploads = new ArrayList<>();
+        for (MultipartFile file : files) {
+            uploads.add(new JobService.Upload(file.getOriginalFilename(), file.getBytes()));
+        }
+        String title =
+                name == null || name.isBlank() ? JobNames.ofFile(uploads.get(0).name()) : name;
+        String id = machines.find(machine).map(Machine::id).orElse(machine);
+        JobDocument.Order order =
+                new JobDocument.Order(title, id, material, Typed.of(thickness), quantity);
+        long made = jobs.create(uploads, order, settings(units, purposes), who);
+        return ResponseEntity.created(URI.create("/api/jobs/" + made))
+                .body(ApiMapper.job(jobs.view(made)));
+    }
+
+    private static UnaryOperator<JobDocument> settings(String units, String purposes) {
+        Map<String, Purpose> layers = purposes == null ? Map.of() : purposes(purposes);
+        return document -> {
+            JobDocument changed = units == null ? document : OrderField.UNIT.set(document, units);
+            for (Map.Entry<String, Purpose> layer : layers.entrySet()) {
+                changed = changed.withLayer(layer.getKey(), layer.getValue());
+            }
+            return changed;
+        };
+    }
+
+    private static Map<String, Purpose> purposes(String json) {
+        try {
+            Map<String, String> words =
+                    JsonMapper.shared().readValue(json, new TypeReference<>() {});
+            Map<String, Purpose> purposes = new java.util.TreeMap<>();
+            words.forEach((layer, word) -> purposes.put(layer, purpose(layer, word)));
+            return purposes;
+        } catch (JacksonException notJson) {
+            throw new RefusedEditException(
+                    "purposes is no JSON object of layers and words: "
+                            + notJson.getOriginalMessage());
+        }
+    }
+
+    private static Purpose purpose(String layer, String word) {
+        return Arrays.stream(Purpose.values())
+                .filter(p -> p.name().equalsIgnoreCase(word))
+                .findFirst()
+                .orElseThrow(
+                        () ->
+                                new RefusedEditException(
+                                        "Layer %s: \"%s\" is no purpose: cut, mark, fold or ignore."
+                                                .formatted(layer, word)));
+    }
+
+    /**
+     * @param page from 1
+     */
+    @GetMapping
+    List<JobLine> list(
+            @RequestParam(required = false) String text,
+            @RequestParam(required = false) String machine,
+            @RequestParam(required = false) Integer page) {
+        String id = machine == null ? "" : machines.find(machine).map(Machine::id).orElse(machine);
+        BoardQuery query = new BoardQuery(text, id, null, page);
+        return repository
+                .search(
+                        query.pattern(),
+                        query.machine(),
+                        null,
+                        PageRequest.of(query.page() - 1, JOBS_PER_PAGE))
+                .map(
+                        j ->
+                                new JobLine(
+                                        j.id(),
+                                        j.name(),
+                                        machines.find(j.machine()).map(Machine::name).orElse(""),
+                                        j.material(),
+                                        j.thickness(),
+                                        j.quantity(),
+                                        j.stage().word(),
+                                        j.nextAction()))
+                .getContent();
+    }
+
+    @GetMapping("/{id}")
+    JobJson job(@PathVariable long id) {
+        return ApiMapper.job(jobs.view(id));
+    }
+
+    @GetMapping("/{id}/reading")
+    ReadingJson reading(@PathVariable long id) {
+        return ApiMapper.reading(jobs.view(id).result().reading());
+    }
+
+    /** How to plan anew; {@code order} is partByPart or shortest. */
+    record PlanRequest(String order) {}
+
+    @PostMapping("/{id}/plan")
+    RunJson plan(
+            @PathVariable long id,
+            @RequestBody(required = false) PlanRequest request,
+            @AuthenticationPrincipal SignedIn who) {
+        String order = request == null ? null : request.order();
+        JobView job =
+                jobs.edit(
+                        id,
+                        "Planned anew",
+                        before -> {
+                            JobDocument fresh = before.document().withPlan(PlanChoices.defaults());
+                            return order == null ? fresh : OrderField.ORDER.set(fresh, order);
+                        },
+                        who);
+        return ApiMapper.run(job.result());
+    }
+
+    @GetMapping("/{id}/run")
+    RunJson run(@PathVariable long id) {
+        return ApiMapper.run(jobs.view(id).result());
+    }
+
+    /** Changes values of one stop; null takes a value back. */
+    @PatchMapping("/{id}/run/stops/{stop}")
+    StopJson change(
+            @PathVariable long id,
+            @PathVariable String stop,
+            @RequestBody JsonNode values,
+            @AuthenticationPrincipal SignedIn who) {
+        JobView job =
+                jobs.edit(
+                        id,
+                        "Values of " + stop,
+                        before ->
+                                stopEdits
+                                        .set(
+                                                List.of(stop),
+                                                StopEdits.Scope.COPY,
+                                                new StopPatch(before, stop).read(values))
+                                        .apply(before),
+                        who);
+        return ApiMapper.stop(job.result().stops().get(stop), job.result().timeline());
+    }
+
+    @GetMapping("/{id}/motion")
+    MotionJson motion(@PathVariable long id) {
+        return ApiMapper.motion(jobs.view(id).result().timeline());
+    }
+
+    @GetMapping("/{id}/proof")
+    ProofJson proof(@PathVariable long id) {
+        return ApiMapper.proof(jobs.view(id).result().proof());
+    }
+}

@@ -1,0 +1,113 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.bench.BenchModel.Shown;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.Stage;
+import dev.oleander.web.job.StageReport;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Pages and fragments of the bench: the five stages of a job, and what the table draws. */
+@Controller
+class BenchController {
+
+    private final JobService jobs;
+    private final BenchModel bench;
+
+    BenchController(JobService jobs, BenchModel bench) {
+        this.jobs = jobs;
+        this.bench = bench;
+    }
+
+    /** The stage that needs something next. */
+    @GetMapping("/jobs/{id}")
+    String open(@PathVariable long id) {
+        Stage next = StageReport.next(jobs.view(id).stages()).stage();
+        return "redirect:/jobs/%d/%s".formatted(id, next.word());
+    }
+
+    @GetMapping("/jobs/{id}/{stage}")
+    String page(
+            @PathVariable long id,
+            @PathVariable String stage,
+            @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "") String revision,
+            @AuthenticationPrincipal SignedIn who,
+            Model model) {
+        Shown shown = new Shown(stage(stage), ids(stop), revision, EditError.NONE);
+        bench.fill(model, jobs.view(id), shown, who);
+        return "bench/page";
+    }
+
+    /** The slip of a selection. */
+    @GetMapping("/jobs/{id}/{stage}/slip")
+    String slip(
+            @PathVariable long id,
+            @PathVariable String stage,
+            @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "all") String scope,
+            @AuthenticationPrincipal SignedIn who,
+            Model model) {
+        model.addAttribute("scope", scope);
+        bench.fill(model, jobs.view(id), Shown.of(stage(stage), ids(stop), EditError.NONE), who);
+        return "bench/slip :: slip";
+    }
+
+    /** Everything again, after somebody else's change. */
+    @GetMapping("/jobs/{id}/{stage}/update")
+    String update(
+            @PathVariable long id,
+            @PathVariable String stage,
+            @RequestParam(defaultValue = "") String stop,
+            @AuthenticationPrincipal SignedIn who,
+            Model model) {
+        bench.fill(model, jobs.view(id), Shown.of(stage(stage), ids(stop), EditError.NONE), who);
+        return "bench/update";
+    }
+
+    /** The stops of one folded group of the run line. */
+    @GetMapping("/jobs/{id}/groups/{index}")
+    String group(
+            @PathVariable long id,
+            @PathVariable int index,
+            @RequestParam(defaultValue = "") String stop,
+            Model model) {
+        JobView job = jobs.view(id);
+        RunLineView line = RunLineView.of(job.result(), new java.util.LinkedHashSet<>(ids(stop)));
+        if (index < 0 || index >= line.groups().size()) {
+            throw new NotFoundException("The run line has no group %d.".formatted(index));
+        }
+        model.addAttribute("job", job);
+        model.addAttribute("group", line.groups().get(index));
+        return "bench/run-line :: rows";
+    }
+
+    @GetMapping("/jobs/{id}/scene")
+    ResponseEntity<Scene> scene(@PathVariable long id) {
+        JobView job = jobs.view(id);
+        return ResponseEntity.ok(SceneBuilder.build(job.step(), job.result()));
+    }
+
+    static Stage stage(String word) {
+        return Stage.ofWord(word)
+                .orElseThrow(
+                        () ->
+                                new NotFoundException(
+                                        "There is no stage \"%s\"; there are shape, cuts, sheet, proof and release."
+                                                .formatted(word)));
+    }
+
+    static List<String> ids(String text) {
+        return text.isBlank() ? List.of() : Arrays.asList(text.split(","));
+    }
+}

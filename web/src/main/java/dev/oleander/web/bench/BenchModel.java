@@ -1,0 +1,105 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.plan.OrderRule;
+import dev.oleander.plan.PlanException;
+import dev.oleander.plan.Stop;
+import dev.oleander.proof.Finding;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.Stage;
+import dev.oleander.web.release.ProgramPreview;
+import dev.oleander.web.release.Release;
+import dev.oleander.web.release.ReleaseService;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** Fills the model of a bench page, whole or in fragments. */
+@Component
+class BenchModel {
+
+    private final ReleaseService releases;
+
+    BenchModel(ReleaseService releases) {
+        this.releases = releases;
+    }
+
+    /**
+     * What a page shows besides the job itself.
+     *
+     * @param selection ids of stops, or of a feature on Shape; those that do not exist are passed
+     *     over
+     * @param revision whose program Release shows; empty: the next one's
+     */
+    record Shown(Stage stage, List<String> selection, String revision, EditError error) {
+
+        static Shown of(Stage stage, List<String> selection, EditError error) {
+            return new Shown(stage, selection, "", error);
+        }
+    }
+
+    void fill(Model model, JobView job, Shown shown, SignedIn who) {
+        JobResult result = job.result();
+        boolean planned = isPlanned(result);
+        model.addAttribute("job", job);
+        if (!model.containsAttribute("scope")) {
+            model.addAttribute("scope", "all");
+        }
+        model.addAttribute("stage", shown.stage());
+        model.addAttribute("who", who);
+        model.addAttribute("error", shown.error());
+        model.addAttribute("foot", FootView.of(result));
+        model.addAttribute("orderRules", OrderRule.values());
+        List<Stop> stops = planned ? selected(result, shown.selection()) : List.of();
+        Set<String> ids = new LinkedHashSet<>(stops.stream().map(Stop::id).toList());
+        model.addAttribute("runLine", planned ? RunLineView.of(result, ids) : null);
+        if (shown.stage() == Stage.SHAPE) {
+            String feature = shown.selection().isEmpty() ? "" : shown.selection().get(0);
+            model.addAttribute("shape", new ShapeSlip(result, feature));
+            model.addAttribute("selection", feature);
+            return;
+        }
+        model.addAttribute("selection", String.join(",", ids));
+        if (!stops.isEmpty()) {
+            model.addAttribute("cuts", new CutsSlip(result, stops, shown.error()));
+        }
+        model.addAttribute("sheet", new SheetSlip(result, shown.error()));
+        if (planned) {
+            model.addAttribute("proof", new ProofSlip(result));
+        }
+        if (shown.stage() == Stage.RELEASE) {
+            model.addAttribute("release", release(job, planned, shown.revision()));
+        }
+    }
+
+    private ReleaseSlip release(JobView job, boolean planned, String revision) {
+        List<Release> made = releases.ofJob(job.id());
+        if (!planned) {
+            return new ReleaseSlip(null, made, revision, job.stage(Stage.SHEET).needs(), false);
+        }
+        ProgramPreview preview = releases.preview(job);
+        List<String> obstacles =
+                job.result().proof().open().stream().map(Finding::sentence).toList();
+        boolean fresh = job.stage(Stage.RELEASE).isReady();
+        return new ReleaseSlip(preview, made, revision, obstacles, fresh);
+    }
+
+    private static List<Stop> selected(JobResult result, List<String> ids) {
+        Map<String, Stop> stops = result.stops();
+        return ids.stream().map(stops::get).filter(Objects::nonNull).toList();
+    }
+
+    private static boolean isPlanned(JobResult result) {
+        try {
+            result.run();
+            return true;
+        } catch (PlanException noSheet) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,254 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.machine.CutBook;
+import dev.oleander.machine.CutRow;
+import dev.oleander.motion.Seconds;
+import dev.oleander.plan.CutPath;
+import dev.oleander.plan.Lead;
+import dev.oleander.plan.LeadChoice;
+import dev.oleander.plan.LeadKind;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Side;
+import dev.oleander.plan.Source;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopChoice;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.job.JobResult;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
+
+/** The values of the selected stops, each with where it comes from. */
+public final class CutsSlip {
+
+    /** One of the words a value can have. */
+    public record Choice(String value, String label) {}
+
+    private final JobResult result;
+    private final List<Stop> stops;
+    private final EditError error;
+
+    CutsSlip(JobResult result, List<Stop> stops, EditError error) {
+        this.result = result;
+        this.stops = List.copyOf(stops);
+        this.error = error;
+    }
+
+    public String title() {
+        Stop first = stops.get(0);
+        return stops.size() == 1
+                ? "Stop %d · %s".formatted(first.number(), first.name())
+                : stops.size() + " stops";
+    }
+
+    public String subtitle() {
+        double length = 0;
+        double seconds = 0;
+        for (Stop stop : stops) {
+            length += stop.path().map(CutsSlip::length).orElse(0.0);
+            seconds += result.timeline().byStop().getOrDefault(stop.id(), Seconds.NONE).total();
+        }
+        Stop first = stops.get(0);
+        String where =
+                stops.size() > 1 || first.part().isEmpty()
+                        ? ""
+                        : "part %s, copy %d · "
+                                .formatted(first.part().replace("p", ""), first.copy());
+        return where + Numbers.length(length) + " · " + Numbers.duration(seconds);
+    }
+
+    private static double length(CutPath path) {
+        return path.all().stream().mapToDouble(s -> s.length()).sum();
+    }
+
+    public String ids() {
+        return String.join(",", stops.stream().map(Stop::id).toList());
+    }
+
+    /** Sentence of a stop that cannot be cut as it is set; empty when all can. */
+    public String refusal() {
+        return stops.stream().flatMap(s -> s.refusalSentence().stream()).findFirst().orElse("");
+    }
+
+    /** Whether there are other copies of these features, so that a change may be for all. */
+    public boolean hasCopies() {
+        return result.run().layout().placed() > 1;
+    }
+
+    /** Marks and open lines have neither side nor leads. */
+    public boolean isProfile() {
+        return stops.stream().allMatch(s -> s.kind() == Stop.Kind.PROFILE);
+    }
+
+    public FieldView side() {
+        return field("side", "Head runs", "", s -> s.side().word(), "side");
+    }
+
+    public List<Choice> sides() {
+        return List.of(
+                new Choice("inside", "inside"),
+                new Choice("outside", "outside"),
+                new Choice("on", "on"));
+    }
+
+    public FieldView quality() {
+        return field(
+                "quality", "Cut data", "", s -> s.row().map(CutRow::quality).orElse(""), "data");
+    }
+
+    public List<String> qualities() {
+        CutBook book = result.book();
+        return book.qualities(result.document().material(), result.document().thickness().value());
+    }
+
+    /** Kerf and feed as they are used: from the cut book, not to be changed here. */
+    public List<FieldView> data() {
+        return List.of(
+                field("kerf", "Kerf", "mm", s -> number(s, CutRow::kerf, 3), "kerf"),
+                field(
+                        "feed",
+                        "Feed",
+                        "mm/min",
+                        s -> s.passes().isEmpty() ? "" : Numbers.plain(s.passes().get(0).feed(), 0),
+                        "feed"),
+                field("pierce", "Pierce", "s", s -> number(s, CutRow::pierceSeconds, 2), "kerf"));
+    }
+
+    private static String number(Stop stop, ToDoubleFunction<CutRow> value, int decimals) {
+        return stop.row().map(r -> Numbers.plain(value.applyAsDouble(r), decimals)).orElse("");
+    }
+
+    public FieldView leadInKind() {
+        return field("leadIn.kind", "Form", "", s -> s.leadIn().kind().word(), "leadIn");
+    }
+
+    public FieldView leadOutKind() {
+        return field("leadOut.kind", "Form", "", s -> s.leadOut().kind().word(), "leadOut");
+    }
+
+    public List<Choice> leadKinds() {
+        return List.of(
+                new Choice("none", "none"),
+                new Choice("line", "line"),
+                new Choice("arc", "arc"),
+                new Choice("lineArc", "both"));
+    }
+
+    public List<FieldView> leadIn() {
+        return lead("leadIn", Stop::leadIn, StopChoice::leadIn);
+    }
+
+    public List<FieldView> leadOut() {
+        return lead("leadOut", Stop::leadOut, StopChoice::leadOut);
+    }
+
+    private List<FieldView> lead(
+            String name, Function<Stop, Lead> of, Function<StopChoice, LeadChoice> set) {
+        List<FieldView> fields = new ArrayList<>();
+        if (any(of, LeadKind::hasLine)) {
+            fields.add(
+                    typed(
+                            name + ".length",
+                            "Length",
+                            "mm",
+                            s -> of.apply(s).length(),
+                            c -> set.apply(c).length(),
+                            name + "Length"));
+        }
+        if (any(of, LeadKind::hasArc)) {
+            fields.add(
+                    typed(
+                            name + ".radius",
+                            "Radius",
+                            "mm",
+                            s -> of.apply(s).radius(),
+                            c -> set.apply(c).radius(),
+                            name + "Radius"));
+        }
+        if (any(of, k -> k != LeadKind.NONE)) {
+            fields.add(
+                    typed(
+                            name + ".angle",
+                            "Angle",
+                            "°",
+                            s -> of.apply(s).angle(),
+                            c -> set.apply(c).angle(),
+                            name + "Angle"));
+        }
+        return fields;
+    }
+
+    private boolean any(Function<Stop, Lead> of, java.util.function.Predicate<LeadKind> condition) {
+        return stops.stream().anyMatch(s -> condition.test(of.apply(s).kind()));
+    }
+
+    public FieldView start() {
+        return typed("start", "Starts at", "mm", Stop::startAt, StopChoice::start, "start");
+    }
+
+    public FieldView overRun() {
+        return typed("overRun", "Over-run", "mm", Stop::overRun, StopChoice::overRun, "overRun");
+    }
+
+    private FieldView typed(
+            String name,
+            String label,
+            String unit,
+            ToDoubleFunction<Stop> value,
+            Function<StopChoice, Typed> set,
+            String source) {
+        Function<Stop, String> plain = s -> Numbers.plain(value.applyAsDouble(s), 3);
+        Function<Stop, String> text =
+                s ->
+                        Optional.ofNullable(set.apply(choice(s)))
+                                .map(Typed::text)
+                                .orElse(plain.apply(s));
+        FieldView view = field(name, label, unit, text, source);
+        String meaning = view.mixed() ? "" : plain.apply(stops.get(0));
+        boolean same = view.hasError() || meaning.equals(view.text());
+        return new FieldView(
+                view.name(),
+                view.label(),
+                view.text(),
+                same ? "" : meaning,
+                unit,
+                view.source(),
+                view.here(),
+                view.mixed(),
+                view.error());
+    }
+
+    private StopChoice choice(Stop stop) {
+        PlanChoices plan = result.document().plan();
+        return plan.of(stop.feature(), stop.copy());
+    }
+
+    private FieldView field(
+            String name, String label, String unit, Function<Stop, String> value, String source) {
+        Stop first = stops.get(0);
+        String text = value.apply(first);
+        boolean mixed = stops.stream().anyMatch(s -> !value.apply(s).equals(text));
+        boolean here = stops.stream().anyMatch(s -> s.sources().get(source) == Source.HERE);
+        Source from = first.sources().getOrDefault(source, Source.RECIPE);
+        return error.in(
+                new FieldView(
+                        name,
+                        label,
+                        mixed ? "" : text,
+                        "",
+                        unit,
+                        mixed ? "differs" : from.word(),
+                        here,
+                        mixed,
+                        ""));
+    }
+
+    /** Whether one of the stops lets its path follow another side than that of its scrap. */
+    public boolean isTurned() {
+        return stops.stream()
+                .anyMatch(s -> s.side() != Side.ON && s.sources().get("side") == Source.HERE);
+    }
+}

@@ -1,0 +1,302 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.drawing.DrawingException;
+import dev.oleander.drawing.read.Purpose;
+import dev.oleander.plan.PlanException;
+import dev.oleander.quantity.FormulaException;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.bench.BenchModel.Shown;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.SheetField;
+import dev.oleander.web.job.StaleEditException;
+import dev.oleander.web.job.StopEdits;
+import dev.oleander.web.job.StopField;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/**
+ * Edits made on the bench. Each answers the fragments that changed; one that is refused answers 422
+ * with the sentence beside the field, and the job stays as it was.
+ */
+@Controller
+@RequestMapping("/jobs/{id}/{stage}")
+class EditController {
+
+    /**
+     * What every edit brings along.
+     *
+     * @param step the step its page was made from
+     * @param stop ids of the selected stops
+     */
+    record Context(long id, String stage, Integer step, String stop) {}
+
+    private final JobService jobs;
+    private final StopEdits stopEdits;
+    private final BenchModel bench;
+
+    EditController(JobService jobs, StopEdits stopEdits, BenchModel bench) {
+        this.jobs = jobs;
+        this.stopEdits = stopEdits;
+        this.bench = bench;
+    }
+
+    @ModelAttribute("context")
+    Context context(
+            @PathVariable long id,
+            @PathVariable String stage,
+            @RequestParam(required = false) Integer step,
+            @RequestParam(defaultValue = "") String stop) {
+        return new Context(id, stage, step, stop);
+    }
+
+    /** Sets a value of the selected stops; without a value it is put back. */
+    @PostMapping("/stops")
+    String stops(
+            @ModelAttribute("context") Context context,
+            @RequestParam String field,
+            @RequestParam(required = false) String value,
+            @RequestParam(defaultValue = "all") String scope,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        StopField wanted = known(StopField.ofWord(field), field);
+        Map<StopField, String> values = Collections.singletonMap(wanted, value);
+        StopEdits.Scope reach = scope.equals("copy") ? StopEdits.Scope.COPY : StopEdits.Scope.ALL;
+        List<String> ids = BenchController.ids(context.stop());
+        model.addAttribute("scope", scope);
+        String label = (value == null ? "Put back: " : "") + wanted.label() + of(ids);
+        return answer(
+                context,
+                new EditError(field, value, ""),
+                () -> edit(context, label, stopEdits.set(ids, reach, values), who),
+                who,
+                model,
+                response);
+    }
+
+    private static String of(List<String> ids) {
+        return ids.size() == 1 ? " of " + ids.get(0) : " of " + ids.size() + " stops";
+    }
+
+    /** Moves stops before another one, or by one place. */
+    @PostMapping("/order")
+    String order(
+            @ModelAttribute("context") Context context,
+            @RequestParam String moved,
+            @RequestParam(defaultValue = "") String before,
+            @RequestParam(defaultValue = "") String shift,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        List<String> ids = BenchController.ids(moved);
+        JobService.Edit edit =
+                shift.isEmpty()
+                        ? stopEdits.move(ids, before)
+                        : stopEdits.shift(ids, shift.equals("up"));
+        return answer(
+                context,
+                EditError.NONE,
+                () -> edit(context, "Order" + of(ids), edit, who),
+                who,
+                model,
+                response);
+    }
+
+    /** Sets a value of the whole job. */
+    @PostMapping("/order-values")
+    String orderValue(
+            @ModelAttribute("context") Context context,
+            @RequestParam String field,
+            @RequestParam String value,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        OrderField wanted = known(OrderField.ofWord(field), field);
+        return answer(
+                context,
+                new EditError(field, value, ""),
+                () ->
+                        edit(
+                                context,
+                                wanted.label(),
+                                before -> wanted.set(before.document(), value),
+                                who),
+                who,
+                model,
+                response);
+    }
+
+    @PostMapping("/sheet-values")
+    String sheetValue(
+            @ModelAttribute("context") Context context,
+            @RequestParam String field,
+            @RequestParam(defaultValue = "") String value,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        SheetField wanted = known(SheetField.ofWord(field), field);
+        return answer(
+                context,
+                new EditError(field, value, ""),
+                () ->
+                        edit(
+                                context,
+                                wanted.label(),
+                                before ->
+                                        before.document()
+                                                .withSheet(
+                                                        wanted.set(
+                                                                before.document().sheet(), value)),
+                                who),
+                who,
+                model,
+                response);
+    }
+
+    /** What is done with a layer, or with one chain of it. */
+    @PostMapping("/purposes")
+    String purpose(
+            @ModelAttribute("context") Context context,
+            @RequestParam(defaultValue = "") String layer,
+            @RequestParam(defaultValue = "") String feature,
+            @RequestParam(defaultValue = "") String purpose,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        Purpose wanted = purpose.isEmpty() ? null : purpose(purpose);
+        JobService.Edit edit =
+                before ->
+                        feature.isEmpty()
+                                ? before.document().withLayer(layer, wanted)
+                                : before.document().withFeature(feature, wanted);
+        String label = "Purpose of " + (feature.isEmpty() ? "layer " + layer : feature);
+        return answer(
+                context,
+                EditError.NONE,
+                () -> edit(context, label, edit, who),
+                who,
+                model,
+                response);
+    }
+
+    private static Purpose purpose(String word) {
+        return Arrays.stream(Purpose.values())
+                .filter(p -> p.name().equalsIgnoreCase(word))
+                .findFirst()
+                .orElseThrow(
+                        () ->
+                                new RefusedEditException(
+                                        "\"%s\" is no purpose: cut, mark, fold or ignore."
+                                                .formatted(word)));
+    }
+
+    /** Accepts a finding with a reason; without one the acceptance is taken back. */
+    @PostMapping("/acceptances")
+    String accept(
+            @ModelAttribute("context") Context context,
+            @RequestParam String finding,
+            @RequestParam(defaultValue = "") String reason,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        String given = reason.isBlank() ? null : reason.strip() + " (" + who.fullName() + ")";
+        return answer(
+                context,
+                EditError.NONE,
+                () ->
+                        edit(
+                                context,
+                                given == null ? "Acceptance taken back" : "Finding accepted",
+                                before -> before.document().withAcceptance(finding, given),
+                                who),
+                who,
+                model,
+                response);
+    }
+
+    @PostMapping("/undo")
+    String undo(
+            @ModelAttribute("context") Context context,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        return answer(
+                context, EditError.NONE, () -> jobs.undo(context.id(), who), who, model, response);
+    }
+
+    @PostMapping("/redo")
+    String redo(
+            @ModelAttribute("context") Context context,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        return answer(
+                context, EditError.NONE, () -> jobs.redo(context.id(), who), who, model, response);
+    }
+
+    private JobView edit(Context context, String label, JobService.Edit edit, SignedIn who) {
+        return jobs.edit(context.id(), context.step(), label, edit, who);
+    }
+
+    private static <T> T known(Optional<T> field, String name) {
+        return field.orElseThrow(
+                () -> new NotFoundException("There is no value \"%s\".".formatted(name)));
+    }
+
+    /** The fragments after an edit, or as they were with what stands against it. */
+    private String answer(
+            Context context,
+            EditError place,
+            Supplier<JobView> edit,
+            SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        EditError error = EditError.NONE;
+        JobView job;
+        try {
+            job = edit.get();
+        } catch (FormulaException
+                | RefusedEditException
+                | PlanException
+                | DrawingException refused) {
+            error = new EditError(place.field(), place.typed(), refused.getMessage());
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            job = jobs.view(context.id());
+        } catch (StaleEditException | OptimisticLockingFailureException overtaken) {
+            String sentence =
+                    overtaken instanceof StaleEditException
+                            ? overtaken.getMessage()
+                            : StaleEditException.AT_THE_SAME_MOMENT;
+            error = new EditError("", "", sentence);
+            response.setStatus(HttpStatus.CONFLICT.value());
+            job = jobs.view(context.id());
+        }
+        Shown shown =
+                Shown.of(
+                        BenchController.stage(context.stage()),
+                        BenchController.ids(context.stop()),
+                        error);
+        bench.fill(model, job, shown, who);
+        response.setHeader("HX-Trigger", "{\"sceneChanged\":{\"step\":%d}}".formatted(job.step()));
+        return "bench/update";
+    }
+}

@@ -1,0 +1,73 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.motion.Seconds;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.Proof;
+import dev.oleander.proof.Severity;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.job.JobResult;
+import java.util.List;
+
+/** What the proof checked and found, and the machine time by kind. */
+public final class ProofSlip {
+
+    /** One finding as the slip shows it. */
+    public record FindingRow(
+            String id,
+            int number,
+            String key,
+            String severity,
+            String css,
+            String sentence,
+            String stop,
+            String x,
+            String y,
+            double moment,
+            boolean acceptable,
+            String accepted) {}
+
+    private final Proof proof;
+    private final Seconds seconds;
+
+    ProofSlip(JobResult result) {
+        this.proof = result.proof();
+        this.seconds = result.timeline().seconds();
+    }
+
+    public List<FindingRow> findings() {
+        return proof.findings().stream().map(ProofSlip::row).toList();
+    }
+
+    private static FindingRow row(Finding f) {
+        return new FindingRow(
+                f.id(),
+                Integer.parseInt(f.id().substring(1)),
+                f.key(),
+                f.severity().word(),
+                f.severity().word().replace(' ', '-'),
+                f.sentence(),
+                f.stop(),
+                f.place().map(Point::x).map(x -> Numbers.plain(x, 3)).orElse(""),
+                f.place().map(Point::y).map(y -> Numbers.plain(y, 3)).orElse(""),
+                f.moment(),
+                f.severity() == Severity.LOOK,
+                f.accepted().orElse(""));
+    }
+
+    public List<Proof.RuleRun> rules() {
+        return proof.rules();
+    }
+
+    public List<ShapeSlip.Figure> times() {
+        return List.of(
+                new ShapeSlip.Figure("Cutting", Numbers.duration(seconds.cutting())),
+                new ShapeSlip.Figure("Travel", Numbers.duration(seconds.travel())),
+                new ShapeSlip.Figure("Piercing", Numbers.duration(seconds.piercing())),
+                new ShapeSlip.Figure("Total", Numbers.duration(seconds.total())));
+    }
+
+    public boolean isReleasable() {
+        return proof.releasable();
+    }
+}

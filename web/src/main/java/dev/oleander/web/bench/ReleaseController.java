@@ -1,0 +1,119 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.dialect.CheckedWriter.Checked;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.bench.BenchModel.Shown;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.Stage;
+import dev.oleander.web.release.ProgramPreview;
+import dev.oleander.web.release.Release;
+import dev.oleander.web.release.ReleaseRefusedException;
+import dev.oleander.web.release.ReleaseService;
+import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Makes releases, shows their text, hands out their programs. */
+@Controller
+class ReleaseController {
+
+    private final JobService jobs;
+    private final ReleaseService releases;
+    private final BenchModel bench;
+
+    ReleaseController(JobService jobs, ReleaseService releases, BenchModel bench) {
+        this.jobs = jobs;
+        this.releases = releases;
+        this.bench = bench;
+    }
+
+    /**
+     * A program's lines beside the picture.
+     *
+     * @param items for each line the position of the item of the motion program, -1 for none
+     * @param current whether the text belongs to the present step, so that items can be shown
+     */
+    record ProgramText(
+            String revision,
+            String fileName,
+            List<String> lines,
+            List<Integer> items,
+            boolean current) {}
+
+    /** The text of a revision, or what the next one would hold. */
+    @GetMapping("/jobs/{id}/program")
+    @ResponseBody
+    ProgramText program(@PathVariable long id, @RequestParam(defaultValue = "") String revision) {
+        JobView job = jobs.view(id);
+        if (revision.isEmpty()) {
+            ProgramPreview preview = releases.preview(job);
+            Checked checked = preview.checked();
+            return new ProgramText(
+                    preview.revision(),
+                    preview.fileName(),
+                    checked.written().lines(),
+                    checked.written().itemOfLine(),
+                    true);
+        }
+        Release release = releases.find(id, revision);
+        List<Integer> items =
+                JsonMapper.shared().readValue(release.itemOfLine(), new TypeReference<>() {});
+        return new ProgramText(
+                release.revision(),
+                release.fileName(),
+                release.program().lines().toList(),
+                items,
+                release.step() == job.step());
+    }
+
+    @PostMapping("/jobs/{id}/release/releases")
+    String release(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String stop,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        String made = "";
+        EditError error = EditError.NONE;
+        try {
+            made = releases.release(id, who).revision();
+        } catch (ReleaseRefusedException refused) {
+            error = new EditError("", "", refused.getMessage());
+            response.setStatus(HttpStatus.CONFLICT.value());
+        }
+        Shown shown = new Shown(Stage.RELEASE, BenchController.ids(stop), made, error);
+        bench.fill(model, jobs.view(id), shown, who);
+        response.setHeader("HX-Trigger", "programChanged");
+        return "bench/update";
+    }
+
+    @GetMapping("/releases/{id}/program")
+    ResponseEntity<byte[]> download(@PathVariable long id) {
+        Release release = releases.find(id);
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(release.fileName())
+                                .build()
+                                .toString())
+                .contentType(MediaType.parseMediaType("text/plain;charset=us-ascii"))
+                .body(release.program().getBytes(StandardCharsets.US_ASCII));
+    }
+}

@@ -1,0 +1,142 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.motion.Seconds;
+import dev.oleander.plan.Stop;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.Severity;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.job.JobResult;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * The run line: stops in cutting order, those of one part and copy that follow each other grouped.
+ *
+ * @param grouped whether there is more than one group, so that groups show
+ * @param folded whether groups start folded, their stops fetched when they are opened
+ */
+public record RunLineView(
+        List<Group> groups, int stops, String duration, boolean grouped, boolean folded) {
+
+    /** Above this many stops groups start folded, which keeps the page light. */
+    private static final int MOST_UNFOLDED = 240;
+
+    /** Stops of one part and copy that follow each other. */
+    public record Group(
+            int index,
+            String title,
+            int count,
+            String duration,
+            boolean flagged,
+            boolean selected,
+            List<Row> rows) {
+
+        public String ids() {
+            return String.join(",", rows.stream().map(Row::id).toList());
+        }
+    }
+
+    /**
+     * One stop.
+     *
+     * @param flag severity of its worst finding in words; empty when there is none
+     */
+    public record Row(
+            String id,
+            int number,
+            String name,
+            String note,
+            String duration,
+            double seconds,
+            double begins,
+            int passes,
+            String flag,
+            boolean selected) {}
+
+    static RunLineView of(JobResult result, Set<String> selected) {
+        Map<String, Severity> worst = worst(result);
+        Map<String, Double> begins = begins(result);
+        List<Group> groups = new ArrayList<>();
+        List<Row> rows = new ArrayList<>();
+        List<Stop> stops = result.run().stops();
+        for (int i = 0; i < stops.size(); i++) {
+            Stop stop = stops.get(i);
+            rows.add(row(stop, result, worst, begins, selected));
+            boolean last = i + 1 == stops.size() || !isSamePart(stop, stops.get(i + 1));
+            if (last) {
+                groups.add(group(groups.size(), stop, rows));
+                rows = new ArrayList<>();
+            }
+        }
+        boolean grouped = groups.size() > 1;
+        return new RunLineView(
+                groups,
+                stops.size(),
+                Numbers.duration(result.timeline().total()),
+                grouped,
+                grouped && stops.size() > MOST_UNFOLDED);
+    }
+
+    private static boolean isSamePart(Stop a, Stop b) {
+        return a.copy() == b.copy() && a.part().equals(b.part());
+    }
+
+    private static Group group(int index, Stop stop, List<Row> rows) {
+        String part =
+                stop.part().isEmpty() ? "Loose lines" : "Part " + stop.part().replace("p", "");
+        return new Group(
+                index,
+                part + ", copy " + stop.copy(),
+                rows.size(),
+                Numbers.duration(rows.stream().mapToDouble(Row::seconds).sum()),
+                rows.stream().anyMatch(r -> !r.flag().isEmpty()),
+                rows.stream().anyMatch(Row::selected),
+                List.copyOf(rows));
+    }
+
+    private static Row row(
+            Stop stop,
+            JobResult result,
+            Map<String, Severity> worst,
+            Map<String, Double> begins,
+            Set<String> selected) {
+        double seconds = result.timeline().byStop().getOrDefault(stop.id(), Seconds.NONE).total();
+        boolean refused = stop.refusal().isPresent();
+        String flag = worst.containsKey(stop.id()) ? worst.get(stop.id()).word() : "";
+        return new Row(
+                stop.id(),
+                stop.number(),
+                stop.name(),
+                refused ? "not cut" : stop.kind() == Stop.Kind.MARK ? "mark" : "",
+                refused ? "–" : Numbers.duration(seconds),
+                seconds,
+                begins.getOrDefault(stop.id(), 0.0),
+                stop.passes().size(),
+                flag,
+                selected.contains(stop.id()));
+    }
+
+    private static Map<String, Severity> worst(JobResult result) {
+        Map<String, Severity> worst = new HashMap<>();
+        for (Finding finding : result.proof().findings()) {
+            if (finding.blocks()) {
+                worst.merge(
+                        finding.stop(), finding.severity(), (a, b) -> a.compareTo(b) < 0 ? a : b);
+            }
+        }
+        return worst;
+    }
+
+    private static Map<String, Double> begins(JobResult result) {
+        Map<String, Double> begins = new HashMap<>();
+        double[] ends = result.timeline().ends();
+        for (int i = 0; i < ends.length; i++) {
+            String stop = result.timeline().program().items().get(i).origin().stop();
+            begins.putIfAbsent(stop, i == 0 ? 0 : ends[i - 1]);
+        }
+        return begins;
+    }
+}

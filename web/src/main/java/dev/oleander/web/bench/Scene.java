@@ -1,0 +1,59 @@
+package dev.oleander.web.bench;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Everything the table draws. Paths are flat lists: x and y of the start, then x, y and bulge of
+ * each segment; bulge is tan(sweep / 4), 0 for a line. Lengths mm, times s.
+ *
+ * @param features chains of the drawing, in its own coordinates
+ * @param regions kept material of each part, in the drawing's coordinates: outer path, then
+ *     openings
+ * @param placements six numbers each: (x, y) to (a x + c y + e, b x + d y + f)
+ * @param stock left, bottom, right, top; null when the sheet cannot be laid out
+ * @param motion rows: kind, x, y, bulge, time at the end, index of the stop, entry speed, peak
+ *     speed, exit speed, acceleration. Kinds: 0 rapid, 1 feed, 2 event
+ * @param events word of each event, by the index of its row
+ */
+public record Scene(
+        int step,
+        double[] box,
+        List<FeatureShape> features,
+        List<List<double[]>> regions,
+        List<double[]> placements,
+        double[] stock,
+        double[] travel,
+        List<StopShape> stops,
+        List<Flag> flags,
+        List<double[]> motion,
+        Map<Integer, String> events,
+        double kerf) {
+
+    /** A chain of the drawing. */
+    public record FeatureShape(
+            String id, String kind, String purpose, boolean closed, double[] d) {}
+
+    /**
+     * A stop on the sheet.
+     *
+     * @param in lead-in, {@code main} round the contour, {@code over} past its end, {@code out}
+     *     lead-out; empty when there is none
+     * @param scrap 1 when scrap lies to the left of main, -1 to the right, 0 when it has no side
+     */
+    public record StopShape(
+            String id,
+            int number,
+            String feature,
+            int copy,
+            String kind,
+            String name,
+            double[] in,
+            double[] main,
+            double[] over,
+            double[] out,
+            int scrap) {}
+
+    /** A finding at its place; {@code x} and {@code y} are null when it has none. */
+    public record Flag(String id, String severity, String stop, Double x, Double y) {}
+}

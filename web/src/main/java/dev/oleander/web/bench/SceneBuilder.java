@@ -1,0 +1,198 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.Transform;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Profile;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.CutPath;
+import dev.oleander.plan.PlanException;
+import dev.oleander.plan.Side;
+import dev.oleander.plan.Stop;
+import dev.oleander.proof.Finding;
+import dev.oleander.web.bench.Scene.FeatureShape;
+import dev.oleander.web.bench.Scene.Flag;
+import dev.oleander.web.bench.Scene.StopShape;
+import dev.oleander.web.job.JobResult;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** Puts what the table draws into plain numbers. */
+final class SceneBuilder {
+
+    /** Steps per mm: ten nanometres are far below a pixel at any zoom, and short as text. */
+    private static final double STEPS = 1e5;
+
+    private SceneBuilder() {}
+
+    static Scene build(int step, JobResult result) {
+        Reading reading = result.reading();
+        List<FeatureShape> features =
+                reading.features().stream().map(SceneBuilder::feature).toList();
+        List<List<double[]>> regions =
+                reading.parts().stream()
+                        .map(
+                                p ->
+                                        p.region().contours().stream()
+                                                .map(c -> flat(c.segments()))
+                                                .toList())
+                        .toList();
+        double[] box = numbers(reading.workBox());
+        double[] travel = {result.machine().travel().x(), result.machine().travel().y()};
+        try {
+            result.run();
+        } catch (PlanException noSheet) {
+            return new Scene(
+                    step, box, features, regions, List.of(), null, travel, List.of(), List.of(),
+                    List.of(), Map.of(), 0);
+        }
+        List<Stop> stops = result.run().stops();
+        return new Scene(
+                step,
+                box,
+                features,
+                regions,
+                result.run().layout().placements().stream()
+                        .map(p -> numbers(p.transform()))
+                        .toList(),
+                numbers(result.run().layout().stock()),
+                travel,
+                stops.stream().map(SceneBuilder::stop).toList(),
+                result.proof().findings().stream().map(SceneBuilder::flag).toList(),
+                motion(result.timeline(), stops),
+                events(result.timeline()),
+                stops.stream()
+                        .flatMap(s -> s.row().stream())
+                        .mapToDouble(r -> r.kerf())
+                        .max()
+                        .orElse(0));
+    }
+
+    private static FeatureShape feature(Feature f) {
+        return new FeatureShape(
+                f.id(),
+                f.kind().name().toLowerCase(Locale.ROOT),
+                f.purpose().name().toLowerCase(Locale.ROOT),
+                f.isClosed(),
+                flat(f.chain().segments()));
+    }
+
+    private static StopShape stop(Stop stop) {
+        double[] none = {};
+        CutPath path = stop.path().orElse(null);
+        return new StopShape(
+                stop.id(),
+                stop.number(),
+                stop.feature(),
+                stop.copy(),
+                stop.kind().name().toLowerCase(Locale.ROOT),
+                stop.name(),
+                path == null ? none : flat(path.leadIn()),
+                path == null ? none : flat(path.main()),
+                path == null ? none : flat(path.overRun()),
+                path == null ? none : flat(path.leadOut()),
+                scrap(stop));
+    }
+
+    /** The travel direction puts the scrap on the left where the head runs beside the line. */
+    private static int scrap(Stop stop) {
+        if (stop.side() == Side.ON) {
+            return 0;
+        }
+        boolean insideIsLeft = stop.anticlockwise();
+        return (stop.side() == Side.INSIDE) == insideIsLeft ? 1 : -1;
+    }
+
+    private static Flag flag(Finding f) {
+        return new Flag(
+                f.id(),
+                f.severity().word(),
+                f.stop(),
+                f.place().map(p -> rounded(p.x())).orElse(null),
+                f.place().map(p -> rounded(p.y())).orElse(null));
+    }
+
+    private static List<double[]> motion(Timeline timeline, List<Stop> stops) {
+        Map<String, Integer> index = new HashMap<>();
+        for (int i = 0; i < stops.size(); i++) {
+            index.put(stops.get(i).id(), i);
+        }
+        List<double[]> rows = new ArrayList<>(timeline.program().size());
+        Point at = Point.ORIGIN;
+        for (int i = 0; i < timeline.program().size(); i++) {
+            Item item = timeline.program().items().get(i);
+            double bulge = 0;
+            int kind = 2;
+            if (item instanceof Item.Rapid rapid) {
+                at = rapid.to();
+                kind = 0;
+            } else if (item instanceof Item.Feed feed) {
+                at = feed.segment().end();
+                bulge = feed.segment() instanceof Arc arc ? arc.bulge() : 0;
+                kind = 1;
+            }
+            Profile p = timeline.profiles().get(i);
+            rows.add(
+                    new double[] {
+                        kind,
+                        rounded(at.x()),
+                        rounded(at.y()),
+                        bulge,
+                        rounded(timeline.ends()[i]),
+                        index.getOrDefault(item.origin().stop(), -1),
+                        rounded(p.entry()),
+                        rounded(p.peak()),
+                        rounded(p.exit()),
+                        p.acceleration()
+                    });
+        }
+        return rows;
+    }
+
+    private static Map<Integer, String> events(Timeline timeline) {
+        Map<Integer, String> events = new TreeMap<>();
+        for (int i = 0; i < timeline.program().size(); i++) {
+            if (timeline.program().items().get(i) instanceof Item.Event event) {
+                events.put(i, event.kind().word());
+            }
+        }
+        return events;
+    }
+
+    static double[] flat(List<Segment> segments) {
+        if (segments.isEmpty()) {
+            return new double[0];
+        }
+        double[] flat = new double[2 + 3 * segments.size()];
+        flat[0] = rounded(segments.get(0).start().x());
+        flat[1] = rounded(segments.get(0).start().y());
+        int at = 2;
+        for (Segment segment : segments) {
+            flat[at++] = rounded(segment.end().x());
+            flat[at++] = rounded(segment.end().y());
+            flat[at++] = segment instanceof Arc arc ? arc.bulge() : 0;
+        }
+        return flat;
+    }
+
+    private static double[] numbers(Box box) {
+        return new double[] {box.min().x(), box.min().y(), box.max().x(), box.max().y()};
+    }
+
+    private static double[] numbers(Transform t) {
+        return new double[] {t.a(), t.b(), t.c(), t.d(), t.e(), t.f()};
+    }
+
+    private static double rounded(double value) {
+        return Math.rint(value * STEPS) / STEPS;
+    }
+}

@@ -1,0 +1,150 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.plan.PlanException;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.SheetLayout;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.StageReport;
+import java.util.List;
+import java.util.Locale;
+
+/** Stock, zero point and how the copies lie on it. */
+public final class SheetSlip {
+
+    private final JobResult result;
+    private final SheetChoices sheet;
+    private final EditError error;
+
+    SheetSlip(JobResult result, EditError error) {
+        this.result = result;
+        this.sheet = result.document().sheet();
+        this.error = error;
+    }
+
+    public boolean isAroundPart() {
+        return sheet.aroundPart();
+    }
+
+    public List<FieldView> stock() {
+        return sheet.aroundPart()
+                ? List.of(field("allowance", "Allowance", "mm", sheet.allowance()))
+                : List.of(
+                        field("width", "Width", "mm", sheet.width()),
+                        field("height", "Height", "mm", sheet.height()));
+    }
+
+    public List<FieldView> grid() {
+        SheetLayout layout = layout();
+        return List.of(
+                field("turn", "Turn", "°", sheet.turn()),
+                optional("rows", "Rows", "", sheet.rows(), layout == null ? 0 : layout.rows()),
+                optional(
+                        "columns",
+                        "Columns",
+                        "",
+                        sheet.columns(),
+                        layout == null ? 0 : layout.columns()),
+                optional("gap", "Gap", "mm", sheet.gap(), layout == null ? 0 : layout.gap()),
+                optional(
+                        "margin",
+                        "Margin",
+                        "mm",
+                        sheet.margin(),
+                        layout == null ? 0 : layout.margin()));
+    }
+
+    public boolean isMirrored() {
+        return sheet.mirrored();
+    }
+
+    public String zeroOf() {
+        return sheet.zeroOf().name().toLowerCase(Locale.ROOT);
+    }
+
+    public String anchor() {
+        return sheet.anchor().name().toLowerCase(Locale.ROOT);
+    }
+
+    public List<CutsSlip.Choice> anchors() {
+        return List.of(
+                new CutsSlip.Choice("bottom_left", "bottom left"),
+                new CutsSlip.Choice("bottom_right", "bottom right"),
+                new CutsSlip.Choice("top_left", "top left"),
+                new CutsSlip.Choice("top_right", "top right"),
+                new CutsSlip.Choice("centre", "centre"));
+    }
+
+    /** What came of it. */
+    public List<ShapeSlip.Figure> figures() {
+        SheetLayout layout = layout();
+        if (layout == null) {
+            return List.of();
+        }
+        return List.of(
+                new ShapeSlip.Figure(
+                        "Stock",
+                        "%s × %s mm"
+                                .formatted(
+                                        Numbers.plain(layout.stock().width(), 1),
+                                        Numbers.plain(layout.stock().height(), 1))),
+                new ShapeSlip.Figure(
+                        "Placed", "%d of %d".formatted(layout.placed(), layout.asked())),
+                new ShapeSlip.Figure(
+                        "Grid", "%d rows × %d columns".formatted(layout.rows(), layout.columns())),
+                new ShapeSlip.Figure(
+                        "Used",
+                        Numbers.plain(100 * StageReport.usedShare(result), 1) + " % of the stock"));
+    }
+
+    /** Says how many copies find no place; empty when all do. */
+    public String left() {
+        SheetLayout layout = layout();
+        if (layout == null || layout.left() == 0) {
+            return "";
+        }
+        return "%d of %d copies do not fit on this stock.".formatted(layout.left(), layout.asked());
+    }
+
+    /** Why the sheet cannot be laid out; empty when it can. */
+    public String refusal() {
+        try {
+            result.run();
+            return "";
+        } catch (PlanException unusable) {
+            return unusable.getMessage();
+        }
+    }
+
+    private SheetLayout layout() {
+        return refusal().isEmpty() ? result.run().layout() : null;
+    }
+
+    private FieldView field(String name, String label, String unit, Typed typed) {
+        String plain = Numbers.plain(typed.value(), 4);
+        String meaning = plain.equals(typed.text()) ? "" : plain;
+        return error.in(
+                new FieldView(name, label, typed.text(), meaning, unit, "job", false, false, ""));
+    }
+
+    /** A value that is found unless it was set. */
+    private FieldView optional(String name, String label, String unit, Typed typed, double found) {
+        if (typed != null) {
+            FieldView view = field(name, label, unit, typed);
+            return new FieldView(
+                    name,
+                    label,
+                    view.text(),
+                    view.meaning(),
+                    unit,
+                    "here",
+                    true,
+                    false,
+                    view.error());
+        }
+        return error.in(
+                new FieldView(
+                        name, label, Numbers.plain(found, 3), "", unit, "found", false, false, ""));
+    }
+}

@@ -1,0 +1,79 @@
+package dev.oleander.web.board;
+
+import dev.oleander.drawing.DrawingException;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.quantity.FormulaException;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.Stage;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The page of all jobs: search, filter, and drawings dropped on it. */
+@Controller
+class BoardController {
+
+    private final BoardService board;
+    private final MachineLibrary machines;
+
+    BoardController(BoardService board, MachineLibrary machines) {
+        this.board = board;
+        this.machines = machines;
+    }
+
+    @GetMapping("/")
+    String board(BoardQuery query, @AuthenticationPrincipal SignedIn who, Model model) {
+        return page(query, List.of(), who, model);
+    }
+
+    private String page(BoardQuery query, List<String> problems, SignedIn who, Model model) {
+        model.addAttribute("who", who);
+        model.addAttribute("query", query);
+        model.addAttribute("board", board.search(query));
+        model.addAttribute("stages", Stage.values());
+        model.addAttribute("machines", machines.machines());
+        model.addAttribute("intake", Intake.of(machines));
+        model.addAttribute("problems", problems);
+        return "board";
+    }
+
+    /** One job per file. Files that cannot be read are named; the others become jobs. */
+    @PostMapping("/jobs")
+    String bring(
+            @RequestParam(name = "file") List<MultipartFile> files,
+            IntakeForm form,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response)
+            throws IOException {
+        BoardService.Brought brought = new BoardService.Brought(List.of(), List.of());
+        for (MultipartFile file : files) {
+            brought = brought.plus(bring(file, form, who));
+        }
+        if (brought.problems().isEmpty()) {
+            return brought.jobs().size() == 1
+                    ? "redirect:/jobs/%d/shape".formatted(brought.jobs().get(0))
+                    : "redirect:/";
+        }
+        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+        return page(BoardQuery.EVERYTHING, brought.sentences(), who, model);
+    }
+
+    private BoardService.Brought bring(MultipartFile file, IntakeForm form, SignedIn who)
+            throws IOException {
+        try {
+            return BoardService.Brought.job(board.bring(file, form, who));
+        } catch (DrawingException | RefusedEditException | FormulaException refused) {
+            return BoardService.Brought.problem(refused.getMessage());
+        }
+    }
+}

@@ -1,0 +1,111 @@
+package dev.oleander.web.board;
+
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.Job;
+import dev.oleander.web.job.JobDocument;
+import dev.oleander.web.job.JobNames;
+import dev.oleander.web.job.JobRepository;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.OrderField;
+import java.io.IOException;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.stereotype.Service;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Finds tickets and makes jobs of files. */
+@Service
+class BoardService {
+
+    private static final int TICKETS_PER_PAGE = 12;
+
+    private final JobRepository jobs;
+    private final JobService jobService;
+    private final MachineLibrary machines;
+    private final Clock clock;
+
+    BoardService(JobRepository jobs, JobService jobService, MachineLibrary machines, Clock clock) {
+        this.jobs = jobs;
+        this.jobService = jobService;
+        this.machines = machines;
+        this.clock = clock;
+    }
+
+    /** A page of tickets. */
+    record Board(List<Ticket> tickets, long total, int page, int pages) {}
+
+    /** What became of files: ids of jobs, and sentences about files that became none. */
+    record Brought(List<Long> jobs, List<String> problems) {
+
+        static Brought job(long id) {
+            return new Brought(List.of(id), List.of());
+        }
+
+        static Brought problem(String sentence) {
+            return new Brought(List.of(), List.of(sentence));
+        }
+
+        Brought plus(Brought other) {
+            List<Long> allJobs = new ArrayList<>(jobs);
+            allJobs.addAll(other.jobs);
+            List<String> allProblems = new ArrayList<>(problems);
+            allProblems.addAll(other.problems);
+            return new Brought(allJobs, allProblems);
+        }
+
+        /** The problems, and how many files went well. */
+        List<String> sentences() {
+            if (jobs.isEmpty()) {
+                return problems;
+            }
+            List<String> all = new ArrayList<>(problems);
+            all.add(
+                    jobs.size() == 1
+                            ? "The other file became a job."
+                            : "The other %d files became jobs.".formatted(jobs.size()));
+            return all;
+        }
+    }
+
+    Board search(BoardQuery query) {
+        Page<Job> page =
+                jobs.search(
+                        query.pattern(),
+                        query.machine(),
+                        query.stageOrNull(),
+                        PageRequest.of(query.page() - 1, TICKETS_PER_PAGE));
+        List<Ticket> tickets =
+                page.getContent().stream()
+                        .map(j -> Ticket.of(j, machineName(j.machine()), clock.instant()))
+                        .toList();
+        return new Board(
+                tickets, page.getTotalElements(), query.page(), Math.max(1, page.getTotalPages()));
+    }
+
+    private String machineName(String id) {
+        return machines.find(id).map(Machine::name).orElse(id);
+    }
+
+    /** Makes a job of one file; its name is that of the file. */
+    long bring(MultipartFile file, IntakeForm form, SignedIn who) throws IOException {
+        String fileName = file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
+        JobDocument.Order plain =
+                new JobDocument.Order(
+                        JobNames.ofFile(fileName),
+                        form.machine(),
+                        form.material(),
+                        Typed.parse(form.thickness(), Map.of()),
+                        1);
+        UnaryOperator<JobDocument> quantity = d -> OrderField.QUANTITY.set(d, form.quantity());
+        return jobService.create(
+                List.of(new JobService.Upload(fileName, file.getBytes())), plain, quantity, who);
+    }
+}

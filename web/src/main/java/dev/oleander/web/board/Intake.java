@@ -1,0 +1,40 @@
+package dev.oleander.web.board;
+
+import dev.oleander.machine.CutRow;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.quantity.Numbers;
+import java.util.List;
+
+/** Choices for new jobs: the machines with what their cut books know. */
+public record Intake(List<MachineChoice> machines) {
+
+    /** A machine and its materials. */
+    public record MachineChoice(String id, String name, List<MaterialChoice> materials) {}
+
+    /** A material and the thicknesses the book has, mm. */
+    public record MaterialChoice(String name, List<String> thicknesses) {}
+
+    static Intake of(MachineLibrary library) {
+        return new Intake(library.machines().stream().map(m -> choice(library, m)).toList());
+    }
+
+    private static MachineChoice choice(MachineLibrary library, Machine machine) {
+        List<CutRow> rows = library.cutBook(machine).rows();
+        List<MaterialChoice> materials =
+                library.cutBook(machine).materials().stream()
+                        .map(
+                                name ->
+                                        new MaterialChoice(
+                                                name,
+                                                rows.stream()
+                                                        .filter(r -> r.material().equals(name))
+                                                        .mapToDouble(CutRow::thickness)
+                                                        .distinct()
+                                                        .sorted()
+                                                        .mapToObj(t -> Numbers.plain(t, 2))
+                                                        .toList()))
+                        .toList();
+        return new MachineChoice(machine.id(), machine.name(), materials);
+    }
+}

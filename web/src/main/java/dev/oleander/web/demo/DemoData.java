@@ -1,0 +1,191 @@
+package dev.oleander.web.demo;
+
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.Severity;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.OleanderSettings;
+import dev.oleander.web.account.AccountRepository;
+import dev.oleander.web.account.FirstAccounts;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.JobDocument;
+import dev.oleander.web.job.JobRepository;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.SheetField;
+import dev.oleander.web.job.StopEdits;
+import dev.oleander.web.job.StopField;
+import dev.oleander.web.release.ReleaseService;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Fills an empty database: accounts always, in demo mode also the jobs of a small boatyard. */
+@Component
+class DemoData implements ApplicationRunner {
+
+    private final OleanderSettings settings;
+    private final FirstAccounts firstAccounts;
+    private final AccountRepository accounts;
+    private final JobRepository repository;
+    private final JobService jobs;
+    private final StopEdits stopEdits;
+    private final ReleaseService releases;
+    private final TransactionTemplate transactions;
+
+    DemoData(
+            OleanderSettings settings,
+            FirstAccounts firstAccounts,
+            AccountRepository accounts,
+            JobRepository repository,
+            JobService jobs,
+            StopEdits stopEdits,
+            ReleaseService releases,
+            TransactionTemplate transactions) {
+        this.settings = settings;
+        this.firstAccounts = firstAccounts;
+        this.accounts = accounts;
+        this.repository = repository;
+        this.jobs = jobs;
+        this.stopEdits = stopEdits;
+        this.releases = releases;
+        this.transactions = transactions;
+    }
+
+    /** What a demo job is about; sheet values by field. */
+    private record Brief(
+            String file,
+            String name,
+            String material,
+            String thickness,
+            int quantity,
+            Map<SheetField, String> sheet) {}
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        firstAccounts.makeIfNone();
+        if (settings.demo() && repository.count() == 0) {
+            // all or nothing: a demo that was cut short would never be completed
+            transactions.executeWithoutResult(status -> fill());
+        }
+    }
+
+    private void fill() {
+        SignedIn mira = person("mira");
+        SignedIn anselm = person("anselm");
+        make(brief("fairlead_base_gaps", "Fairlead bases, starboard", "mild steel", "8", 2), mira);
+        make(brief("ramp_tread_plates", "Car-ramp tread plates", "mild steel", "5", 1), anselm);
+        make(brief("flag_socket_islands", "Flag-socket plates", "stainless", "3", 4), mira);
+        make(brief("winch_drum_cheek", "Winch drum cheeks", "mild steel", "10", 2), mira);
+        make(brief("porthole_trim_ring", "Porthole trim rings", "stainless", "2", 3), anselm);
+        long hatch = make(brief("deck_hatch_panel", "Deck-hatch panel", "aluminium", "4", 1), mira);
+        edit(hatch, OrderField.QUALITY, "fine", mira);
+        long pawl =
+                make(
+                        brief("chain_stopper_pawl", "Chain-stopper pawls", "mild steel", "10", 6),
+                        mira);
+        acceptAndRelease(pawl, mira);
+        long cleat =
+                make(
+                        brief("cleat_backing_plate", "Cleat backing plates", "mild steel", "6", 12),
+                        mira);
+        edit(cleat, OrderField.UNIT, "mm", mira);
+        acceptAndRelease(cleat, mira);
+        jobs.edit(
+                cleat,
+                "over-run of the outlines",
+                before ->
+                        stopEdits
+                                .set(
+                                        outlines(before),
+                                        StopEdits.Scope.ALL,
+                                        Map.of(StopField.OVER_RUN, "1"))
+                                .apply(before),
+                anselm);
+        acceptAndRelease(cleat, anselm);
+        long sheave =
+                make(
+                        new Brief(
+                                "sheave_cheek_plate",
+                                "Sheave cheek plates",
+                                "mild steel",
+                                "6",
+                                8,
+                                Map.of(SheetField.WIDTH, "1250", SheetField.HEIGHT, "625")),
+                        mira);
+        edit(sheave, OrderField.ORDER, "partByPart", mira);
+    }
+
+    private static Brief brief(
+            String file, String name, String material, String thickness, int quantity) {
+        return new Brief(file, name, material, thickness, quantity, Map.of());
+    }
+
+    private SignedIn person(String username) {
+        return accounts.findByUsername(username).map(SignedIn::of).orElseThrow();
+    }
+
+    private long make(Brief brief, SignedIn who) {
+        String file = brief.file() + ".dxf";
+        try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + file)) {
+            JobDocument.Order order =
+                    new JobDocument.Order(
+                            brief.name(),
+                            "teasel",
+                            brief.material(),
+                            Typed.parse(brief.thickness(), Map.of()),
+                            brief.quantity());
+            UnaryOperator<JobDocument> sheet =
+                    document -> {
+                        JobDocument changed = document;
+                        for (Map.Entry<SheetField, String> e : brief.sheet().entrySet()) {
+                            changed =
+                                    changed.withSheet(
+                                            e.getKey().set(changed.sheet(), e.getValue()));
+                        }
+                        return changed;
+                    };
+            return jobs.create(
+                    List.of(new JobService.Upload(file, in.readAllBytes())), order, sheet, who);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(file, unreadable);
+        }
+    }
+
+    private void edit(long job, OrderField field, String value, SignedIn who) {
+        jobs.edit(job, field.label(), before -> field.set(before.document(), value), who);
+    }
+
+    private static List<String> outlines(dev.oleander.web.job.JobResult result) {
+        return result.run().stops().stream()
+                .filter(s -> s.name().equals("Outline"))
+                .map(s -> s.id())
+                .toList();
+    }
+
+    private void acceptAndRelease(long job, SignedIn who) {
+        jobs.edit(
+                job,
+                "Findings accepted",
+                before -> {
+                    JobDocument document = before.document();
+                    for (Finding finding : before.proof().open()) {
+                        if (finding.severity() == Severity.LOOK) {
+                            document =
+                                    document.withAcceptance(
+                                            finding.key(),
+                                            "Seen on the trial sheet (" + who.fullName() + ")");
+                        }
+                    }
+                    return document;
+                },
+                who);
+        releases.release(job, who);
+    }
+}

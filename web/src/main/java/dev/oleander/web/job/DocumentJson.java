@@ -1,0 +1,39 @@
+package dev.oleander.web.job;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Documents as JSON, always in the same order, so that equal documents have equal text. */
+public final class DocumentJson {
+
+    private static final JsonMapper MAPPER =
+            JsonMapper.builder().enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
+
+    private DocumentJson() {}
+
+    public static String write(JobDocument document) {
+        return MAPPER.writeValueAsString(document);
+    }
+
+    public static JobDocument read(String json) {
+        return MAPPER.readValue(json, JobDocument.class);
+    }
+
+    /** SHA-256 of the document, in hexadecimal. */
+    public static String fingerprint(JobDocument document) {
+        return sha256(write(document).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** SHA-256 in hexadecimal. */
+    public static String sha256(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException missing) {
+            throw new IllegalStateException("every Java platform has SHA-256", missing);
+        }
+    }
+}

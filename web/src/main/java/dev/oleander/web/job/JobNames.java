@@ -1,0 +1,17 @@
+package dev.oleander.web.job;
+
+/** Names of jobs from names of files. */
+public final class JobNames {
+
+    private JobNames() {}
+
+    /** cleat_backing_plate.dxf becomes Cleat backing plate. */
+    public static String ofFile(String fileName) {
+        String base = fileName.replaceAll(".*[/\\\\]", "").replaceAll("\\.[A-Za-z0-9]+$", "");
+        String words = base.replaceAll("[_\\s]+", " ").strip();
+        if (words.isEmpty()) {
+            return "Drawing";
+        }
+        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
+    }
+}

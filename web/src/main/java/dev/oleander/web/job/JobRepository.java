@@ -1,0 +1,34 @@
+package dev.oleander.web.job;
+
+import java.util.Optional;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.jpa.repository.EntityGraph;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** Jobs as the board lists them. */
+public interface JobRepository extends JpaRepository<Job, Long> {
+
+    /**
+     * Jobs whose name or material contains a text, last changed first.
+     *
+     * @param text in lower case, with the wildcards of LIKE masked; empty: all
+     * @param machine id; empty: all
+     * @param stage null: all
+     */
+    @EntityGraph(attributePaths = {"owner", "changedBy"})
+    @Query(
+            """
+            select j from Job j
+            where (:text = ''
+                or lower(concat(j.name, ' ', j.material)) like concat('%', :text, '%') escape '!')
+              and (:machine = '' or j.machine = :machine)
+              and (:stage is null or j.stage = :stage)
+            order by j.changedAt desc, j.id desc
+            """)
+    Page<Job> search(String text, String machine, Stage stage, Pageable page);
+
+    @EntityGraph(attributePaths = {"owner", "changedBy"})
+    Optional<Job> findWithPeopleById(Long id);
+}

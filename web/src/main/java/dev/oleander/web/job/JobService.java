@@ -1,0 +1,242 @@
+package dev.oleander.web.job;
+
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.account.Account;
+import dev.oleander.web.account.AccountRepository;
+import dev.oleander.web.account.SignedIn;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Makes, reads and edits jobs. Every edit appends a step; nothing is overwritten. */
+@Service
+@Transactional(readOnly = true)
+public class JobService {
+
+    private final JobRepository jobs;
+    private final JobStepRepository steps;
+    private final DrawingFileRepository files;
+    private final AccountRepository accounts;
+    private final JobComputer computer;
+    private final OrderCheck orderCheck;
+    private final Released.Lookup releases;
+    private final Clock clock;
+
+    JobService(
+            JobRepository jobs,
+            JobStepRepository steps,
+            DrawingFileRepository files,
+            AccountRepository accounts,
+            JobComputer computer,
+            OrderCheck orderCheck,
+            Released.Lookup releases,
+            Clock clock) {
+        this.jobs = jobs;
+        this.steps = steps;
+        this.files = files;
+        this.accounts = accounts;
+        this.computer = computer;
+        this.orderCheck = orderCheck;
+        this.releases = releases;
+        this.clock = clock;
+    }
+
+    /** A drawing file somebody brought. */
+    public record Upload(String name, byte[] content) {}
+
+    /**
+     * Makes a job of one or more drawings.
+     *
+     * @return its id
+     * @throws dev.oleander.drawing.DrawingException when a file cannot be read; then no job is made
+     */
+    @Transactional
+    public long create(
+            List<Upload> uploads,
+            JobDocument.Order order,
+            UnaryOperator<JobDocument> settings,
+            SignedIn who) {
+        orderCheck.check(order);
+        Account account = accounts.getReferenceById(who.id());
+        Instant now = clock.instant();
+        Job job = new Job(account, now);
+        job.pointTo(
+                JobStep.NONE,
+                document(order, List.of()),
+                new Job.Summary(Stage.SHAPE, "", ""),
+                account,
+                now);
+        jobs.saveAndFlush(job);
+        List<Long> ids = uploads.stream().map(u -> store(job, u, now)).toList();
+        JobDocument document = settings.apply(document(order, ids));
+        orderCheck.check(document.order());
+        append(job, document, "Drawing brought in", account);
+        return job.id();
+    }
+
+    private Long store(Job job, Upload upload, Instant now) {
+        String sha = DocumentJson.sha256(upload.content());
+        return files.saveAndFlush(
+                        new DrawingFile(job.id(), upload.name(), upload.content(), sha, now))
+                .id();
+    }
+
+    private static JobDocument document(JobDocument.Order order, List<Long> files) {
+        return new JobDocument(
+                order.name(),
+                order.machine(),
+                order.material(),
+                order.thickness(),
+                order.quantity(),
+                files,
+                null,
+                Map.of(),
+                Map.of(),
+                Typed.of(0.05),
+                PlanChoices.defaults(),
+                SheetChoices.defaults(),
+                Map.of());
+    }
+
+    /**
+     * @throws NotFoundException when there is none
+     */
+    public JobView view(long id) {
+        return view(job(id));
+    }
+
+    private JobView view(Job job) {
+        JobStep step = step(job, job.pointer());
+        JobResult result = computer.result(DocumentJson.read(step.document()));
+        String undo = step.parent() == JobStep.NONE ? null : step.label();
+        String redo = steps.newestChild(job.id(), job.pointer()).map(JobStep::label).orElse(null);
+        return new JobView(job.id(), job.pointer(), result, stages(job, result), undo, redo);
+    }
+
+    private List<StageView> stages(Job job, JobResult result) {
+        return new StageReport(result, releases.latest(job.id())).stages();
+    }
+
+    /** What an edit does to a document. Refusals are thrown: {@link RefusedEditException}. */
+    @FunctionalInterface
+    public interface Edit {
+        JobDocument apply(JobResult before);
+    }
+
+    /**
+     * See {@link #edit(long, Integer, String, Edit, SignedIn)}; on the latest step, whatever it is.
+     */
+    @Transactional
+    public JobView edit(long id, String label, Edit edit, SignedIn who) {
+        return edit(id, null, label, edit, who);
+    }
+
+    /**
+     * Appends a step, or changes nothing when the document stays the same.
+     *
+     * @param seenStep step the person saw; null: not checked
+     * @param label what the edit does, for undo and for others: Lead-in of stop 3
+     * @throws StaleEditException when somebody else was faster
+     * @throws RefusedEditException when the edit cannot be taken
+     */
+    @Transactional
+    public JobView edit(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
+        Job job = job(id);
+        requireSeen(job, seenStep);
+        JobDocument before = DocumentJson.read(step(job, job.pointer()).document());
+        JobDocument after = edit.apply(computer.result(before));
+        if (!after.equals(before)) {
+            orderCheck.check(after.order());
+            append(job, after, label, accounts.getReferenceById(who.id()));
+        }
+        return view(job);
+    }
+
+    private void requireSeen(Job job, Integer seenStep) {
+        if (seenStep != null && seenStep != job.pointer()) {
+            throw new StaleEditException(
+                    steps.since(job.id(), seenStep).stream()
+                            .map(
+                                    s ->
+                                            new StaleEditException.Change(
+                                                    s.account().fullName(), s.label()))
+                            .toList());
+        }
+    }
+
+    private void append(Job job, JobDocument document, String label, Account account) {
+        Instant now = clock.instant();
+        int number = steps.lastNumber(job.id()) + 1;
+        steps.save(
+                new JobStep(
+                        new JobStep.Key(job.id(), number),
+                        job.pointer(),
+                        label,
+                        DocumentJson.write(document),
+                        account,
+                        now));
+        job.pointTo(number, document, summary(job, document), account, now);
+        jobs.flush();
+    }
+
+    private Job.Summary summary(Job job, JobDocument document) {
+        JobResult result = computer.result(document);
+        List<StageView> stages = stages(job, result);
+        return new Job.Summary(
+                StageReport.next(stages).stage(),
+                limited(StageReport.nextAction(stages)),
+                new PartPicture(result.reading()).svg());
+    }
+
+    private static String limited(String sentence) {
+        return sentence.length() <= 400 ? sentence : sentence.substring(0, 399) + "…";
+    }
+
+    /** Takes the present step back; a step that nothing is before stays. */
+    @Transactional
+    public JobView undo(long id, SignedIn who) {
+        Job job = job(id);
+        int parent = step(job, job.pointer()).parent();
+        return parent == JobStep.NONE ? view(job) : move(job, parent, who);
+    }
+
+    /** Brings back the newest step that was taken back from here. */
+    @Transactional
+    public JobView redo(long id, SignedIn who) {
+        Job job = job(id);
+        return steps.newestChild(job.id(), job.pointer())
+                .map(next -> move(job, next.number(), who))
+                .orElseGet(() -> view(job));
+    }
+
+    private JobView move(Job job, int to, SignedIn who) {
+        JobDocument document = DocumentJson.read(step(job, to).document());
+        Account account = accounts.getReferenceById(who.id());
+        job.pointTo(to, document, summary(job, document), account, clock.instant());
+        jobs.flush();
+        return view(job);
+    }
+
+    /** Computes anew what the board shows, after a release. */
+    @Transactional
+    public void refreshSummary(long id) {
+        Job job = job(id);
+        JobDocument document = DocumentJson.read(step(job, job.pointer()).document());
+        Job.Summary summary = summary(job, document);
+        job.summarise(summary.stage(), summary.nextAction());
+    }
+
+    private Job job(long id) {
+        return jobs.findById(id).orElseThrow(() -> NotFoundException.job(id));
+    }
+
+    private JobStep step(Job job, int number) {
+        return steps.findById(new JobStep.Key(job.id(), number)).orElseThrow();
+    }
+}

@@ -1,0 +1,27 @@
+package dev.oleander.web.job;
+
+import java.util.List;
+
+/**
+ * A job at its present step.
+ *
+ * @param step number of the present step; edits say which one they were made on
+ * @param undoLabel what undo takes back; null when there is nothing
+ * @param redoLabel what redo brings back; null when there is nothing
+ */
+public record JobView(
+        long id,
+        int step,
+        JobResult result,
+        List<StageView> stages,
+        String undoLabel,
+        String redoLabel) {
+
+    public JobDocument document() {
+        return result.document();
+    }
+
+    public StageView stage(Stage stage) {
+        return stages.get(stage.ordinal());
+    }
+}

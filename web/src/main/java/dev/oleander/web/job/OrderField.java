@@ -1,0 +1,113 @@
+package dev.oleander.web.job;
+
+import dev.oleander.plan.OrderRule;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.quantity.LengthUnit;
+import dev.oleander.quantity.Typed;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiFunction;
+
+/** A value of the whole job that people set. */
+public enum OrderField {
+    NAME("name", "name", order((o, t) -> order(o, t, o.material(), o.thickness(), o.quantity()))),
+    MATERIAL(
+            "material",
+            "material",
+            order((o, t) -> order(o, o.name(), t, o.thickness(), o.quantity()))),
+    THICKNESS(
+            "thickness",
+            "thickness",
+            order((o, t) -> order(o, o.name(), o.material(), thickness(t), o.quantity()))),
+    QUANTITY(
+            "quantity",
+            "quantity",
+            order((o, t) -> order(o, o.name(), o.material(), o.thickness(), quantity(t)))),
+    QUALITY("quality", "cut data", (d, t) -> d.withPlan(d.plan().withQuality(t))),
+    ORDER("order", "order of the stops", (d, t) -> d.withPlan(ordered(d.plan(), t))),
+    UNIT("unit", "unit of the drawing", (d, t) -> d.withUnit(unit(t))),
+    GAP("mendGap", "gap that is joined", (d, t) -> d.withGap(gap(t)));
+
+    private final String word;
+    private final String label;
+    private final BiFunction<JobDocument, String, JobDocument> setter;
+
+    OrderField(String word, String label, BiFunction<JobDocument, String, JobDocument> setter) {
+        this.word = word;
+        this.label = label;
+        this.setter = setter;
+    }
+
+    public String word() {
+        return word;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /**
+     * @throws dev.oleander.quantity.FormulaException when the text is no number or out of limits
+     * @throws RefusedEditException when it is none of the words there are
+     */
+    public JobDocument set(JobDocument document, String text) {
+        return setter.apply(document, text);
+    }
+
+    public static Optional<OrderField> ofWord(String word) {
+        return Arrays.stream(values()).filter(f -> f.word.equals(word)).findFirst();
+    }
+
+    private static BiFunction<JobDocument, String, JobDocument> order(
+            BiFunction<JobDocument.Order, String, JobDocument.Order> change) {
+        return (document, text) -> document.withOrder(change.apply(document.order(), text));
+    }
+
+    private static JobDocument.Order order(
+            JobDocument.Order o, String name, String material, Typed thickness, int quantity) {
+        return new JobDocument.Order(name.strip(), o.machine(), material, thickness, quantity);
+    }
+
+    private static Typed thickness(String text) {
+        return Typed.parse(text, Map.of());
+    }
+
+    private static int quantity(String text) {
+        double value = Typed.parse(text, Map.of()).value();
+        if (value != Math.rint(value) || Math.abs(value) > Integer.MAX_VALUE) {
+            throw new RefusedEditException(
+                    "The quantity %s is not a whole number.".formatted(text));
+        }
+        return (int) value;
+    }
+
+    private static Typed gap(String text) {
+        return Typed.parse(text, Map.of()).within("The gap", 0.001, 2);
+    }
+
+    private static LengthUnit unit(String text) {
+        if (text.isBlank()) {
+            return null;
+        }
+        return LengthUnit.ofSymbol(text)
+                .orElseThrow(
+                        () ->
+                                new RefusedEditException(
+                                        "\"%s\" is no unit of length known here; mm, cm, m, in, ft, thou and um are."
+                                                .formatted(text)));
+    }
+
+    private static PlanChoices ordered(PlanChoices plan, String text) {
+        OrderRule rule =
+                Arrays.stream(OrderRule.values())
+                        .filter(r -> r.word().equals(text))
+                        .findFirst()
+                        .orElseThrow(
+                                () ->
+                                        new RefusedEditException(
+                                                "\"%s\" is no rule of order.".formatted(text)));
+        return plan.withOrder(rule, rule == OrderRule.BY_HAND ? plan.sequence() : List.of());
+    }
+}

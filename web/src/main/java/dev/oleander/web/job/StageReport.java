@@ -1,0 +1,161 @@
+package dev.oleander.web.job;
+
+import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.Skipped;
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.plan.PlanException;
+import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.Stop;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.Proof;
+import dev.oleander.proof.Severity;
+import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Says of each stage of a job what it still needs. */
+public final class StageReport {
+
+    private final JobResult result;
+    private final Optional<Released> latest;
+
+    /**
+     * @param latest the newest release of the job
+     */
+    public StageReport(JobResult result, Optional<Released> latest) {
+        this.result = result;
+        this.latest = latest;
+    }
+
+    /** All five, in working order. */
+    public List<StageView> stages() {
+        List<StageView> stages = new ArrayList<>();
+        stages.add(shape());
+        try {
+            result.run();
+            stages.add(cuts());
+            stages.add(sheet());
+            stages.add(proof());
+        } catch (PlanException unusable) {
+            stages.add(StageView.open(Stage.CUTS, "waits for the sheet"));
+            stages.add(StageView.needs(Stage.SHEET, "not usable", List.of(unusable.getMessage())));
+            stages.add(StageView.open(Stage.PROOF, "waits for the sheet"));
+        }
+        stages.add(release());
+        return stages;
+    }
+
+    /** The first stage that needs something; Release when none does. */
+    public static StageView next(List<StageView> stages) {
+        return stages.stream()
+                .filter(s -> s.state() == StageView.State.NEEDS)
+                .findFirst()
+                .orElse(stages.get(stages.size() - 1));
+    }
+
+    /** What the ticket says has to be done next. */
+    public static String nextAction(List<StageView> stages) {
+        StageView next = next(stages);
+        if (!next.needs().isEmpty()) {
+            return next.needs().get(0);
+        }
+        return next.isReady() ? next.sentence() : next.sentence() + ": ready to release";
+    }
+
+    private StageView shape() {
+        Reading reading = result.reading();
+        List<String> needs =
+                new ArrayList<>(reading.openFaults().stream().map(Fault::sentence).toList());
+        reading.drawing().skipped().stream()
+                .filter(Skipped::lineWork)
+                .forEach(s -> needs.add(leftOut(s)));
+        if (reading.drawing().declaredUnit().isEmpty() && result.document().unit() == null) {
+            needs.add("The file does not say its unit; mm were taken. Check the size.");
+        }
+        if (needs.isEmpty()) {
+            return StageView.ready(Stage.SHAPE, shapeSummary(reading));
+        }
+        return StageView.needs(Stage.SHAPE, count(needs.size(), "thing") + " to decide", needs);
+    }
+
+    private static String leftOut(Skipped s) {
+        return "%d %s on layer %s left out: %s."
+                .formatted(s.count(), s.entity(), s.layer(), s.why());
+    }
+
+    private static String shapeSummary(Reading reading) {
+        long openings = reading.cut().filter(f -> f.kind() == Feature.Kind.OPENING).count();
+        return count(reading.parts().size(), "part")
+                + (openings == 0 ? "" : ", " + count(openings, "opening"));
+    }
+
+    private StageView cuts() {
+        List<Stop> refused = result.run().refused();
+        if (!refused.isEmpty()) {
+            return StageView.needs(
+                    Stage.CUTS,
+                    count(refused.size(), "stop") + " cannot be cut",
+                    refused.stream().map(s -> s.refusalSentence().orElseThrow()).toList());
+        }
+        if (result.run().stops().isEmpty()) {
+            return StageView.open(Stage.CUTS, "nothing to cut");
+        }
+        return StageView.ready(Stage.CUTS, count(result.run().stops().size(), "stop"));
+    }
+
+    private StageView sheet() {
+        SheetLayout layout = result.run().layout();
+        if (layout.placed() == 0) {
+            return StageView.needs(
+                    Stage.SHEET,
+                    "no copy fits",
+                    List.of("No copy fits on the stock. Take a larger one or turn the part."));
+        }
+        if (layout.left() > 0) {
+            return StageView.ready(
+                    Stage.SHEET, "%d of %d placed".formatted(layout.placed(), layout.asked()));
+        }
+        return StageView.ready(
+                Stage.SHEET, Numbers.plain(100 * usedShare(result), 0) + " % of the sheet used");
+    }
+
+    /** Share of the stock that becomes parts. */
+    public static double usedShare(JobResult result) {
+        SheetLayout layout = result.run().layout();
+        double stock = layout.stock().width() * layout.stock().height();
+        return layout.placed() * result.reading().keptArea() / stock;
+    }
+
+    private StageView proof() {
+        Proof proof = result.proof();
+        List<Finding> open = proof.open();
+        if (open.isEmpty()) {
+            long notes = proof.count(Severity.NOTE);
+            String sentence = notes == 0 ? "nothing found" : count(notes, "note");
+            return StageView.ready(Stage.PROOF, sentence);
+        }
+        long must = proof.count(Severity.MUST_FIX);
+        String sentence =
+                must > 0
+                        ? count(must, "thing") + " to fix"
+                        : count(open.size(), "thing") + " to look at";
+        return StageView.needs(
+                Stage.PROOF, sentence, open.stream().map(Finding::sentence).toList());
+    }
+
+    private StageView release() {
+        if (latest.isEmpty()) {
+            return StageView.open(Stage.RELEASE, "none yet");
+        }
+        String revision = "revision " + latest.get().revision();
+        return latest.get().fingerprint().equals(DocumentJson.fingerprint(result.document()))
+                ? StageView.ready(Stage.RELEASE, revision)
+                : StageView.open(Stage.RELEASE, revision + ", stale");
+    }
+
+    private static String count(long number, String what) {
+        return number + " " + what + (number == 1 ? "" : "s");
+    }
+}

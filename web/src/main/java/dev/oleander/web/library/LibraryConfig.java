@@ -1,0 +1,21 @@
+package dev.oleander.web.library;
+
+import dev.oleander.dialect.DialectLibrary;
+import dev.oleander.machine.MachineLibrary;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The machines and dialects that ship with the application. */
+@Configuration
+class LibraryConfig {
+
+    @Bean
+    MachineLibrary machineLibrary() {
+        return MachineLibrary.shipped();
+    }
+
+    @Bean
+    DialectLibrary dialectLibrary() {
+        return DialectLibrary.shipped();
+    }
+}

@@ -1,0 +1,2 @@
+/** Machines and their data, as pages. */
+package dev.oleander.web.library;

@@ -1,0 +1,44 @@
+package dev.oleander.web.page;
+
+import dev.oleander.web.job.NotFoundException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+
+/** Pages for addresses that lead nowhere and uploads that are too large. */
+@ControllerAdvice(annotations = Controller.class)
+class PageErrors {
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.NOT_FOUND)
+    String notFound(NotFoundException missing, Model model) {
+        return page(model, 404, missing.getMessage());
+    }
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.BAD_REQUEST)
+    String notANumber(MethodArgumentTypeMismatchException wrong, Model model) {
+        return page(
+                model,
+                400,
+                "\"%s\" cannot be read as %s.".formatted(wrong.getValue(), wrong.getName()));
+    }
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
+    String tooLarge(MaxUploadSizeExceededException large, Model model) {
+        return page(
+                model, 413, "The file is too large: 64 MB each and 256 MB together are the limit.");
+    }
+
+    private static String page(Model model, int status, String sentence) {
+        model.addAttribute("status", status);
+        model.addAttribute("sentence", sentence);
+        return "error";
+    }
+}

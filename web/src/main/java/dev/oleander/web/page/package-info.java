@@ -1,0 +1,2 @@
+/** What all pages share. */
+package dev.oleander.web.page;

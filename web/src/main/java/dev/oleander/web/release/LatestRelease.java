@@ -1,0 +1,27 @@
+package dev.oleander.web.release;
+
+import dev.oleander.web.job.Released;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Tells jobs which release is their newest. */
+@Component
+class LatestRelease implements Released.Lookup {
+
+    private final ReleaseRepository releases;
+
+    LatestRelease(ReleaseRepository releases) {
+        this.releases = releases;
+    }
+
+    @Override
+    public Optional<Released> latest(long job) {
+        return releases.findFirstByJobIdOrderByIdDesc(job)
+                .map(r -> new Released(r.revision(), fingerprint(r)));
+    }
+
+    private static String fingerprint(Release release) {
+        return JsonMapper.shared().readTree(release.inputs()).path("fingerprint").asString();
+    }
+}

@@ -1,0 +1,161 @@
+package dev.oleander.web.release;
+
+import dev.oleander.web.account.Account;
+import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
+import java.time.Instant;
+import org.hibernate.annotations.Immutable;
+
+/** An immutable, proven program with everything it was made from. */
+@Entity
+@Immutable
+public class Release {
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    private Long id;
+
+    private long jobId;
+    private String revision;
+    private int step;
+    private String machine;
+    private String dialect;
+    private int dialectVersion;
+    private String fileName;
+    private String program;
+
+    private String itemOfLine;
+    private String inputs;
+    private String findings;
+
+    private double greatestDeviation;
+    private double seconds;
+    private String sha256;
+    private String previousSha256;
+
+    @ManyToOne(fetch = FetchType.EAGER)
+    @JoinColumn(name = "released_by")
+    private Account releasedBy;
+
+    private Instant releasedAt;
+
+    protected Release() {}
+
+    /** What the proof and the writer made of the job. */
+    record Content(
+            String fileName,
+            String program,
+            String itemOfLine,
+            String inputs,
+            String findings,
+            double greatestDeviation,
+            double seconds) {}
+
+    /** Which program of which machine it is. */
+    record Origin(long jobId, int step, String machine, String dialect, int dialectVersion) {}
+
+    /** Its place in the chain of revisions. */
+    record Seal(String revision, String sha256, String previousSha256) {}
+
+    Release(Origin origin, Content content, Seal seal, Account by, Instant at) {
+        this.jobId = origin.jobId();
+        this.step = origin.step();
+        this.machine = origin.machine();
+        this.dialect = origin.dialect();
+        this.dialectVersion = origin.dialectVersion();
+        this.fileName = content.fileName();
+        this.program = content.program();
+        this.itemOfLine = content.itemOfLine();
+        this.inputs = content.inputs();
+        this.findings = content.findings();
+        this.greatestDeviation = content.greatestDeviation();
+        this.seconds = content.seconds();
+        this.revision = seal.revision();
+        this.sha256 = seal.sha256();
+        this.previousSha256 = seal.previousSha256();
+        this.releasedBy = by;
+        this.releasedAt = at;
+    }
+
+    public Long id() {
+        return id;
+    }
+
+    public long jobId() {
+        return jobId;
+    }
+
+    public String revision() {
+        return revision;
+    }
+
+    /** Number of the job's step it was made from. */
+    public int step() {
+        return step;
+    }
+
+    public String machine() {
+        return machine;
+    }
+
+    public String dialect() {
+        return dialect;
+    }
+
+    public int dialectVersion() {
+        return dialectVersion;
+    }
+
+    public String fileName() {
+        return fileName;
+    }
+
+    public String program() {
+        return program;
+    }
+
+    /** For each line the position of the item it writes, -1 for none; JSON. */
+    public String itemOfLine() {
+        return itemOfLine;
+    }
+
+    /** Document, cut data and machine as used; JSON. */
+    public String inputs() {
+        return inputs;
+    }
+
+    public String findings() {
+        return findings;
+    }
+
+    /** mm, between plan and text read back. */
+    public double greatestDeviation() {
+        return greatestDeviation;
+    }
+
+    public double seconds() {
+        return seconds;
+    }
+
+    public String sha256() {
+        return sha256;
+    }
+
+    /** Of the revision before; null for the first. */
+    public String previousSha256() {
+        return previousSha256;
+    }
+
+    public Account releasedBy() {
+        return releasedBy;
+    }
+
+    public Instant releasedAt() {
+        return releasedAt;
+    }
+}

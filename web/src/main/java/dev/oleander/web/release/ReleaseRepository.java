@@ -1,0 +1,15 @@
+package dev.oleander.web.release;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+/** Releases of jobs. */
+public interface ReleaseRepository extends JpaRepository<Release, Long> {
+
+    Optional<Release> findFirstByJobIdOrderByIdDesc(long jobId);
+
+    List<Release> findByJobIdOrderByIdDesc(long jobId);
+
+    Optional<Release> findByJobIdAndRevision(long jobId, String revision);
+}

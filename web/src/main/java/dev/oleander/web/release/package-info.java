@@ -1,0 +1,2 @@
+/** Releases: proven programs that are never changed. Start at {@code ReleaseService}. */
+package dev.oleander.web.release;

@@ -1,0 +1,387 @@
+import {addKeys} from './commands.js';
+import {area, inverse, apply, length, nearest} from './paths.js';
+import {Player} from './player.js';
+import {ProgramList} from './program.js';
+import {RunLine} from './run-line.js';
+import {Scene} from './scene.js';
+import {Table} from './table.js';
+
+// The bench: keeps run line, table, slip and replay on the same selection and the same moment.
+
+const {job, stage, edits} = document.body.dataset;
+const table = new Table(document.getElementById('table'));
+const runLine = new RunLine(document.querySelector('.left'));
+const replays = stage === 'proof' || stage === 'release';
+const player = replays ? new Player(table) : null;
+const program = stage === 'release' ? new ProgramList(document.getElementById('program'), player) : null;
+const state = () => document.getElementById('bench-state');
+const number = (value, decimals) => value.toFixed(decimals);
+
+let selection = state().querySelector('[name=stop]').value.split(',').filter(Boolean);
+let scene = null;
+
+async function loadScene() {
+  const answer = await fetch(`/jobs/${job}/scene`);
+  if (!answer.ok) {
+    say('The drawing could not be fetched. Reload the page.');
+    return;
+  }
+  scene = new Scene(await answer.json(), stage);
+  table.show(scene);
+  applySelection();
+  player?.load(scene);
+  program?.load(job);
+  document.body.dataset.scene = scene.step;
+}
+
+// ---- selection
+
+function select(ids, fetchSlip = true) {
+  selection = ids;
+  state().querySelector('[name=stop]').value = ids.join(',');
+  const address = new URL(location);
+  if (ids.length) {
+    address.searchParams.set('stop', ids.join(','));
+  } else {
+    address.searchParams.delete('stop');
+  }
+  history.replaceState(null, '', address);
+  applySelection();
+  if (fetchSlip && (stage === 'cuts' || stage === 'shape')) {
+    htmx.ajax('GET', `/jobs/${job}/${stage}/slip`, {target: '#slip', swap: 'outerHTML', source: document.body});
+  }
+  if (player && ids.length === 1) {
+    player.seekStop(ids[0]);
+  }
+}
+
+function applySelection() {
+  runLine.mark(selection);
+  table.select(selection);
+  summarise();
+  for (const link of document.querySelectorAll('#rail a')) {
+    const address = new URL(link.href);
+    if (stage !== 'shape' && selection.length && !address.pathname.endsWith('/shape')) {
+      address.searchParams.set('stop', selection.join(','));
+    } else {
+      address.searchParams.delete('stop');
+    }
+    link.href = address;
+  }
+}
+
+function picked({detail: {ids, add}}) {
+  if (!add) {
+    select(ids);
+  } else if (ids.length) {
+    const known = new Set(selection);
+    ids.forEach((id) => (known.has(id) ? known.delete(id) : known.add(id)));
+    select([...known]);
+  }
+  if (ids.length === 1) {
+    runLine.reveal(ids[0]);
+  }
+}
+
+table.addEventListener('picked', picked);
+runLine.addEventListener('picked', picked);
+
+function summarise() {
+  if (!scene || !selection.length) {
+    document.getElementById('summary').textContent = '';
+    return;
+  }
+  const paths = table.picks.filter(([id]) => table.selected.has(id)).map(([, d]) => d);
+  const long = paths.reduce((sum, d) => sum + length(d), 0);
+  const closed = paths.filter((d) => d.length && Math.hypot(d[0] - d[d.length - 3], d[1] - d[d.length - 2]) < 1e-6);
+  const inside = closed.reduce((sum, d) => sum + area(d), 0);
+  const what = stage === 'shape' ? 'line' : 'stop';
+  const count = `${selection.length} ${what}${selection.length === 1 ? '' : 's'} selected`;
+  document.getElementById('summary').textContent = `${count} · ${number(long, 1)} mm`
+      + (closed.length ? ` · ${number(inside, 1)} mm² inside` : '');
+}
+
+// ---- edits from the run line and the table
+
+function post(path, values) {
+  htmx.ajax('POST', `/jobs/${job}/${stage}/${path}`, {source: document.body, swap: 'none', values});
+}
+
+runLine.addEventListener('moved', ({detail: {moved, before = '', shift = ''}}) => {
+  if (edits === 'true') {
+    post('order', {moved: moved.join(','), before, shift});
+  }
+});
+
+/** The ring of the one selected stop can be dragged along its contour. */
+table.grab = (at) => {
+  const stop = stage === 'cuts' && edits === 'true' && selection.length === 1 ? scene.stopById.get(selection[0]) : null;
+  if (!stop || !stop.main.length || stop.kind !== 'profile') {
+    return null;
+  }
+  const places = [[stop.main[0], stop.main[1]], ...(stop.in.length ? [[stop.in[0], stop.in[1]]] : [])];
+  const near = places.some(([x, y]) => {
+    const [sx, sy] = table.view.toScreen(x, y);
+    return Math.hypot(sx - at.x, sy - at.y) < 10;
+  });
+  return near ? new StartDrag(stop) : null;
+};
+
+class StartDrag {
+  constructor(stop) {
+    this.contour = scene.drawnContour(stop);
+    this.back = inverse(scene.placementOf(stop));
+    this.drawn = scene.featureById.get(stop.feature).d;
+    this.paint = (ctx, painter) => {
+      if (this.at) {
+        painter.screen();
+        const [sx, sy] = table.view.toScreen(this.at.x, this.at.y);
+        ctx.beginPath();
+        ctx.arc(sx, sy, 7, 0, 2 * Math.PI);
+        ctx.fillStyle = table.colours.card;
+        ctx.fill();
+        ctx.strokeStyle = table.colours.sea;
+        ctx.lineWidth = 3;
+        ctx.stroke();
+      }
+    };
+    table.overlays.push(this.paint);
+  }
+
+  move(world) {
+    this.at = nearest(this.contour, world.x, world.y);
+  }
+
+  drop(world, far) {
+    this.cancel();
+    if (far) {
+      const [x, y] = apply(this.back, world.x, world.y);
+      post('stops', {field: 'start', value: number(nearest(this.drawn, x, y).along, 3)});
+    }
+  }
+
+  cancel() {
+    table.overlays.splice(table.overlays.indexOf(this.paint), 1);
+  }
+}
+
+// ---- flags of findings on the table
+
+table.overlays.push((ctx, painter) => {
+  if (stage === 'shape') {
+    return;
+  }
+  painter.screen();
+  ctx.font = '640 11px Commissioner, sans-serif';
+  ctx.textBaseline = 'middle';
+  for (const flag of scene.flags) {
+    if (flag.x !== null) {
+      paintFlag(ctx, flag);
+    }
+  }
+});
+
+function paintFlag(ctx, flag) {
+  const [sx, sy] = table.view.toScreen(flag.x, flag.y);
+  const c = table.colours;
+  ctx.beginPath();
+  ctx.moveTo(sx, sy);
+  ctx.lineTo(sx + 9, sy - 12);
+  ctx.strokeStyle = flag.severity === 'must fix' ? c.rose : c.amber;
+  ctx.lineWidth = 1.5;
+  ctx.stroke();
+  ctx.beginPath();
+  ctx.rect(sx + 5, sy - 27, 21, 16);
+  ctx.fillStyle = flag.severity === 'must fix' ? c.rosePale : c.amberPale;
+  ctx.fill();
+  ctx.stroke();
+  ctx.fillStyle = c.ink;
+  ctx.textAlign = 'center';
+  ctx.fillText(flag.id.slice(1), sx + 15.5, sy - 18.5);
+  ctx.textAlign = 'left';
+}
+
+// ---- foot, notices
+
+table.addEventListener('pointed', ({detail: {x, y}}) => {
+  const shown = document.querySelectorAll('#pointer b');
+  shown[0].textContent = number(x, 2);
+  shown[1].textContent = number(y, 2);
+});
+
+table.addEventListener('measured', ({detail}) => {
+  if (detail) {
+    const [a, b] = detail;
+    const angle = Math.atan2(b.y - a.y, b.x - a.x) * 180 / Math.PI;
+    document.getElementById('summary').textContent = `${number(Math.hypot(b.x - a.x, b.y - a.y), 3)} mm at ${number(angle, 2)}°`
+        + ` · x ${number(b.x - a.x, 3)} · y ${number(b.y - a.y, 3)}`;
+  } else if (table.mode === 'measure') {
+    document.getElementById('summary').textContent = 'Measure: click two places';
+  }
+});
+
+function say(sentence) {
+  const notice = document.createElement('p');
+  notice.className = 'problem notice';
+  notice.setAttribute('role', 'alert');
+  notice.textContent = sentence;
+  document.getElementById('slip').prepend(notice);
+}
+
+// ---- buttons
+
+const on = (id, action) => document.getElementById(id)?.addEventListener('click', action);
+on('tool-fit', () => table.fit());
+on('tool-in', () => table.zoom(1.4));
+on('tool-out', () => table.zoom(1 / 1.4));
+on('tool-selection', () => table.fitSelection());
+on('tool-measure', ({currentTarget}) => {
+  const measuring = table.mode !== 'measure';
+  table.setMode(measuring ? 'measure' : 'select');
+  currentTarget.ariaPressed = String(measuring);
+  summarise();
+});
+on('tool-legend', ({currentTarget}) => {
+  const legend = document.getElementById('legend');
+  legend.hidden = !legend.hidden;
+  currentTarget.ariaPressed = String(!legend.hidden);
+});
+
+document.addEventListener('click', ({target}) => {
+  const place = target.closest('.place, [data-features]');
+  if (target.closest('[data-clear-selection]')) {
+    select([]);
+  } else if (target.closest('#time-scale')) {
+    runLine.setScaled(!runLine.scaled);
+  } else if (place?.dataset.features) {
+    table.select(place.dataset.features.split(','));
+  } else if (place) {
+    visit(place.dataset);
+  }
+});
+
+function visit({x, y, t, stopId}) {
+  if (player && t !== undefined) {
+    player.seek(Number(t));
+  }
+  if (stopId && scene.stopById.has(stopId)) {
+    select([stopId], false);
+    runLine.reveal(stopId);
+  }
+  if (x !== '') {
+    table.goTo(Number(x), Number(y));
+  }
+}
+
+document.addEventListener('keydown', (event) => {
+  if (event.key === 'Escape' && !document.querySelector('dialog[open]')) {
+    if (table.mode === 'measure') {
+      document.getElementById('tool-measure').click();
+    } else if (selection.length) {
+      select([]);
+    }
+  }
+});
+addKeys([['Alt+ArrowUp', 'Run line: move the stop up'], ['Alt+ArrowDown', 'Run line: move the stop down'],
+  ['ArrowUp', 'Run line or program: the one before'], ['ArrowDown', 'Run line or program: the next one'],
+  ['Shift+drag', 'Table: select in a rectangle'], ['Ctrl+click', 'Add to the selection']]);
+
+// ---- replay
+
+if (player) {
+  const moment = document.getElementById('moment');
+  const speed = document.getElementById('speed');
+  on('play', () => player.toggle());
+  on('play-start', () => player.seek(0));
+  on('item-back', () => player.stepItem(-1));
+  on('item-on', () => player.stepItem(1));
+  on('stop-back', () => player.stepStop(-1));
+  on('stop-on', () => player.stepStop(1));
+  moment.addEventListener('input', () => player.seek(Number(moment.value)));
+  speed.addEventListener('change', () => {
+    player.speed = Number(speed.value);
+  });
+  player.addEventListener('moment', () => {
+    moment.max = player.total;
+    moment.value = player.moment;
+    document.getElementById('clock').textContent = clock(player.moment);
+    const button = document.getElementById('play');
+    button.ariaLabel = player.playing ? 'Pause' : 'Play';
+    button.firstElementChild.className = player.playing ? 'bi bi-pause-fill' : 'bi bi-play-fill';
+  });
+  runLine.follow(player);
+}
+
+function clock(seconds) {
+  return seconds < 60 ? `${number(seconds, 1)} s` : `${Math.floor(seconds / 60)}:${number(seconds % 60, 1).padStart(4, '0')}`;
+}
+
+// ---- fragments that come back from the server
+
+let kept = null;
+
+document.addEventListener('htmx:beforeSwap', () => {
+  kept ??= {
+    closed: [...document.querySelectorAll('.line-group')].filter((g) => !g.open).map((g) => g.id),
+    open: [...document.querySelectorAll('.line-group')].filter((g) => g.open).map((g) => g.id),
+    line: runLine.scroll?.scrollTop,
+    slip: document.getElementById('slip').scrollTop,
+    focus: document.activeElement?.closest('.stop')?.dataset.stop,
+  };
+});
+
+document.addEventListener('htmx:afterSettle', () => {
+  if (!kept) {
+    return;
+  }
+  const {closed, open, line, slip, focus} = kept;
+  kept = null;
+  closed.forEach((id) => document.getElementById(id)?.removeAttribute('open'));
+  open.forEach((id) => document.getElementById(id)?.setAttribute('open', ''));
+  if (runLine.scroll) {
+    runLine.scroll.scrollTop = line;
+  }
+  document.getElementById('slip').scrollTop = slip;
+  if (runLine.scaled) {
+    runLine.setScaled(true);
+  }
+  if (focus) {
+    document.querySelector(`.stop[data-stop="${CSS.escape(focus)}"] .stop-button`)?.focus({preventScroll: true});
+  }
+  selection = state().querySelector('[name=stop]').value.split(',').filter(Boolean);
+  applySelection();
+  runLine.placeMarker();
+});
+
+document.addEventListener('sceneChanged', ({detail: {step}}) => {
+  if (!scene || step !== scene.step) {
+    loadScene();
+  }
+});
+
+document.addEventListener('programChanged', () => {
+  const shown = document.querySelector('.releases .shown .revision');
+  if (program && shown) {
+    program.element.dataset.revision = shown.textContent;
+    history.replaceState(null, '', shown.href);
+    program.load(job);
+  }
+});
+
+// values are sent when they change, never by submitting their form
+document.addEventListener('submit', (event) => {
+  if (event.target.matches('[data-auto]')) {
+    event.preventDefault();
+  }
+});
+
+document.addEventListener('htmx:sendError', () => say('The server cannot be reached. What you set was not kept; try again.'));
+document.addEventListener('htmx:responseError', ({detail: {xhr}}) => {
+  if (xhr.status === 403) {
+    say('Your role may look at jobs and take programs, not change them.');
+  } else if (xhr.status >= 500) {
+    say('Something went wrong on our side; the job is as it was before.');
+  }
+});
+
+loadScene();
