@@ -179,7 +179,6 @@ export class Table extends EventTarget {
     const began = performance.now();
     const ctx = this.base.getContext('2d');
     new Painter(ctx, this.view, this.ratio, this.colours).paint(this.scene);
-    ctx.getImageData(0, 0, 1, 1);
     this.#cost = performance.now() - began;
     this.paintedView = this.view.copy();
     if (this.#cost >= QUICK) {

@@ -2,6 +2,7 @@ package dev.oleander.drawing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.oleander.Samples;
 import dev.oleander.drawing.dxf.DxfOptions;
 import dev.oleander.drawing.dxf.DxfReader;
 import dev.oleander.drawing.read.DrawingReading;
@@ -10,8 +11,6 @@ import dev.oleander.drawing.read.HoleGroup;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
-import java.io.IOException;
-import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -37,8 +36,8 @@ class CasesTest {
                 "sheave_cheek_plate",
                 "winch_drum_cheek"
             })
-    void givesTheStatedFigures(String name) throws IOException {
-        JsonNode truth = JsonMapper.shared().readTree(resource(name + ".truth.json"));
+    void givesTheStatedFigures(String name) {
+        JsonNode truth = JsonMapper.shared().readTree(Samples.bytes(name + ".truth.json"));
         Reading reading = read(name, truth);
         List<Feature> closed = reading.cut().filter(Feature::isClosed).toList();
 
@@ -55,9 +54,10 @@ class CasesTest {
         assertMarks(truth.get("etch"), reading);
     }
 
-    private static Reading read(String name, JsonNode truth) throws IOException {
+    private static Reading read(String name, JsonNode truth) {
         Drawing drawing =
-                new DxfReader(DxfOptions.defaults()).read(name + ".dxf", resource(name + ".dxf"));
+                new DxfReader(DxfOptions.defaults())
+                        .read(name + ".dxf", Samples.bytes(name + ".dxf"));
         Map<String, Purpose> purposes = new HashMap<>();
         truth.get("layers")
                 .properties()
@@ -160,11 +160,5 @@ class CasesTest {
                 .isCloseTo(
                         etch.get("length_mm").asDouble(),
                         org.assertj.core.data.Offset.offset(etch.get("tol").asDouble()));
-    }
-
-    static byte[] resource(String name) throws IOException {
-        try (InputStream in = CasesTest.class.getResourceAsStream("/cases/" + name)) {
-            return in.readAllBytes();
-        }
     }
 }

@@ -78,12 +78,21 @@ final class KerfPath {
         double broken = kerf / 2;
         for (int i = 0; i < HALVINGS; i++) {
             double middle = (whole + broken) / 2;
-            if (offsetter.offset(contour, -middle).size() == 1) {
+            if (staysWhole(contour, middle)) {
                 whole = middle;
             } else {
                 broken = middle;
             }
         }
         return 2 * whole;
+    }
+
+    private boolean staysWhole(Contour contour, double inward) {
+        try {
+            return offsetter.offset(contour, -inward).size() == 1;
+        } catch (OffsetException sliver) {
+            // what is left is thinner than the tolerance of closing it
+            return false;
+        }
     }
 }

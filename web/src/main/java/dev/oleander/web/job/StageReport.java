@@ -118,7 +118,7 @@ public final class StageReport {
                     Stage.SHEET, "%d of %d placed".formatted(layout.placed(), layout.asked()));
         }
         return StageView.ready(
-                Stage.SHEET, Numbers.plain(100 * usedShare(result), 0) + " % of the sheet used");
+                Stage.SHEET, Numbers.plain(100 * usedShare(result), 0) + " % of it used");
     }
 
     /** Share of the stock that becomes parts. */

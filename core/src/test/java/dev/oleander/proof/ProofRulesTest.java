@@ -1,0 +1,149 @@
+package dev.oleander.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.oleander.Samples;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.plan.LeadChoice;
+import dev.oleander.plan.LeadKind;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.Side;
+import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.quantity.Typed;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+class ProofRulesTest {
+
+    private final Reading cleat = Samples.reading("cleat_backing_plate");
+
+    private Proof prove(PlanChoices plan, SheetChoices sheet, int quantity) {
+        SheetPlanner.Order order = new SheetPlanner.Order("mild steel", 6, quantity);
+        Run run = Samples.plan(cleat, order, plan, sheet);
+        return Samples.prove(cleat, run);
+    }
+
+    private String outline() {
+        return cleat.parts().get(0).outline();
+    }
+
+    private static List<Finding> of(Proof proof, String rule) {
+        return proof.findings().stream().filter(f -> f.rule().equals(rule)).toList();
+    }
+
+    @Test
+    void aGoodPlanPassesEveryRuleAndEveryRuleIsListed() {
+        Proof proof = prove(PlanChoices.defaults(), SheetChoices.defaults(), 4);
+        assertThat(proof.findings()).isEmpty();
+        assertThat(proof.releasable()).isTrue();
+        assertThat(proof.rules())
+                .extracting(Proof.RuleRun::id)
+                .contains("gouge", "lead", "open", "stock", "data", "order", "narrow", "uncut");
+        assertThat(proof.rules()).allMatch(r -> r.checked() > 0);
+    }
+
+    @Test
+    void aCutOnTheWrongSideIsAGouge() {
+        PlanChoices wrong =
+                PlanChoices.defaults()
+                        .withStop(outline(), StopChoice.NOTHING.withSide(Side.INSIDE));
+        Proof proof = prove(wrong, SheetChoices.defaults(), 1);
+        assertThat(of(proof, "gouge"))
+                .singleElement()
+                .satisfies(
+                        f -> {
+                            assertThat(f.severity()).isEqualTo(Severity.MUST_FIX);
+                            assertThat(f.sentence()).contains("wrong side", "0.26 mm");
+                        });
+        assertThat(proof.releasable()).isFalse();
+    }
+
+    @Test
+    void aCutOnTheLineGougesHalfAKerf() {
+        PlanChoices onLine =
+                PlanChoices.defaults().withStop(outline(), StopChoice.NOTHING.withSide(Side.ON));
+        assertThat(of(prove(onLine, SheetChoices.defaults(), 1), "gouge"))
+                .singleElement()
+                .extracting(Finding::value)
+                .satisfies(v -> assertThat((double) v).isBetween(0.129, 0.131));
+    }
+
+    @Test
+    void aLeadIntoTheNeighbourIsFound() {
+        LeadChoice longLine = new LeadChoice(LeadKind.LINE, Typed.of(60), Typed.of(90), null);
+        PlanChoices far =
+                PlanChoices.defaults()
+                        .withStop(
+                                outline(),
+                                StopChoice.NOTHING.withLeadIn(longLine).withStart(Typed.of(200)));
+        Proof proof = prove(far, SheetChoices.defaults(), 30);
+        assertThat(of(proof, "lead")).isNotEmpty();
+        assertThat(of(proof, "lead").get(0).sentence()).contains("cuts", "copy");
+    }
+
+    @Test
+    void aLeadOverTheEdgeOfTheStockIsFound() {
+        SheetChoices tight =
+                SheetChoices.defaults()
+                        .withStock(
+                                new SheetChoices.Stock(
+                                        true, Typed.of(1), Typed.of(1), Typed.of(0.5)));
+        Proof proof = prove(PlanChoices.defaults(), tight, 1);
+        assertThat(of(proof, "stock"))
+                .isNotEmpty()
+                .allMatch(f -> f.sentence().contains("over the edge"));
+    }
+
+    @Test
+    void copiesWithoutAPlaceAreCounted() {
+        Proof proof = prove(PlanChoices.defaults(), SheetChoices.defaults(), 500);
+        assertThat(of(proof, "stock"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.sentence()).contains("of 500 copies"));
+        assertThat(proof.releasable()).isTrue();
+    }
+
+    @Test
+    void anOpenContourIsFound() {
+        Reading fairlead = Samples.reading("fairlead_base_gaps");
+        Proof proof = Samples.prove(fairlead, Samples.plan(fairlead, "mild steel", 8, 1));
+        assertThat(of(proof, "open"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.sentence()).contains("1.5 mm apart"));
+    }
+
+    @Test
+    void missingDataIsFound() {
+        Run run =
+                Samples.plan(
+                        cleat,
+                        new SheetPlanner.Order("mild steel", 90, 1),
+                        PlanChoices.defaults(),
+                        SheetChoices.defaults());
+        assertThat(of(Samples.prove(cleat, run), "data")).hasSize(8);
+    }
+
+    @Test
+    void aLookIsAcceptedWithAReasonUntilItsValueChanges() {
+        LeadChoice tiny = new LeadChoice(LeadKind.LINE, Typed.of(1), Typed.of(90), null);
+        PlanChoices near =
+                PlanChoices.defaults().withStop(outline(), StopChoice.NOTHING.withLeadIn(tiny));
+        Run run =
+                Samples.plan(
+                        cleat,
+                        new SheetPlanner.Order("mild steel", 6, 1),
+                        near,
+                        SheetChoices.defaults());
+        ProofInput input = ProofInput.of(cleat, run, Samples.time(run));
+        Finding look = of(Prover.withAllRules().prove(input, Map.of()), "lead").get(0);
+        assertThat(look.severity()).isEqualTo(Severity.LOOK);
+        assertThat(look.blocks()).isTrue();
+        Proof accepted = Prover.withAllRules().prove(input, Map.of(look.key(), "tried on scrap"));
+        assertThat(accepted.releasable()).isTrue();
+        assertThat(of(accepted, "lead").get(0).accepted()).contains("tried on scrap");
+    }
+}
