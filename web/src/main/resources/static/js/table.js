@@ -181,6 +181,7 @@ export class Table extends EventTarget {
     new Painter(ctx, this.view, this.ratio, this.colours).paint(this.scene);
     this.#cost = performance.now() - began;
     this.paintedView = this.view.copy();
+    this.top.dataset.view = [this.view.k, this.view.ox, this.view.oy].join(' ');
     if (this.#cost >= QUICK) {
       this.kept ||= document.createElement('canvas');
       this.kept.width = this.base.width;

@@ -18,6 +18,7 @@ import java.text.Normalizer;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -116,7 +117,7 @@ public class ReleaseService {
                                 content,
                                 seal,
                                 accounts.getReferenceById(who.id()),
-                                clock.instant()));
+                                clock.instant().truncatedTo(ChronoUnit.MICROS)));
         jobs.refreshSummary(jobId);
         return made;
     }

@@ -1,0 +1,52 @@
+package dev.oleander.web;
+
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.account.AccountRepository;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.JobDocument;
+import dev.oleander.web.job.JobService;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/**
+ * The whole application with demo data on a real PostgreSQL, whose address comes from the
+ * environment ({@code ./oleander test} starts one). All tests share one context; each makes the
+ * jobs it needs.
+ */
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = "oleander.demo=true")
+public abstract class WebTest {
+
+    @LocalServerPort protected int port;
+    @Autowired protected JobService jobs;
+    @Autowired private AccountRepository accounts;
+
+    protected SignedIn person(String username) {
+        return accounts.findByUsername(username).map(SignedIn::of).orElseThrow();
+    }
+
+    /** A job of a sample drawing in mild steel of 6 mm, made by Mira. */
+    protected long makeJob(String sample, String name, int quantity) {
+        JobDocument.Order order =
+                new JobDocument.Order(name, "teasel", "mild steel", Typed.of(6), quantity);
+        return jobs.create(
+                List.of(new JobService.Upload(sample + ".dxf", sample(sample))),
+                order,
+                document -> document,
+                person("mira"));
+    }
+
+    public static byte[] sample(String name) {
+        try (InputStream in = WebTest.class.getResourceAsStream("/demo/" + name + ".dxf")) {
+            return in.readAllBytes();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+}

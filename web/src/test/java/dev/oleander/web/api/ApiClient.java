@@ -1,0 +1,113 @@
+package dev.oleander.web.api;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.util.Base64;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Calls the HTTP interface as a program would. */
+public final class ApiClient {
+
+    private static final String BOUNDARY = "part-of-a-form";
+
+    private final HttpClient http = HttpClient.newHttpClient();
+    private final String base;
+    private final String credentials;
+
+    /**
+     * @param user null: not signed in
+     */
+    public ApiClient(int port, String user) {
+        this.base = "http://127.0.0.1:" + port;
+        this.credentials = user == null ? null : user + ":slipway-" + user;
+    }
+
+    /** An answer; the body as JSON where it is some. */
+    public record Answer(int status, String text, HttpResponse<String> response) {
+
+        public JsonNode json() {
+            return JsonMapper.shared().readTree(text);
+        }
+
+        public String detail() {
+            return json().path("detail").asString();
+        }
+
+        public String type() {
+            return response.headers().firstValue("Content-Type").orElse("");
+        }
+    }
+
+    public Answer get(String path) {
+        return send(request(path).GET());
+    }
+
+    public Answer send(String method, String path, String json) {
+        HttpRequest.Builder request = request(path).header("Content-Type", "application/json");
+        return send(request.method(method, BodyPublishers.ofString(json)));
+    }
+
+    /** A form with one or more files; names of files by their content. */
+    public Answer upload(String path, Map<String, String> fields, Map<String, byte[]> files) {
+        ByteArrayOutputStream body = new ByteArrayOutputStream();
+        fields.forEach(
+                (name, value) ->
+                        part(
+                                body,
+                                "name=\"" + name + "\"",
+                                value.getBytes(StandardCharsets.UTF_8)));
+        files.forEach(
+                (name, content) -> part(body, "name=\"file\"; filename=\"" + name + "\"", content));
+        write(body, ("--" + BOUNDARY + "--\r\n").getBytes(StandardCharsets.US_ASCII));
+        return send(
+                request(path)
+                        .header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY)
+                        .POST(BodyPublishers.ofByteArray(body.toByteArray())));
+    }
+
+    private static void part(ByteArrayOutputStream body, String disposition, byte[] content) {
+        String head =
+                "--%s\r\nContent-Disposition: form-data; %s\r\n\r\n"
+                        .formatted(BOUNDARY, disposition);
+        write(body, head.getBytes(StandardCharsets.UTF_8));
+        write(body, content);
+        write(body, "\r\n".getBytes(StandardCharsets.US_ASCII));
+    }
+
+    private static void write(ByteArrayOutputStream body, byte[] bytes) {
+        body.write(bytes, 0, bytes.length);
+    }
+
+    private HttpRequest.Builder request(String path) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path));
+        if (credentials != null) {
+            String encoded =
+                    Base64.getEncoder()
+                            .encodeToString(credentials.getBytes(StandardCharsets.UTF_8));
+            request.header("Authorization", "Basic " + encoded);
+        }
+        return request;
+    }
+
+    private Answer send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> response = http.send(request.build(), BodyHandlers.ofString());
+            return new Answer(response.statusCode(), response.body(), response);
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(interrupted);
+        }
+    }
+}

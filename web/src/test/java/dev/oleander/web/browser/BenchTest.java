@@ -1,0 +1,203 @@
+package dev.oleander.web.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Results;
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.logging.LogEntry;
+import org.openqa.selenium.logging.LogType;
+
+/** What the bench offers on every stage: selection, commands, keys, both themes, accessibility. */
+class BenchTest extends BrowserTest {
+
+    @BeforeEach
+    void signIn() {
+        browser.signIn("mira");
+    }
+
+    @Test
+    void whatIsPickedOnTheTableIsSelectedOnTheRunLine() {
+        long job = makeJob("cleat_backing_plate", "Picked", 1);
+        browser.openStage(job, "cuts");
+        double[] box = stopBox("Slot");
+        int[] at = browser.onScreen((box[0] + box[2]) / 2, box[3]);
+        browser.actions().moveToLocation(at[0], at[1]).click().perform();
+        browser.until(b -> b.text("#slip h2").contains("Slot"));
+        assertThat(browser.text(".stop.selected")).contains("Slot");
+        assertThat(browser.path()).contains("?stop=");
+        assertThat(browser.text("#summary")).contains("1 stop selected", "mm² inside");
+        String link = browser.path();
+        browser.open(link);
+        browser.waitForScene();
+        assertThat(browser.text(".stop.selected")).contains("Slot");
+        browser.keys(Keys.ESCAPE);
+        browser.until(b -> b.all(".stop.selected").isEmpty());
+    }
+
+    private double[] stopBox(String name) {
+        var stop =
+                jobs
+                        .view(Long.parseLong(browser.find("body").getAttribute("data-job")))
+                        .result()
+                        .run()
+                        .stops()
+                        .stream()
+                        .filter(s -> s.name().startsWith(name))
+                        .findFirst()
+                        .orElseThrow();
+        var box = new dev.oleander.geometry.Path(stop.path().orElseThrow().main()).box();
+        return new double[] {box.min().x(), box.min().y(), box.max().x(), box.max().y()};
+    }
+
+    @Test
+    void severalStopsAreEditedTogether() {
+        long job = makeJob("cleat_backing_plate", "Together", 1);
+        browser.openStage(job, "cuts");
+        browser.all(".stop-button").get(0).click();
+        browser.actions()
+                .keyDown(Keys.CONTROL)
+                .click(browser.all(".stop-button").get(7))
+                .keyUp(Keys.CONTROL)
+                .perform();
+        browser.until(b -> b.text("#slip h2").equals("2 stops"));
+        assertThat(browser.find("#f-start").getAttribute("placeholder")).isEqualTo("differs");
+        browser.set("#f-overRun", "1.25");
+        browser.waitForStep(2);
+        assertThat(jobs.view(job).result().run().stops().stream().filter(s -> s.overRun() == 1.25))
+                .hasSize(2);
+    }
+
+    @Test
+    void theWheelZoomsAtThePointerAndFitComesBack() {
+        long job = makeJob("cleat_backing_plate", "Zoomed", 1);
+        browser.openStage(job, "shape");
+        String fitted = browser.find("#table").getAttribute("data-view");
+        browser.actions()
+                .scrollFromOrigin(
+                        org.openqa.selenium.interactions.WheelInput.ScrollOrigin.fromElement(
+                                browser.find("#table")),
+                        0,
+                        -300)
+                .perform();
+        browser.until(b -> !b.find("#table").getAttribute("data-view").equals(fitted));
+        browser.keys("f");
+        browser.until(b -> b.find("#table").getAttribute("data-view").equals(fitted));
+    }
+
+    @Test
+    void aDistanceIsMeasuredBetweenSnappedPlaces() {
+        long job = makeJob("cleat_backing_plate", "Measured", 1);
+        browser.openStage(job, "shape");
+        browser.keys("m");
+        for (double[] corner : new double[][] {{0, 14}, {184, 14}}) {
+            int[] at = browser.onScreen(corner[0], corner[1]);
+            browser.actions().moveToLocation(at[0] + 2, at[1] - 1).click().perform();
+        }
+        browser.until(b -> b.text("#summary").startsWith("184.000 mm at 0.00°"));
+    }
+
+    @Test
+    void commandsAreFoundByWordsAndByKeys() {
+        long job = makeJob("cleat_backing_plate", "Commanded", 1);
+        browser.openStage(job, "cuts");
+        browser.keys(Keys.chord(Keys.CONTROL, "k"));
+        browser.find("#command-text").sendKeys("go proof", Keys.ENTER);
+        browser.until(b -> b.path().contains("/proof"));
+        browser.waitForScene();
+        browser.keys("?");
+        assertThat(browser.text("#keys-list")).contains("Replay: play or pause", "Go to Shape");
+        browser.keys(Keys.ESCAPE);
+        browser.keys("1");
+        browser.until(b -> b.path().contains("/shape"));
+    }
+
+    @Test
+    void theLaterOfTwoPeopleSeesWhatChanged() {
+        long job = makeJob("cleat_backing_plate", "Two at once", 1);
+        browser.openStage(job, "cuts");
+        jobs.edit(
+                job,
+                "quantity",
+                b -> dev.oleander.web.job.OrderField.QUANTITY.set(b.document(), "3"),
+                person("anselm"));
+        browser.set("#j-thickness", "8");
+        browser.until(b -> !b.all("#slip .notice").isEmpty());
+        assertThat(browser.text("#slip .notice"))
+                .contains("Anselm Byre changed this job meanwhile: quantity");
+        assertThat(browser.text("#job-title")).contains("3 off · mild steel 6.0 mm");
+        browser.set("#j-thickness", "8");
+        browser.waitForStep(3);
+        assertThat(browser.text("#job-title")).contains("3 off · mild steel 8.0 mm");
+    }
+
+    @Test
+    void aLookIsAcceptedWithAReason() {
+        long job = makeJob("cleat_backing_plate", "Accepted", 1);
+        browser.openStage(job, "cuts");
+        browser.all(".stop-button").get(7).click();
+        browser.until(b -> b.text("#slip h2").contains("Outline"));
+        browser.click("label:has([id='f-leadIn.kind-line'])");
+        browser.waitForStep(2);
+        browser.set("[id='f-leadIn.length']", "1");
+        browser.waitForStep(3);
+        browser.openStage(job, "proof");
+        assertThat(browser.text(".findings .look")).contains("pierce", "asks for");
+        browser.set(".accept [name=reason]", "scrap side is off-cut");
+        browser.waitForStep(4);
+        assertThat(browser.text(".findings .accepted"))
+                .contains("scrap side is off-cut (Mira Rosvold)");
+        assertThat(browser.text("#slip")).contains("Nothing stands against a release");
+    }
+
+    @Test
+    void noPageHasASeriousFaultOfAccessibilityOrAnErrorInTheConsole() {
+        long job = makeJob("fairlead_base_gaps", "Accessible", 2);
+        List<String> pages =
+                List.of(
+                        "/",
+                        "/machines/teasel",
+                        "/jobs/%d/shape".formatted(job),
+                        "/jobs/%d/cuts".formatted(job),
+                        "/jobs/%d/cuts?stop=c1.1".formatted(job),
+                        "/jobs/%d/sheet".formatted(job),
+                        "/jobs/%d/proof".formatted(job),
+                        "/jobs/%d/release".formatted(job));
+        for (String theme : List.of("light", "dark")) {
+            browser.script("localStorage.setItem('theme', arguments[0])", theme);
+            for (String page : pages) {
+                browser.open(page);
+                if (page.startsWith("/jobs")) {
+                    browser.waitForScene();
+                }
+                assertAccessible(page + ", " + theme);
+            }
+        }
+        browser.script("localStorage.removeItem('theme')");
+        browser.driver().manage().deleteAllCookies();
+        browser.open("/sign-in");
+        assertAccessible("/sign-in");
+        List<String> errors =
+                browser.driver().manage().logs().get(LogType.BROWSER).getAll().stream()
+                        .map(LogEntry::getMessage)
+                        .filter(m -> !m.contains("willReadFrequently"))
+                        .toList();
+        assertThat(errors).isEmpty();
+    }
+
+    private void assertAccessible(String page) {
+        Results results = new AxeBuilder().analyze(browser.driver());
+        List<Rule> serious =
+                results.getViolations().stream()
+                        .filter(r -> List.of("serious", "critical").contains(r.getImpact()))
+                        .toList();
+        assertThat(serious)
+                .as(page)
+                .extracting(r -> r.getId() + ": " + r.getNodes().get(0).getHtml())
+                .isEmpty();
+    }
+}

@@ -1,0 +1,247 @@
+package dev.oleander.web.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.oleander.drawing.DrawingException;
+import dev.oleander.plan.OrderRule;
+import dev.oleander.plan.Stop;
+import dev.oleander.quantity.FormulaException;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.WebTest;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.dao.DataAccessException;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+class JobServiceTest extends WebTest {
+
+    @Autowired private StopEdits stopEdits;
+    @Autowired private JobRepository repository;
+    @Autowired private JdbcTemplate sql;
+
+    private JobView rename(long id, String name) {
+        return jobs.edit(id, "name", b -> OrderField.NAME.set(b.document(), name), person("mira"));
+    }
+
+    @Test
+    void editsAreStepsThatUndoAndRedoWalk() {
+        long id = makeJob("cleat_backing_plate", "One", 1);
+        rename(id, "Two");
+        rename(id, "Three");
+        assertThat(jobs.view(id).undoLabel()).isEqualTo("name");
+        assertThat(jobs.undo(id, person("mira")).document().name()).isEqualTo("Two");
+        assertThat(jobs.undo(id, person("mira")).document().name()).isEqualTo("One");
+        assertThat(jobs.view(id).undoLabel()).isNull();
+        assertThat(jobs.undo(id, person("mira")).document().name()).isEqualTo("One");
+        assertThat(jobs.redo(id, person("mira")).document().name()).isEqualTo("Two");
+        rename(id, "Another way");
+        assertThat(jobs.view(id).redoLabel()).isNull();
+        assertThat(jobs.undo(id, person("mira")).document().name()).isEqualTo("Two");
+        assertThat(jobs.redo(id, person("mira")).document().name()).isEqualTo("Another way");
+        assertThat(repository.findById(id).orElseThrow().name()).isEqualTo("Another way");
+    }
+
+    @Test
+    void anEditThatChangesNothingMakesNoStep() {
+        long id = makeJob("cleat_backing_plate", "Same", 1);
+        assertThat(rename(id, "Same").step()).isEqualTo(jobs.view(id).step()).isEqualTo(1);
+    }
+
+    @Test
+    void theLaterOfTwoPeopleIsToldWhatChanged() {
+        long id = makeJob("cleat_backing_plate", "Shared", 1);
+        int seen = jobs.view(id).step();
+        jobs.edit(
+                id,
+                seen,
+                "thickness",
+                b -> OrderField.THICKNESS.set(b.document(), "8"),
+                person("anselm"));
+        assertThatThrownBy(
+                        () ->
+                                jobs.edit(
+                                        id,
+                                        seen,
+                                        "quantity",
+                                        b -> OrderField.QUANTITY.set(b.document(), "9"),
+                                        person("mira")))
+                .isInstanceOf(StaleEditException.class)
+                .hasMessageContaining("Anselm Byre changed this job meanwhile: thickness");
+        assertThat(jobs.view(id).document().quantity()).isEqualTo(1);
+    }
+
+    @Test
+    void aDrawingThatCannotBeReadLeavesNothingBehind() {
+        long before = repository.count();
+        JobDocument.Order order =
+                new JobDocument.Order("Bad", "teasel", "mild steel", Typed.of(6), 1);
+        assertThatThrownBy(
+                        () ->
+                                jobs.create(
+                                        List.of(new JobService.Upload("x.dxf", new byte[0])),
+                                        order,
+                                        d -> d,
+                                        person("mira")))
+                .isInstanceOf(DrawingException.class);
+        assertThat(repository.count()).isEqualTo(before);
+        assertThat(
+                        sql.queryForObject(
+                                "select count(*) from drawing_file where name = 'x.dxf'",
+                                Long.class))
+                .isZero();
+    }
+
+    @Test
+    void severalDrawingsMakeOneJob() {
+        JobDocument.Order order =
+                new JobDocument.Order("Both", "teasel", "mild steel", Typed.of(6), 1);
+        long id =
+                jobs.create(
+                        List.of(
+                                new JobService.Upload("a.dxf", sample("cleat_backing_plate")),
+                                new JobService.Upload("b.dxf", sample("chain_stopper_pawl"))),
+                        order,
+                        d -> d,
+                        person("mira"));
+        assertThat(jobs.view(id).result().reading().parts()).hasSize(3);
+        assertThat(jobs.view(id).result().proof().releasable()).isTrue();
+    }
+
+    @Test
+    void ordersThatMakeNoSenseAreRefusedWithTheirLimit() {
+        long id = makeJob("cleat_backing_plate", "Limits", 1);
+        assertRefused(id, OrderField.THICKNESS, "-3", "-3 mm; it must be more than 0");
+        assertRefused(id, OrderField.QUANTITY, "0", "between 1 and 5000");
+        assertRefused(id, OrderField.QUANTITY, "2.5", "not a whole number");
+        assertRefused(id, OrderField.MATERIAL, "cork", "no data for \"cork\"");
+        assertRefused(id, OrderField.NAME, " ", "needs a name");
+        assertRefused(id, OrderField.UNIT, "cubit", "no unit of length");
+        assertThat(jobs.view(id).step()).isEqualTo(1);
+    }
+
+    private void assertRefused(long id, OrderField field, String value, String sentence) {
+        assertThatThrownBy(
+                        () ->
+                                jobs.edit(
+                                        id,
+                                        "x",
+                                        b -> field.set(b.document(), value),
+                                        person("mira")))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining(sentence);
+    }
+
+    @Test
+    void aLeadForAllCopiesReplacesThoseOfSingleOnes() {
+        long id = makeJob("cleat_backing_plate", "Copies", 3);
+        Stop outline = outline(id, 1);
+        edit(id, outline.id(), StopEdits.Scope.COPY, StopField.LEAD_IN_RADIUS, "2");
+        assertThat(outline(id, 1).leadIn().radius()).isEqualTo(2);
+        assertThat(outline(id, 2).leadIn().radius()).isEqualTo(4);
+        edit(id, outline.id(), StopEdits.Scope.ALL, StopField.LEAD_IN_RADIUS, "k*10");
+        assertThat(outline(id, 1).leadIn().radius()).isEqualTo(2.6);
+        assertThat(outline(id, 3).leadIn().radius()).isEqualTo(2.6);
+        edit(id, outline.id(), StopEdits.Scope.ALL, StopField.LEAD_IN_RADIUS, null);
+        assertThat(jobs.view(id).document().plan().stops()).isEmpty();
+    }
+
+    @Test
+    void aLeadThatBitesIsNotTaken() {
+        long id = makeJob("cleat_backing_plate", "Bites", 1);
+        Stop hole =
+                jobs.view(id).result().run().stops().stream()
+                        .filter(s -> s.name().equals("Hole Ø 11"))
+                        .findFirst()
+                        .orElseThrow();
+        assertThatThrownBy(
+                        () ->
+                                edit(
+                                        id,
+                                        hole.id(),
+                                        StopEdits.Scope.ALL,
+                                        StopField.LEAD_IN_RADIUS,
+                                        "30"))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("(Hole Ø 11)")
+                .hasMessageContaining("0.13 mm");
+        assertThatThrownBy(
+                        () ->
+                                edit(
+                                        id,
+                                        hole.id(),
+                                        StopEdits.Scope.ALL,
+                                        StopField.LEAD_IN_RADIUS,
+                                        "-1"))
+                .isInstanceOf(FormulaException.class)
+                .hasMessageContaining("between 0.05 and 500");
+        assertThat(jobs.view(id).step()).isEqualTo(1);
+    }
+
+    @Test
+    void stopsMoveUnlessAPieceWouldBeFree() {
+        long id = makeJob("cleat_backing_plate", "Order", 1);
+        List<Stop> before = jobs.view(id).result().run().stops();
+        String first = before.get(0).id();
+        jobs.edit(id, "order", stopEdits.shift(List.of(first), false), person("mira"));
+        List<Stop> after = jobs.view(id).result().run().stops();
+        assertThat(after.get(1).id()).isEqualTo(first);
+        assertThat(jobs.view(id).document().plan().order()).isEqualTo(OrderRule.BY_HAND);
+        String outline = outline(id, 1).id();
+        assertThatThrownBy(
+                        () ->
+                                jobs.edit(
+                                        id,
+                                        "order",
+                                        stopEdits.move(List.of(outline), first),
+                                        person("mira")))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("cannot come before");
+    }
+
+    @Test
+    void stepsFilesAndReleasesAreImmutable() {
+        makeJob("cleat_backing_plate", "Kept", 1);
+        for (String change :
+                List.of(
+                        "update job_step set label = 'x'",
+                        "delete from job_step",
+                        "update drawing_file set name = 'x'",
+                        "update release set program = 'x'",
+                        "delete from release")) {
+            assertThatThrownBy(() -> sql.execute(change))
+                    .isInstanceOf(DataAccessException.class)
+                    .hasMessageContaining("never changed");
+        }
+    }
+
+    @Test
+    void equalDocumentsHaveEqualFingerprints() {
+        long id = makeJob("cleat_backing_plate", "Print", 1);
+        JobDocument document =
+                jobs.view(id)
+                        .document()
+                        .withAcceptance("b", "1")
+                        .withAcceptance("a", "2")
+                        .withAcceptance("c", "3");
+        JobDocument again = DocumentJson.read(DocumentJson.write(document));
+        assertThat(again).isEqualTo(document);
+        assertThat(DocumentJson.fingerprint(again)).isEqualTo(DocumentJson.fingerprint(document));
+        assertThat(DocumentJson.fingerprint(document.withAcceptance("c", "4")))
+                .isNotEqualTo(DocumentJson.fingerprint(document));
+    }
+
+    private Stop outline(long id, int copy) {
+        return jobs.view(id).result().run().stops().stream()
+                .filter(s -> s.name().equals("Outline") && s.copy() == copy)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void edit(long id, String stop, StopEdits.Scope scope, StopField field, String value) {
+        Map<StopField, String> values = java.util.Collections.singletonMap(field, value);
+        jobs.edit(id, "x", stopEdits.set(List.of(stop), scope, values), person("mira"));
+    }
+}
