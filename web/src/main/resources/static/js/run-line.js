@@ -92,7 +92,7 @@ export class RunLine extends EventTarget {
   // ---- moving a stop by pointer
 
   #down(event) {
-    const marker = event.target.closest('#line-marker');
+    const marker = event.target.closest('.line-marker');
     const stop = event.target.closest('.stop');
     if (marker) {
       event.preventDefault();
@@ -183,7 +183,7 @@ export class RunLine extends EventTarget {
   }
 
   placeMarker() {
-    const marker = document.getElementById('line-marker');
+    const marker = this.root.querySelector('.line-marker');
     if (!marker || !this.player) {
       return;
     }

@@ -53,7 +53,7 @@ public class StopEdits {
             JobDocument after = before.document().withPlan(plan);
             boolean taking = values.values().stream().anyMatch(v -> v != null);
             if (taking) {
-                requireCuttable(after, stopIds);
+                requireCuttable(after, stops);
             }
             return after;
         };
@@ -96,10 +96,11 @@ public class StopEdits {
         return names;
     }
 
-    private void requireCuttable(JobDocument after, List<String> stopIds) {
+    /** Stops are named by their numbers before the edit, which people see. */
+    private void requireCuttable(JobDocument after, List<Stop> before) {
         Map<String, Stop> stops = computer.result(after).stops();
-        for (String id : stopIds) {
-            Stop stop = stops.get(id);
+        for (Stop seen : before) {
+            Stop stop = stops.get(seen.id()).numbered(seen.number());
             boolean refused =
                     stop.refusal().filter(r -> r.kind() != Refusal.Kind.NO_DATA).isPresent();
             if (refused) {

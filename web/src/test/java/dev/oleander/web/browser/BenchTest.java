@@ -94,7 +94,7 @@ class BenchTest extends BrowserTest {
         long job = makeJob("cleat_backing_plate", "Measured", 1);
         browser.openStage(job, "shape");
         browser.keys("m");
-        for (double[] corner : new double[][] {{0, 14}, {184, 14}}) {
+        for (double[] corner : new double[][] {{-92, 32}, {92, 32}}) {
             int[] at = browser.onScreen(corner[0], corner[1]);
             browser.actions().moveToLocation(at[0] + 2, at[1] - 1).click().perform();
         }
@@ -105,7 +105,7 @@ class BenchTest extends BrowserTest {
     void commandsAreFoundByWordsAndByKeys() {
         long job = makeJob("cleat_backing_plate", "Commanded", 1);
         browser.openStage(job, "cuts");
-        browser.keys(Keys.chord(Keys.CONTROL, "k"));
+        browser.chord("k", Keys.CONTROL);
         browser.find("#command-text").sendKeys("go proof", Keys.ENTER);
         browser.until(b -> b.path().contains("/proof"));
         browser.waitForScene();

@@ -50,7 +50,7 @@ final class Browser implements AutoCloseable {
                         .build();
         this.driver = new ChromeDriver(service, options);
         this.base = "http://127.0.0.1:" + port;
-        driver.manage().window().setSize(new Dimension(1280, 800));
+        driver.manage().window().setSize(new Dimension(1280, 943));
     }
 
     WebDriver driver() {
@@ -122,6 +122,19 @@ final class Browser implements AutoCloseable {
 
     void keys(CharSequence... keys) {
         new Actions(driver).sendKeys(keys).perform();
+    }
+
+    /** Presses a key while others are held. */
+    void chord(CharSequence key, Keys... held) {
+        Actions actions = new Actions(driver);
+        for (Keys one : held) {
+            actions.keyDown(one);
+        }
+        actions.sendKeys(key);
+        for (Keys one : held) {
+            actions.keyUp(one);
+        }
+        actions.perform();
     }
 
     Actions actions() {

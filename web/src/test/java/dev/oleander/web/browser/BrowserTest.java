@@ -18,12 +18,12 @@ import org.junit.jupiter.api.io.TempDir;
 abstract class BrowserTest extends WebTest {
 
     protected Browser browser;
-    @TempDir protected Path downloads;
-    @TempDir private Path profile;
+    protected Path downloads;
 
     @BeforeAll
-    void openBrowser() {
-        browser = new Browser(port, downloads, profile);
+    void openBrowser(@TempDir Path folder) throws IOException {
+        downloads = Files.createDirectory(folder.resolve("downloads"));
+        browser = new Browser(port, downloads, folder.resolve("profile"));
     }
 
     @AfterAll
