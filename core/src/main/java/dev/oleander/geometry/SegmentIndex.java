@@ -42,6 +42,10 @@ public final class SegmentIndex<T> {
                 List.copyOf(points), points.stream().map(p -> new Box(p, p)).toList());
     }
 
+    public static SegmentIndex<Box> ofBoxes(List<Box> boxes) {
+        return new SegmentIndex<>(List.copyOf(boxes), boxes);
+    }
+
     /** Positions, in the given list, of everything whose box touches {@code box}; ascending. */
     public List<Integer> positions(Box box) {
         List<Integer> found = new ArrayList<>();

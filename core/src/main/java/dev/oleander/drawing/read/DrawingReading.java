@@ -164,14 +164,17 @@ public final class DrawingReading {
         }
 
         private List<Part> parts(List<Feature> features) {
+            Map<String, List<Feature>> openingsOf = new HashMap<>();
+            for (Feature feature : features) {
+                if (isCut(feature, Feature.Kind.OPENING)) {
+                    String parent = feature.parent().orElse("");
+                    openingsOf.computeIfAbsent(parent, p -> new ArrayList<>()).add(feature);
+                }
+            }
             List<Part> parts = new ArrayList<>();
             for (Feature outline : features) {
                 if (isCut(outline, Feature.Kind.OUTLINE)) {
-                    List<Feature> openings =
-                            features.stream()
-                                    .filter(f -> isCut(f, Feature.Kind.OPENING))
-                                    .filter(f -> f.parent().equals(Optional.of(outline.id())))
-                                    .toList();
+                    List<Feature> openings = openingsOf.getOrDefault(outline.id(), List.of());
                     parts.add(
                             new Part(
                                     "p" + (parts.size() + 1),

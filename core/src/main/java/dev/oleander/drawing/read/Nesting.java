@@ -4,7 +4,7 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import java.util.ArrayList;
+import dev.oleander.geometry.SegmentIndex;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -17,6 +17,7 @@ final class Nesting {
     private final int[] depth;
     private final List<Box> boxes;
     private final double touch;
+    private final SegmentIndex<Box> index;
 
     /**
      * @param touch mm; places nearer than this to the other contour do not tell inside from outside
@@ -34,11 +35,14 @@ final class Nesting {
                                 Comparator.comparingDouble((Integer i) -> contours.get(i).area())
                                         .reversed())
                         .toList();
-        List<Integer> placed = new ArrayList<>();
+        this.index = SegmentIndex.ofBoxes(boxes);
+        int[] rank = new int[contours.size()];
+        for (int k = 0; k < rank.length; k++) {
+            rank[largestFirst.get(k)] = k;
+        }
         for (int i : largestFirst) {
-            parent[i] = innermostRound(i, placed);
+            parent[i] = innermostRound(i, rank);
             depth[i] = parent[i] < 0 ? 0 : depth[parent[i]] + 1;
-            placed.add(i);
         }
     }
 
@@ -54,18 +58,23 @@ final class Nesting {
     /** Index of the innermost contour round a point, or -1. */
     int around(Point p) {
         int best = -1;
-        for (int i = 0; i < contours.size(); i++) {
+        for (int i : index.positions(new Box(p, p))) {
             boolean deeper = best < 0 || depth[i] > depth[best];
-            if (deeper && boxes.get(i).contains(p) && contours.get(i).contains(p)) {
+            if (deeper && contours.get(i).contains(p)) {
                 best = i;
             }
         }
         return best;
     }
 
-    private int innermostRound(int i, List<Integer> larger) {
-        for (int k = larger.size() - 1; k >= 0; k--) {
-            int other = larger.get(k);
+    /** Of the contours round it the smallest; only larger ones can be. */
+    private int innermostRound(int i, int[] rank) {
+        List<Integer> larger =
+                index.positions(boxes.get(i).grown(touch)).stream()
+                        .filter(k -> rank[k] < rank[i])
+                        .sorted(Comparator.comparingInt((Integer k) -> rank[k]).reversed())
+                        .toList();
+        for (int other : larger) {
             if (boxes.get(other).grown(touch).contains(boxes.get(i)) && isInside(i, other)) {
                 return other;
             }

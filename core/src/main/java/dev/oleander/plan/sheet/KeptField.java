@@ -4,28 +4,34 @@ import dev.oleander.drawing.read.Part;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Distances;
+import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** The kept material of a drawing, asked how near something comes to it. */
 final class KeptField {
 
-    private final List<Part> parts;
-    private final SegmentIndex<SegmentIndex.Entry<Part>> index;
+    private final SegmentIndex<SegmentIndex.Entry<Part>> edges;
+
+    /** Parts by the diagonals of their boxes. */
+    private final SegmentIndex<SegmentIndex.Entry<Part>> boxes;
 
     KeptField(List<Part> parts) {
-        this.parts = parts;
-        List<SegmentIndex.Entry<Part>> entries = new ArrayList<>();
+        List<SegmentIndex.Entry<Part>> segments = new ArrayList<>();
+        List<SegmentIndex.Entry<Part>> diagonals = new ArrayList<>();
         for (Part part : parts) {
             for (Contour contour : part.region().contours()) {
-                contour.segments().forEach(s -> entries.add(new SegmentIndex.Entry<>(part, s)));
+                contour.segments().forEach(s -> segments.add(new SegmentIndex.Entry<>(part, s)));
             }
+            Box box = part.region().box();
+            diagonals.add(new SegmentIndex.Entry<>(part, new Line(box.min(), box.max())));
         }
-        this.index = SegmentIndex.ofEntries(entries);
+        this.edges = SegmentIndex.ofEntries(segments);
+        this.boxes = SegmentIndex.ofEntries(diagonals);
     }
 
     /**
@@ -39,14 +45,13 @@ final class KeptField {
     Clearance along(Segment segment, double reach) {
         for (double t : new double[] {0.5, 0.02, 0.98}) {
             Point p = segment.at(t);
-            for (Part part : parts) {
-                if (isInside(part.region(), p)) {
-                    return new Clearance(0, part.id(), p);
-                }
+            Optional<Part> around = around(p);
+            if (around.isPresent()) {
+                return new Clearance(0, around.get().id(), p);
             }
         }
         Clearance least = new Clearance(reach, "", segment.start());
-        for (SegmentIndex.Entry<Part> near : index.touching(segment.box().grown(reach))) {
+        for (SegmentIndex.Entry<Part> near : edges.touching(segment.box().grown(reach))) {
             Distances.Nearest nearest = Distances.between(segment, near.segment());
             if (nearest.distance() < least.distance()) {
                 least = new Clearance(nearest.distance(), near.item().id(), nearest.onFirst());
@@ -57,13 +62,12 @@ final class KeptField {
 
     /** Clearance of a point. */
     Clearance at(Point p, double reach) {
-        for (Part part : parts) {
-            if (isInside(part.region(), p)) {
-                return new Clearance(0, part.id(), p);
-            }
+        Optional<Part> around = around(p);
+        if (around.isPresent()) {
+            return new Clearance(0, around.get().id(), p);
         }
         Clearance least = new Clearance(reach, "", p);
-        for (SegmentIndex.Entry<Part> near : index.touching(new Box(p, p).grown(reach))) {
+        for (SegmentIndex.Entry<Part> near : edges.touching(new Box(p, p).grown(reach))) {
             double distance = near.segment().distance(p);
             if (distance < least.distance()) {
                 least = new Clearance(distance, near.item().id(), p);
@@ -72,7 +76,12 @@ final class KeptField {
         return least;
     }
 
-    private static boolean isInside(Region region, Point p) {
-        return region.box().contains(p) && region.contains(p);
+    private Optional<Part> around(Point p) {
+        for (SegmentIndex.Entry<Part> near : boxes.touching(new Box(p, p))) {
+            if (near.item().region().contains(p)) {
+                return Optional.of(near.item());
+            }
+        }
+        return Optional.empty();
     }
 }

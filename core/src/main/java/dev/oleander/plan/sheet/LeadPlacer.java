@@ -9,6 +9,7 @@ import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Lead;
 import dev.oleander.plan.sheet.KeptField.Clearance;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -21,6 +22,9 @@ final class LeadPlacer {
     private static final double[] SHORTER = {1, 0.75, 0.5, 0.35};
     private static final int EVENLY = 16;
     private static final int MOST_SEGMENTS = 40;
+
+    /** What room for the pierce counts against a straight element. */
+    private static final double ALL_ROOM = 4;
 
     /** mm; the swath may touch kept material by rounding, not more. */
     static final double TOUCH = 1e-4;
@@ -62,10 +66,15 @@ final class LeadPlacer {
     /** The best place of the path; empty when no lead fits anywhere. */
     Optional<Fit> place(Contour path, Lead lead) {
         List<Station> stations = candidates(path);
+        // the most promising first: the first of them with all the room it asks for is the best
+        stations.sort(Comparator.comparingDouble(this::straightShare).reversed());
         Fit best = null;
         double most = Double.NEGATIVE_INFINITY;
         for (double factor : SHORTER) {
             for (Station station : stations) {
+                if (most >= ALL_ROOM + straightShare(station)) {
+                    break;
+                }
                 Fit fit = measure(path, station, lead.scaled(factor));
                 double score = bites(fit) ? Double.NEGATIVE_INFINITY : score(fit);
                 if (score > most + 1e-9) {
@@ -83,10 +92,14 @@ final class LeadPlacer {
     /** Room for the pierce first (up to what is asked), then length of a straight element. */
     private double score(Fit fit) {
         double room = Math.min(1, fit.pierceRoom() / row.pierceClearance());
-        Segment segment = fit.station().segment();
+        return ALL_ROOM * room + straightShare(fit.station());
+    }
+
+    /** Between 0 for a curve and 1 for a very long straight element. */
+    private double straightShare(Station station) {
+        Segment segment = station.segment();
         double straight = segment instanceof Arc ? 0 : segment.length();
-        double share = straight / (straight + 10 * row.lead());
-        return 4 * room + share;
+        return straight / (straight + 10 * row.lead());
     }
 
     private static List<Station> candidates(Contour path) {

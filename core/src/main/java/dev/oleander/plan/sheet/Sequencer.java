@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeSet;
 
 /** Puts stops in order: the nearest next of those that may come next. */
 final class Sequencer {
@@ -58,72 +59,148 @@ final class Sequencer {
         return ordered;
     }
 
+    /** Stops that may come next: marks before cuts, those without a path at the end. */
+    private static final class Ready {
+        private final List<Stop> stops;
+        private final NearestFinder marks;
+        private final NearestFinder cuts;
+        private final TreeSet<Integer> pathless = new TreeSet<>();
+
+        /**
+         * @param points of the stops' pierces by number; null where a stop never comes or has none
+         */
+        Ready(List<Stop> stops, Point[] points) {
+            this.stops = stops;
+            this.marks = new NearestFinder(only(points, true));
+            this.cuts = new NearestFinder(only(points, false));
+        }
+
+        private Point[] only(Point[] points, boolean ofMarks) {
+            Point[] chosen = points.clone();
+            for (int i = 0; i < chosen.length; i++) {
+                if (isMark(i) != ofMarks) {
+                    chosen[i] = null;
+                }
+            }
+            return chosen;
+        }
+
+        private boolean isMark(int i) {
+            return stops.get(i).kind() == Stop.Kind.MARK;
+        }
+
+        void add(int i) {
+            if (stops.get(i).path().isEmpty()) {
+                pathless.add(i);
+            } else {
+                (isMark(i) ? marks : cuts).add(i);
+            }
+        }
+
+        void remove(int i) {
+            NearestFinder finder = isMark(i) ? marks : cuts;
+            if (!pathless.remove(i) && finder.has(i)) {
+                finder.remove(i);
+            }
+        }
+
+        /** Number of the best next stop; -1 when none is ready. */
+        int next(Point at) {
+            int mark = marks.nearest(at);
+            int found = mark >= 0 ? mark : cuts.nearest(at);
+            return found >= 0 || pathless.isEmpty() ? found : pathless.first();
+        }
+    }
+
     private final class Run {
-        private final List<Stop> waiting;
+        private final List<Stop> stops;
         private final boolean groupByGroup;
+        private final Map<String, Integer> numbers = new HashMap<>();
         private final Map<String, List<Stop>> enclosing;
-        private final Map<String, Integer> insideLeft = new HashMap<>();
-        private final Map<String, String> groups = new HashMap<>();
+        private final int[] insideLeft;
+        private final Point[] points;
+        private final Map<String, List<Integer>> groups = new HashMap<>();
+        private final boolean[] taken;
+        private final Ready all;
+
+        /** Place of each stop in the list of its group. */
+        private final int[] local;
+
+        private List<Integer> members = List.of();
+        private Ready ofGroup = new Ready(List.of(), new Point[0]);
         private Point at = Point.ORIGIN;
-        private String group;
 
         Run(List<Stop> stops, boolean groupByGroup) {
-            this.waiting = new ArrayList<>(stops);
+            this.stops = stops;
             this.groupByGroup = groupByGroup;
             this.enclosing = precedence.enclosing(stops);
+            this.insideLeft = new int[stops.size()];
+            this.taken = new boolean[stops.size()];
+            this.points = new Point[stops.size()];
+            this.local = new int[stops.size()];
+            for (int i = 0; i < stops.size(); i++) {
+                Stop stop = stops.get(i);
+                numbers.put(stop.id(), i);
+                points[i] = stop.path().map(CutPath::pierce).orElse(null);
+                List<Integer> group =
+                        groups.computeIfAbsent(precedence.groupOf(stop), g -> new ArrayList<>());
+                local[i] = group.size();
+                group.add(i);
+            }
             enclosing
                     .values()
-                    .forEach(
-                            outer -> outer.forEach(o -> insideLeft.merge(o.id(), 1, Integer::sum)));
-            stops.forEach(s -> groups.put(s.id(), precedence.groupOf(s)));
+                    .forEach(outer -> outer.forEach(o -> insideLeft[numbers.get(o.id())]++));
+            this.all = new Ready(stops, points);
         }
 
         List<Stop> order() {
-            List<Stop> ordered = new ArrayList<>(waiting.size());
-            while (!waiting.isEmpty()) {
-                Stop next = nearest(groupByGroup && group != null);
-                if (next == null) {
-                    next = nearest(false);
+            for (int i = 0; i < stops.size(); i++) {
+                if (insideLeft[i] == 0) {
+                    all.add(i);
                 }
-                waiting.remove(next);
-                ordered.add(next);
-                group = groups.get(next.id());
-                at = next.path().map(CutPath::end).orElse(at);
-                enclosing
-                        .get(next.id())
-                        .forEach(outer -> insideLeft.merge(outer.id(), -1, Integer::sum));
+            }
+            List<Stop> ordered = new ArrayList<>(stops.size());
+            while (ordered.size() < stops.size()) {
+                int inGroup = ofGroup.next(at);
+                int next = inGroup >= 0 ? members.get(inGroup) : all.next(at);
+                if (inGroup < 0 && groupByGroup) {
+                    enterGroupOf(next);
+                }
+                take(next);
+                ordered.add(stops.get(next));
             }
             return ordered;
         }
 
-        /** Marks come before cuts; among equals the nearest wins, among these the first. */
-        private Stop nearest(boolean sameGroup) {
-            Stop best = null;
-            double least = Double.POSITIVE_INFINITY;
-            for (Stop stop : waiting) {
-                if (isReady(stop) && (!sameGroup || groups.get(stop.id()).equals(group))) {
-                    double distance =
-                            stop.path().map(p -> p.pierce().distance(at)).orElse(Double.MAX_VALUE);
-                    boolean better =
-                            best == null
-                                    || (isMark(stop) == isMark(best)
-                                            ? distance < least
-                                            : isMark(stop));
-                    if (better) {
-                        least = distance;
-                        best = stop;
+        private void enterGroupOf(int stop) {
+            members = groups.get(precedence.groupOf(stops.get(stop)));
+            ofGroup =
+                    new Ready(
+                            members.stream().map(stops::get).toList(),
+                            members.stream().map(i -> points[i]).toArray(Point[]::new));
+            for (int i : members) {
+                if (!taken[i] && insideLeft[i] == 0) {
+                    ofGroup.add(local[i]);
+                }
+            }
+        }
+
+        private void take(int stop) {
+            taken[stop] = true;
+            all.remove(stop);
+            if (groupByGroup) {
+                ofGroup.remove(local[stop]);
+            }
+            at = stops.get(stop).path().map(CutPath::end).orElse(at);
+            for (Stop outer : enclosing.get(stops.get(stop).id())) {
+                int i = numbers.get(outer.id());
+                if (--insideLeft[i] == 0) {
+                    all.add(i);
+                    if (groupByGroup) {
+                        ofGroup.add(local[i]);
                     }
                 }
             }
-            return best;
-        }
-
-        private boolean isReady(Stop stop) {
-            return insideLeft.getOrDefault(stop.id(), 0) == 0;
-        }
-
-        private static boolean isMark(Stop stop) {
-            return stop.kind() == Stop.Kind.MARK;
         }
     }
 }

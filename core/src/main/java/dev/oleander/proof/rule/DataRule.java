@@ -1,5 +1,6 @@
 package dev.oleander.proof.rule;
 
+import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Stop;
@@ -10,6 +11,7 @@ import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** Every stop has data from the cut book, and is large enough for it. */
 public final class DataRule implements ProofRule {
@@ -27,19 +29,16 @@ public final class DataRule implements ProofRule {
     @Override
     public Outcome check(ProofInput input) {
         List<Finding> findings = new ArrayList<>(RefusedStops.of(input, Refusal.Kind.NO_DATA));
+        Map<String, Feature> features = input.reading().byId();
         for (Stop stop : input.run().stops()) {
-            stop.row().ifPresent(row -> checkHole(input, stop, row, findings));
+            Feature feature = features.get(stop.feature());
+            stop.row().ifPresent(row -> checkHole(feature, stop, row, findings));
         }
         return new Outcome(input.run().stops().size(), findings);
     }
 
-    private static void checkHole(ProofInput input, Stop stop, CutRow row, List<Finding> findings) {
-        double diameter =
-                input.reading()
-                        .byId()
-                        .get(stop.feature())
-                        .circleDiameter()
-                        .orElse(Double.POSITIVE_INFINITY);
+    private static void checkHole(Feature feature, Stop stop, CutRow row, List<Finding> findings) {
+        double diameter = feature.circleDiameter().orElse(Double.POSITIVE_INFINITY);
         boolean cutAsHole = stop.kind() == Stop.Kind.PROFILE && stop.name().startsWith("Hole");
         if (cutAsHole && diameter < row.smallestHole()) {
             String sentence =
