@@ -68,6 +68,12 @@ export class RunLine extends EventTarget {
 
   #key(event) {
     const by = {ArrowUp: -1, ArrowDown: 1}[event.key];
+    if (by && event.target.matches('.line-marker')) {
+      event.preventDefault();
+      event.stopPropagation();
+      this.player.stepItem(by);
+      return;
+    }
     const stop = event.target.closest('.stop');
     if (!by || !stop) {
       return;

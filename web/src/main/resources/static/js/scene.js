@@ -62,21 +62,14 @@ export class Scene {
     }
   }
 
-  /** Everything that should be in sight at first. */
-  extent() {
+  /** Boxes worth fitting, the first one first: what is cut, then the whole stock. */
+  extents() {
     if (this.stage === 'shape' || !this.stock) {
-      return this.box;
+      return [this.box];
     }
-    const found = [...this.stock];
-    for (const stop of this.stops) {
-      if (stop.box) {
-        found[0] = Math.min(found[0], stop.box[0]);
-        found[1] = Math.min(found[1], stop.box[1]);
-        found[2] = Math.max(found[2], stop.box[2]);
-        found[3] = Math.max(found[3], stop.box[3]);
-      }
-    }
-    return found;
+    const cut = this.stops.filter((s) => s.box).map((s) => s.box).reduce(union, null);
+    const all = cut ? union(cut, this.stock) : this.stock;
+    return cut && this.stage !== 'sheet' ? [cut, all] : [all];
   }
 
   /** Chains that can be picked: [id, path, box]. */
@@ -94,4 +87,8 @@ export class Scene {
   drawnContour(stop) {
     return placed(this.featureById.get(stop.feature).d, this.placementOf(stop));
   }
+}
+
+function union(a, b) {
+  return a ? [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[2], b[2]), Math.max(a[3], b[3])] : b;
 }

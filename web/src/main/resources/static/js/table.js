@@ -62,7 +62,8 @@ export class Table extends EventTarget {
     this.view.width = width;
     this.view.height = height;
     if (fitted) {
-      this.fit();
+      this.#fitBox(this.scene.extents()[this.fitted]);
+      this.fittedView = this.view.copy();
     } else {
       this.refresh();
     }
@@ -83,10 +84,18 @@ export class Table extends EventTarget {
     this.refresh();
   }
 
-  fit(box = this.scene?.extent()) {
+  /** Fits what is cut; once more, the whole stock. */
+  fit() {
+    const boxes = this.scene?.extents() ?? [];
+    const again = this.fittedView && this.#sameView(this.fittedView);
+    this.fitted = again ? (this.fitted + 1) % boxes.length : 0;
+    this.#fitBox(boxes[this.fitted]);
+    this.fittedView = this.view.copy();
+  }
+
+  #fitBox(box) {
     if (box) {
       this.view.fit(box, RULER);
-      this.fittedView = this.view.copy();
       this.refresh();
     }
   }
@@ -94,7 +103,7 @@ export class Table extends EventTarget {
   fitSelection() {
     const boxes = this.picks.filter(([id]) => this.selected.has(id)).map(([, , b]) => b);
     if (boxes.length) {
-      this.fit([Math.min(...boxes.map((b) => b[0])), Math.min(...boxes.map((b) => b[1])),
+      this.#fitBox([Math.min(...boxes.map((b) => b[0])), Math.min(...boxes.map((b) => b[1])),
         Math.max(...boxes.map((b) => b[2])), Math.max(...boxes.map((b) => b[3]))]);
     }
   }

@@ -106,7 +106,14 @@ public sealed interface Chain permits Path, Contour {
         return reversed;
     }
 
+    /** Segments so short that their ends fall together at the new place are left out. */
     static List<Segment> transformed(List<Segment> segments, Transform transform) {
-        return segments.stream().map(s -> s.transformed(transform)).toList();
+        List<Segment> moved = new ArrayList<>(segments.size());
+        for (Segment segment : segments) {
+            if (!transform.apply(segment.start()).equals(transform.apply(segment.end()))) {
+                moved.add(segment.transformed(transform));
+            }
+        }
+        return moved;
     }
 }

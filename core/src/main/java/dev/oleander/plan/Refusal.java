@@ -10,6 +10,10 @@ import dev.oleander.geometry.Point;
  */
 public record Refusal(Kind kind, String sentence, Point place, double value, double limit) {
 
+    Refusal at(Point newPlace) {
+        return new Refusal(kind, sentence, newPlace, value, limit);
+    }
+
     /** What stands against it. */
     public enum Kind {
         NO_DATA,

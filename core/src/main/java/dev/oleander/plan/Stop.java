@@ -1,5 +1,6 @@
 package dev.oleander.plan;
 
+import dev.oleander.geometry.Transform;
 import dev.oleander.machine.CutRow;
 import java.util.List;
 import java.util.Map;
@@ -45,6 +46,32 @@ public record Stop(
 
     public static String id(String feature, int copy) {
         return feature + "." + copy;
+    }
+
+    /**
+     * This stop of the drawing, carried to where a copy lies. Its number follows with the order.
+     */
+    public Stop at(Placement placement) {
+        Transform transform = placement.transform();
+        return new Stop(
+                id(feature, placement.copy()),
+                0,
+                feature,
+                part,
+                placement.copy(),
+                kind,
+                name,
+                side,
+                anticlockwise != transform.isMirrored(),
+                leadIn,
+                leadOut,
+                startAt,
+                overRun,
+                passes,
+                row,
+                path.map(p -> p.transformed(transform)),
+                refusal.map(r -> r.at(transform.apply(r.place()))),
+                sources);
     }
 
     public Stop numbered(int newNumber) {

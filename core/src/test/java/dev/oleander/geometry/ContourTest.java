@@ -56,6 +56,15 @@ class ContourTest {
     }
 
     @Test
+    void losesOnlyWhatIsTooShortForItsNewPlace() {
+        double tiny = 1e-15;
+        Contour crumbed = Shapes.polygon(0, 0, 10, 0, 10, 10, tiny, 10, 0, 10 - tiny, 0, 5);
+        Contour moved = crumbed.transformed(Transform.translation(p(4000, 4000)));
+        assertThat(moved.segments()).hasSizeLessThan(crumbed.segments().size());
+        assertThat(moved.area()).isCloseTo(100, within(1e-9));
+    }
+
+    @Test
     void knowsACircleOfPieces() {
         assertThat(Contour.circle(p(1, 2), 4.5).circleDiameter(0.01).orElseThrow())
                 .isCloseTo(9, within(1e-9));

@@ -46,7 +46,8 @@ final class FeatureCutter {
         this.kept = kept;
     }
 
-    FeatureCut cut(Feature feature, StopChoice choice) {
+    /** The stop of the drawing itself: copy 0, without a number, in the drawing's coordinates. */
+    Stop cut(Feature feature, StopChoice choice) {
         return new Run(feature, choice).cut();
     }
 
@@ -94,7 +95,7 @@ final class FeatureCutter {
             return kind == Stop.Kind.PROFILE ? scrapSide(feature) : Side.ON;
         }
 
-        FeatureCut cut() {
+        Stop cut() {
             CutRow row;
             try {
                 row = findRow();
@@ -124,12 +125,12 @@ final class FeatureCutter {
         }
 
         /** Marks and open lines run on the line itself, from its start to its end. */
-        private FeatureCut alongLine(CutRow row) {
+        private Stop alongLine(CutRow row) {
             List<Segment> segments = feature.chain().segments();
             return done(row, new CutPath(List.of(), segments, List.of(), List.of()), null);
         }
 
-        private FeatureCut round(Contour path, CutRow row) {
+        private Stop round(Contour path, CutRow row) {
             anticlockwise = path.isAnticlockwise();
             leadIn = leadIn(path, row);
             overRun = overRun(row);
@@ -256,15 +257,20 @@ final class FeatureCutter {
                     row.kerf() / 2);
         }
 
-        private FeatureCut refused(CutRow row, Refusal refusal) {
+        private Stop refused(CutRow row, Refusal refusal) {
             return done(row, null, refusal);
         }
 
-        private FeatureCut done(CutRow row, CutPath path, Refusal refusal) {
+        private Stop done(CutRow row, CutPath path, Refusal refusal) {
             List<Pass> passes = row == null ? List.of() : List.of(pass(row));
-            return new FeatureCut(
-                    feature,
+            return new Stop(
+                    feature.id(),
+                    0,
+                    feature.id(),
+                    feature.part().orElse(""),
+                    0,
                     kind,
+                    FeatureNames.of(feature),
                     side,
                     anticlockwise,
                     leadIn,

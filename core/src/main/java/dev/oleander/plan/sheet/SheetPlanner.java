@@ -56,12 +56,12 @@ public final class SheetPlanner {
                         choices.quality(),
                         new KeptField(reading.parts()));
         List<Feature> worked = reading.features().stream().filter(SheetPlanner::isWorked).toList();
-        Map<CutKey, FeatureCut> cuts = new HashMap<>();
+        Map<CutKey, Stop> cuts = new HashMap<>();
         List<Stop> stops = new ArrayList<>();
         for (Placement placement : layout.placements()) {
             for (Feature feature : worked) {
                 StopChoice choice = choices.of(feature.id(), placement.copy());
-                FeatureCut cut =
+                Stop cut =
                         cuts.computeIfAbsent(
                                 new CutKey(feature.id(), choice),
                                 key -> cutter.cut(feature, choice));

@@ -45,13 +45,12 @@ public final class UncutRule implements ProofRule {
         int checked = 0;
         for (Stop stop : input.run().stops()) {
             boolean follows = stop.kind() == Stop.Kind.PROFILE && stop.side() != Side.ON;
-            // copies are congruent: the first tells for all
-            if (follows && stop.path().isPresent() && stop.copy() == 1) {
+            if (follows && stop.path().isPresent()) {
                 checked++;
                 Chain drawn =
                         features.get(stop.feature())
                                 .chain()
-                                .transformed(placements.get(1).transform());
+                                .transformed(placements.get(stop.copy()).transform());
                 check(stop, drawn, findings);
             }
         }

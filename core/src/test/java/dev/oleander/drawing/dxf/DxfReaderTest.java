@@ -125,6 +125,13 @@ class DxfReaderTest {
     }
 
     @Test
+    void aBlockInItselfIsLeftOutAndSaid() {
+        String name = "block_in_itself.dxf";
+        Drawing drawing = new DxfReader(DxfOptions.defaults()).read(name, Samples.bytes(name));
+        assertThat(drawing.skipped()).anyMatch(s -> s.entity().equals("INSERT") && s.lineWork());
+    }
+
+    @Test
     void drawingsGoSideBySide() {
         Drawing one = read(entities("0\nCIRCLE\n8\nCUT\n10\n0\n20\n0\n40\n5\n"));
         Drawing two = read(entities("0\nCIRCLE\n8\nINNER\n10\n100\n20\n50\n40\n2\n"));

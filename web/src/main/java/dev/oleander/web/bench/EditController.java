@@ -42,12 +42,19 @@ import org.springframework.web.bind.annotation.RequestParam;
 class EditController {
 
     /**
-     * What every edit brings along.
+     * What every edit brings along, and where its answer goes.
      *
      * @param step the step its page was made from
      * @param stop ids of the selected stops
      */
-    record Context(long id, String stage, Integer step, String stop) {}
+    record Context(
+            long id,
+            String stage,
+            Integer step,
+            String stop,
+            SignedIn who,
+            Model model,
+            HttpServletResponse response) {}
 
     private final JobService jobs;
     private final StopEdits stopEdits;
@@ -64,8 +71,11 @@ class EditController {
             @PathVariable long id,
             @PathVariable String stage,
             @RequestParam(required = false) Integer step,
-            @RequestParam(defaultValue = "") String stop) {
-        return new Context(id, stage, step, stop);
+            @RequestParam(defaultValue = "") String stop,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        return new Context(id, stage, step, stop, who, model, response);
     }
 
     /** Sets a value of the selected stops; without a value it is put back. */
@@ -74,23 +84,17 @@ class EditController {
             @ModelAttribute("context") Context context,
             @RequestParam String field,
             @RequestParam(required = false) String value,
-            @RequestParam(defaultValue = "all") String scope,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
+            @RequestParam(defaultValue = "all") String scope) {
         StopField wanted = known(StopField.ofWord(field), field);
         Map<StopField, String> values = Collections.singletonMap(wanted, value);
         StopEdits.Scope reach = scope.equals("copy") ? StopEdits.Scope.COPY : StopEdits.Scope.ALL;
         List<String> ids = BenchController.ids(context.stop());
-        model.addAttribute("scope", scope);
+        context.model().addAttribute("scope", scope);
         String label = (value == null ? "Put back: " : "") + wanted.label() + of(ids);
         return answer(
                 context,
                 new EditError(field, value, ""),
-                () -> edit(context, label, stopEdits.set(ids, reach, values), who),
-                who,
-                model,
-                response);
+                () -> edit(context, label, stopEdits.set(ids, reach, values)));
     }
 
     private static String of(List<String> ids) {
@@ -103,22 +107,13 @@ class EditController {
             @ModelAttribute("context") Context context,
             @RequestParam String moved,
             @RequestParam(defaultValue = "") String before,
-            @RequestParam(defaultValue = "") String shift,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
+            @RequestParam(defaultValue = "") String shift) {
         List<String> ids = BenchController.ids(moved);
         JobService.Edit edit =
                 shift.isEmpty()
                         ? stopEdits.move(ids, before)
                         : stopEdits.shift(ids, shift.equals("up"));
-        return answer(
-                context,
-                EditError.NONE,
-                () -> edit(context, "Order" + of(ids), edit, who),
-                who,
-                model,
-                response);
+        return answer(context, EditError.NONE, () -> edit(context, "Order" + of(ids), edit));
     }
 
     /** Sets a value of the whole job. */
@@ -126,10 +121,7 @@ class EditController {
     String orderValue(
             @ModelAttribute("context") Context context,
             @RequestParam String field,
-            @RequestParam String value,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
+            @RequestParam String value) {
         OrderField wanted = known(OrderField.ofWord(field), field);
         return answer(
                 context,
@@ -138,21 +130,14 @@ class EditController {
                         edit(
                                 context,
                                 wanted.label(),
-                                before -> wanted.set(before.document(), value),
-                                who),
-                who,
-                model,
-                response);
+                                before -> wanted.set(before.document(), value)));
     }
 
     @PostMapping("/sheet-values")
     String sheetValue(
             @ModelAttribute("context") Context context,
             @RequestParam String field,
-            @RequestParam(defaultValue = "") String value,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
+            @RequestParam(defaultValue = "") String value) {
         SheetField wanted = known(SheetField.ofWord(field), field);
         return answer(
                 context,
@@ -165,11 +150,8 @@ class EditController {
                                         before.document()
                                                 .withSheet(
                                                         wanted.set(
-                                                                before.document().sheet(), value)),
-                                who),
-                who,
-                model,
-                response);
+                                                                before.document().sheet(),
+                                                                value))));
     }
 
     /** What is done with a layer, or with one chain of it. */
@@ -178,24 +160,16 @@ class EditController {
             @ModelAttribute("context") Context context,
             @RequestParam(defaultValue = "") String layer,
             @RequestParam(defaultValue = "") String feature,
-            @RequestParam(defaultValue = "") String purpose,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
-        Purpose wanted = purpose.isEmpty() ? null : purpose(purpose);
+            @RequestParam(defaultValue = "") String purpose) {
         JobService.Edit edit =
-                before ->
-                        feature.isEmpty()
-                                ? before.document().withLayer(layer, wanted)
-                                : before.document().withFeature(feature, wanted);
+                before -> {
+                    Purpose wanted = purpose.isEmpty() ? null : purpose(purpose);
+                    return feature.isEmpty()
+                            ? before.document().withLayer(layer, wanted)
+                            : before.document().withFeature(feature, wanted);
+                };
         String label = "Purpose of " + (feature.isEmpty() ? "layer " + layer : feature);
-        return answer(
-                context,
-                EditError.NONE,
-                () -> edit(context, label, edit, who),
-                who,
-                model,
-                response);
+        return answer(context, EditError.NONE, () -> edit(context, label, edit));
     }
 
     private static Purpose purpose(String word) {
@@ -214,11 +188,9 @@ class EditController {
     String accept(
             @ModelAttribute("context") Context context,
             @RequestParam String finding,
-            @RequestParam(defaultValue = "") String reason,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
-        String given = reason.isBlank() ? null : reason.strip() + " (" + who.fullName() + ")";
+            @RequestParam(defaultValue = "") String reason) {
+        String given =
+                reason.isBlank() ? null : reason.strip() + " (" + context.who().fullName() + ")";
         return answer(
                 context,
                 EditError.NONE,
@@ -226,35 +198,21 @@ class EditController {
                         edit(
                                 context,
                                 given == null ? "Acceptance taken back" : "Finding accepted",
-                                before -> before.document().withAcceptance(finding, given),
-                                who),
-                who,
-                model,
-                response);
+                                before -> before.document().withAcceptance(finding, given)));
     }
 
     @PostMapping("/undo")
-    String undo(
-            @ModelAttribute("context") Context context,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
-        return answer(
-                context, EditError.NONE, () -> jobs.undo(context.id(), who), who, model, response);
+    String undo(@ModelAttribute("context") Context context) {
+        return answer(context, EditError.NONE, () -> jobs.undo(context.id(), context.who()));
     }
 
     @PostMapping("/redo")
-    String redo(
-            @ModelAttribute("context") Context context,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
-        return answer(
-                context, EditError.NONE, () -> jobs.redo(context.id(), who), who, model, response);
+    String redo(@ModelAttribute("context") Context context) {
+        return answer(context, EditError.NONE, () -> jobs.redo(context.id(), context.who()));
     }
 
-    private JobView edit(Context context, String label, JobService.Edit edit, SignedIn who) {
-        return jobs.edit(context.id(), context.step(), label, edit, who);
+    private JobView edit(Context context, String label, JobService.Edit edit) {
+        return jobs.edit(context.id(), context.step(), label, edit, context.who());
     }
 
     private static <T> T known(Optional<T> field, String name) {
@@ -263,13 +221,7 @@ class EditController {
     }
 
     /** The fragments after an edit, or as they were with what stands against it. */
-    private String answer(
-            Context context,
-            EditError place,
-            Supplier<JobView> edit,
-            SignedIn who,
-            Model model,
-            HttpServletResponse response) {
+    private String answer(Context context, EditError place, Supplier<JobView> edit) {
         EditError error = EditError.NONE;
         JobView job;
         try {
@@ -279,7 +231,7 @@ class EditController {
                 | PlanException
                 | DrawingException refused) {
             error = new EditError(place.field(), place.typed(), refused.getMessage());
-            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            context.response().setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             job = jobs.view(context.id());
         } catch (StaleEditException | OptimisticLockingFailureException overtaken) {
             String sentence =
@@ -287,7 +239,7 @@ class EditController {
                             ? overtaken.getMessage()
                             : StaleEditException.AT_THE_SAME_MOMENT;
             error = new EditError("", "", sentence);
-            response.setStatus(HttpStatus.CONFLICT.value());
+            context.response().setStatus(HttpStatus.CONFLICT.value());
             job = jobs.view(context.id());
         }
         Shown shown =
@@ -295,8 +247,9 @@ class EditController {
                         BenchController.stage(context.stage()),
                         BenchController.ids(context.stop()),
                         error);
-        bench.fill(model, job, shown, who);
-        response.setHeader("HX-Trigger", "{\"sceneChanged\":{\"step\":%d}}".formatted(job.step()));
+        bench.fill(context.model(), job, shown, context.who());
+        context.response()
+                .setHeader("HX-Trigger", "{\"sceneChanged\":{\"step\":%d}}".formatted(job.step()));
         return "bench/update";
     }
 }

@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 
 /** A value of the whole job that people set. */
-public enum OrderField {
+public enum OrderField implements EditField {
     NAME("name", "name", order((o, t) -> order(o, t, o.material(), o.thickness(), o.quantity()))),
     MATERIAL(
             "material",
@@ -40,10 +40,12 @@ public enum OrderField {
         this.setter = setter;
     }
 
+    @Override
     public String word() {
         return word;
     }
 
+    @Override
     public String label() {
         return label;
     }
@@ -57,7 +59,7 @@ public enum OrderField {
     }
 
     public static Optional<OrderField> ofWord(String word) {
-        return Arrays.stream(values()).filter(f -> f.word.equals(word)).findFirst();
+        return EditField.ofWord(values(), word);
     }
 
     private static BiFunction<JobDocument, String, JobDocument> order(

@@ -12,7 +12,7 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 
 /** A value of the sheet that people set. Lengths mm, angles degrees; empty text is no value. */
-public enum SheetField {
+public enum SheetField implements EditField {
     STOCK("stock", "kind of stock", stock((s, t) -> around(s, t.equals("around")))),
     WIDTH("width", "width of the stock", stock(SheetField::width)),
     HEIGHT("height", "height of the stock", stock(SheetField::height)),
@@ -38,10 +38,12 @@ public enum SheetField {
         this.setter = setter;
     }
 
+    @Override
     public String word() {
         return word;
     }
 
+    @Override
     public String label() {
         return label;
     }
@@ -55,7 +57,7 @@ public enum SheetField {
     }
 
     public static Optional<SheetField> ofWord(String word) {
-        return Arrays.stream(values()).filter(f -> f.word.equals(word)).findFirst();
+        return EditField.ofWord(values(), word);
     }
 
     private static BiFunction<SheetChoices, String, SheetChoices> stock(

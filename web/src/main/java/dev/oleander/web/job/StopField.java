@@ -14,7 +14,7 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /** A value of a stop that people set, with its limits. Lengths mm, angles degrees. */
-public enum StopField {
+public enum StopField implements EditField {
     SIDE("side", "side", choice(StopField::side, StopChoice::withSide)),
     QUALITY("quality", "cut data", choice(text -> text, StopChoice::withQuality)),
     LEAD_IN_KIND("leadIn.kind", "form of the lead-in", leadIn(kind())),
@@ -57,12 +57,12 @@ public enum StopField {
         this.setter = setter;
     }
 
-    /** As it stands in forms and in the HTTP interface: leadIn.length. */
+    @Override
     public String word() {
         return word;
     }
 
-    /** As it stands in the list of changes. */
+    @Override
     public String label() {
         return label;
     }
@@ -76,7 +76,7 @@ public enum StopField {
     }
 
     public static Optional<StopField> ofWord(String word) {
-        return Arrays.stream(values()).filter(f -> f.word.equals(word)).findFirst();
+        return EditField.ofWord(values(), word);
     }
 
     private static <T> BiFunction<StopChoice, Entry, StopChoice> choice(

@@ -1,6 +1,9 @@
 package dev.oleander.web.page;
 
+import dev.oleander.drawing.DrawingException;
+import dev.oleander.plan.PlanException;
 import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.RefusedEditException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -27,6 +30,12 @@ class PageErrors {
                 model,
                 400,
                 "\"%s\" cannot be read as %s.".formatted(wrong.getValue(), wrong.getName()));
+    }
+
+    @ExceptionHandler({PlanException.class, DrawingException.class, RefusedEditException.class})
+    @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
+    String notPossible(RuntimeException refused, Model model) {
+        return page(model, 422, refused.getMessage());
     }
 
     @ExceptionHandler

@@ -57,6 +57,16 @@ class JourneyTest extends BrowserTest {
     }
 
     @Test
+    void severalDrawingsBecomeSeveralJobs() throws IOException {
+        Path one = Files.write(downloads.resolve("bow_plate.dxf"), sample("cleat_backing_plate"));
+        Path two = Files.write(downloads.resolve("stern_pawl.dxf"), sample("chain_stopper_pawl"));
+        browser.find("#intake-file").sendKeys(one + "\n" + two);
+        browser.until(
+                b -> b.all(".ticket h2").stream().anyMatch(t -> t.getText().equals("Stern pawl")));
+        assertThat(browser.all(".ticket h2")).anyMatch(t -> t.getText().equals("Bow plate"));
+    }
+
+    @Test
     void aFileThatIsNoDrawingIsNamed() throws IOException {
         Path file = Files.writeString(downloads.resolve("letter.dxf"), "Dear all,\n");
         browser.find("#intake-file").sendKeys(file.toString());
@@ -220,6 +230,10 @@ class JourneyTest extends BrowserTest {
                 .release()
                 .perform();
         assertThat(moment()).isGreaterThan(1);
+        double dragged = moment();
+        browser.script("document.querySelector('.line-marker').focus()");
+        browser.keys(Keys.ARROW_DOWN);
+        assertThat(moment()).isGreaterThan(dragged);
         assertThat(browser.pixels("--rose")).isGreaterThan(100);
     }
 
