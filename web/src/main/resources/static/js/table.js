@@ -1,5 +1,6 @@
-import {nearest, snapPlaces, trace} from './paths.js';
+import {trace} from './paths.js';
 import {Painter, readColours, RULER} from './painter.js';
+import {pickAt, pickWithin, snapAt} from './picker.js';
 import {View} from './view.js';
 
 // The table: three canvases over each other. The lowest holds what stands still, the middle one what
@@ -8,8 +9,7 @@ import {View} from './view.js';
 
 const QUICK = 14;
 const REST = 110;
-const REACH = 9;
-const PIECES_OF_A_DRAG = 4;
+const FAR = 4;
 
 export class Table extends EventTarget {
   #mode = 'select';
@@ -77,7 +77,6 @@ export class Table extends EventTarget {
     const first = !this.scene;
     this.scene = scene;
     this.picks = scene.pickable();
-    this.snaps = null;
     if (first) {
       this.fit();
     }
@@ -240,7 +239,7 @@ export class Table extends EventTarget {
   #paintMeasure(ctx) {
     const points = [...this.measure];
     if (this.#mode === 'measure' && points.length === 1 && this.pointer) {
-      points.push(this.#snapped(this.pointer) ?? this.#world(this.pointer));
+      points.push(snapAt(this.picks, this.view, this.pointer) ?? this.#world(this.pointer));
     }
     if (points.length === 2) {
       const [a, b] = points.map((p) => this.view.toScreen(p.x, p.y));
@@ -337,7 +336,7 @@ export class Table extends EventTarget {
     if (drag) {
       const dx = at.x - drag.nowX;
       const dy = at.y - drag.nowY;
-      drag.far ||= Math.hypot(at.x - drag.x, at.y - drag.y) > PIECES_OF_A_DRAG;
+      drag.far ||= Math.hypot(at.x - drag.x, at.y - drag.y) > FAR;
       drag.nowX = at.x;
       drag.nowY = at.y;
       this.#touches.set(event.pointerId, at);
@@ -375,7 +374,7 @@ export class Table extends EventTarget {
     if (drag.kind === 'handle') {
       drag.grabbed.drop(this.#world(at), drag.far);
     } else if (drag.kind === 'band' && drag.far) {
-      this.#pickBand(drag);
+      this.dispatchEvent(new CustomEvent('picked', {detail: {ids: pickWithin(this.picks, this.view, drag), add: false}}));
     } else if (!drag.far) {
       this.#click(at, event);
     }
@@ -392,60 +391,16 @@ export class Table extends EventTarget {
   #click(at, event) {
     if (this.#mode === 'measure') {
       this.measure = this.measure.length === 2 ? [] : this.measure;
-      this.measure.push(this.#snapped(at) ?? this.#world(at));
+      this.measure.push(snapAt(this.picks, this.view, at) ?? this.#world(at));
       return;
     }
-    const id = this.pick(at);
+    const id = pickAt(this.picks, this.view, at);
     this.dispatchEvent(new CustomEvent('picked', {detail: {ids: id ? [id] : [], add: event.ctrlKey || event.metaKey || event.shiftKey}}));
-  }
-
-  /** The nearest chain under a place of the screen. */
-  pick({x, y}) {
-    const [wx, wy] = this.view.toWorld(x, y);
-    const reach = REACH / this.view.k;
-    let best = null;
-    let least = reach;
-    for (const [id, d, box] of this.picks) {
-      if (wx > box[0] - reach && wx < box[2] + reach && wy > box[1] - reach && wy < box[3] + reach) {
-        const found = nearest(d, wx, wy);
-        if (found.distance < least) {
-          least = found.distance;
-          best = id;
-        }
-      }
-    }
-    return best;
-  }
-
-  #pickBand({x, y, nowX, nowY}) {
-    const a = this.#world({x: Math.min(x, nowX), y: Math.max(y, nowY)});
-    const b = this.#world({x: Math.max(x, nowX), y: Math.min(y, nowY)});
-    const ids = this.picks.filter(([, , box]) => box[0] >= a.x && box[1] >= a.y && box[2] <= b.x && box[3] <= b.y).map(([id]) => id);
-    this.dispatchEvent(new CustomEvent('picked', {detail: {ids, add: false}}));
-  }
-
-  #snapped(at) {
-    const [wx, wy] = this.view.toWorld(at.x, at.y);
-    const reach = REACH / this.view.k;
-    let best = null;
-    let least = reach;
-    for (const [, d, box] of this.picks) {
-      if (wx > box[0] - reach && wx < box[2] + reach && wy > box[1] - reach && wy < box[3] + reach) {
-        for (const place of snapPlaces(d)) {
-          const distance = Math.hypot(place.x - wx, place.y - wy);
-          if (distance < least) {
-            least = distance;
-            best = place;
-          }
-        }
-      }
-    }
-    return best;
   }
 
   /** Writes at the pointer what it would snap to while measuring. */
   #noteSnap(at) {
-    const place = this.#mode === 'measure' && this.picks ? this.#snapped(at) : null;
+    const place = this.#mode === 'measure' && this.picks ? snapAt(this.picks, this.view, at) : null;
     this.snapNote.hidden = !place;
     if (place) {
       this.snapNote.textContent = place.kind;

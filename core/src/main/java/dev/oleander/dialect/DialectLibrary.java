@@ -3,6 +3,7 @@ package dev.oleander.dialect;
 import dev.oleander.motion.EventKind;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,9 +36,7 @@ public final class DialectLibrary {
                 Dialect dialect =
                         parse(
                                 name + ".yaml",
-                                new String(
-                                        in.readAllBytes(),
-                                        java.nio.charset.StandardCharsets.UTF_8));
+                                new String(in.readAllBytes(), StandardCharsets.UTF_8));
                 library.dialects.put(dialect.name(), dialect);
             } catch (IOException unreadable) {
                 throw new IllegalStateException("dialect " + name, unreadable);

@@ -1,5 +1,7 @@
 package dev.oleander.geometry;
 
+import java.util.stream.DoubleStream;
+
 /** Counts how often the ray from a point to the right crosses a segment. */
 final class RayCrossings {
 
@@ -48,7 +50,7 @@ final class RayCrossings {
     private static double[] monotoneCuts(Arc arc, Point centre, double radius) {
         double top = arc.parameterOf(new Point(centre.x(), centre.y() + radius));
         double bottom = arc.parameterOf(new Point(centre.x(), centre.y() - radius));
-        return java.util.stream.DoubleStream.of(0, top, bottom, 1)
+        return DoubleStream.of(0, top, bottom, 1)
                 .filter(t -> t >= 0 && t <= 1)
                 .sorted()
                 .distinct()

@@ -1,5 +1,6 @@
 package dev.oleander.geometry;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /** Material: an outer contour less the contours of its openings. */
@@ -20,7 +21,7 @@ public record Region(Contour outer, List<Contour> openings) {
 
     /** The outer contour first, then the openings. */
     public List<Contour> contours() {
-        List<Contour> all = new java.util.ArrayList<>(openings.size() + 1);
+        List<Contour> all = new ArrayList<>(openings.size() + 1);
         all.add(outer);
         all.addAll(openings);
         return all;

@@ -1,5 +1,7 @@
 package dev.oleander.machine;
 
+import dev.oleander.quantity.Numbers;
+
 /**
  * Cutting data for one material and thickness; lengths mm, feeds mm/min, times s.
  *
@@ -42,7 +44,6 @@ public record CutRow(
 
     /** Name for people: mild steel 6, fine. */
     public String label() {
-        return "%s %s, %s"
-                .formatted(material, dev.oleander.quantity.Numbers.plain(thickness, 2), quality);
+        return "%s %s, %s".formatted(material, Numbers.plain(thickness, 2), quality);
     }
 }

@@ -2,6 +2,7 @@ package dev.oleander.motion;
 
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.Stop;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,7 +14,7 @@ public final class DataTable {
     public static List<CutRow> of(Run run) {
         return run.stops().stream()
                 .filter(s -> s.path().isPresent())
-                .map(dev.oleander.plan.Stop::row)
+                .map(Stop::row)
                 .flatMap(Optional::stream)
                 .distinct()
                 .toList();

@@ -2,6 +2,7 @@ package dev.oleander.motion;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import java.util.Collections;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -25,7 +26,7 @@ public sealed interface Item permits Item.Rapid, Item.Feed, Item.Event {
     record Event(EventKind kind, Map<String, Double> args, Origin origin) implements Item {
 
         public Event {
-            args = java.util.Collections.unmodifiableMap(new TreeMap<>(args));
+            args = Collections.unmodifiableMap(new TreeMap<>(args));
         }
     }
 }

@@ -17,7 +17,7 @@ import java.util.Map;
 /** Turns a run into a motion program. Stops that are refused are left out; the proof names them. */
 public final class ProgramCompiler {
 
-    public Program compile(dev.oleander.plan.Run run) {
+    public Program compile(Run run) {
         return new Compilation().compile(run);
     }
 

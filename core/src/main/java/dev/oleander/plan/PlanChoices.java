@@ -2,6 +2,7 @@ package dev.oleander.plan;
 
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * Everything people decided about the plan of a job.
@@ -39,7 +40,7 @@ public record PlanChoices(
 
     /** Replaces what is set under a key; nothing set removes it. */
     public PlanChoices withStop(String key, StopChoice choice) {
-        Map<String, StopChoice> changed = new java.util.TreeMap<>(stops);
+        Map<String, StopChoice> changed = new TreeMap<>(stops);
         if (choice.isNothing()) {
             changed.remove(key);
         } else {

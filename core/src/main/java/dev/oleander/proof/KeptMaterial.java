@@ -5,6 +5,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Distances;
+import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
@@ -51,9 +52,7 @@ public final class KeptMaterial {
                 contour.segments().forEach(s -> segments.add(new SegmentIndex.Entry<>(piece, s)));
             }
             Box box = piece.region().box();
-            diagonals.add(
-                    new SegmentIndex.Entry<>(
-                            piece, new dev.oleander.geometry.Line(box.min(), box.max())));
+            diagonals.add(new SegmentIndex.Entry<>(piece, new Line(box.min(), box.max())));
         }
         this.edges = SegmentIndex.ofEntries(segments);
         this.boxes = SegmentIndex.ofEntries(diagonals);

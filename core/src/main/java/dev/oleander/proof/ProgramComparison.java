@@ -6,6 +6,7 @@ import dev.oleander.motion.Program;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** Compares a program with the one read back from its text, item by item. */
 public final class ProgramComparison {
@@ -139,7 +140,7 @@ public final class ProgramComparison {
     private static String kind(Item item) {
         return item instanceof Item.Event event
                 ? event.kind().word()
-                : item.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT);
+                : item.getClass().getSimpleName().toLowerCase(Locale.ROOT);
     }
 
     private static String onOff(boolean on) {

@@ -3,6 +3,7 @@ package dev.oleander.quantity;
 import com.ezylang.evalex.BaseException;
 import com.ezylang.evalex.Expression;
 import java.util.Map;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -58,7 +59,7 @@ public final class Formula {
         }
     }
 
-    private static String factor(java.util.regex.MatchResult match) {
+    private static String factor(MatchResult match) {
         String unit = match.group(1);
         if (unit.equals("°") || unit.equals("deg")) {
             return " ";

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 
 /** One reading of one file: follows its sections and collects the drawing. */
 final class DxfParser {
@@ -206,7 +207,7 @@ final class DxfParser {
         skipped.merge(new SkipKey(entity.type(), entity.layer(), why, lineWork), 1, Integer::sum);
     }
 
-    private void take(DxfRecord entity, java.util.function.Supplier<Shape> build) {
+    private void take(DxfRecord entity, Supplier<Shape> build) {
         if (isHidden(entity)) {
             return;
         }

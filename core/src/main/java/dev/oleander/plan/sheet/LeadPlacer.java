@@ -7,6 +7,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Lead;
+import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.sheet.KeptField.Clearance;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -59,8 +60,7 @@ final class LeadPlacer {
     }
 
     boolean bites(Fit fit) {
-        return fit.lead().kind() != dev.oleander.plan.LeadKind.NONE
-                && fit.bite().distance() < row.kerf() / 2 - TOUCH;
+        return fit.lead().kind() != LeadKind.NONE && fit.bite().distance() < row.kerf() / 2 - TOUCH;
     }
 
     /** The best place of the path; empty when no lead fits anywhere. */

@@ -2,6 +2,7 @@ package dev.oleander.plan.sheet;
 
 import dev.oleander.geometry.Point;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -57,7 +58,7 @@ final class NearestFinder {
             cells.add(null);
         }
         this.positions = new int[points.length];
-        java.util.Arrays.fill(positions, -1);
+        Arrays.fill(positions, -1);
     }
 
     void add(int number) {

@@ -25,6 +25,8 @@ import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.quantity.Typed;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -163,12 +165,12 @@ class SheetPlannerTest {
     void anOrderByHandIsKeptAndABreachIsNamed() {
         Run run = plan(PlanChoices.defaults());
         List<String> ids = run.stops().stream().map(Stop::id).toList();
-        List<String> swapped = new java.util.ArrayList<>(ids);
-        java.util.Collections.swap(swapped, 0, 1);
+        List<String> swapped = new ArrayList<>(ids);
+        Collections.swap(swapped, 0, 1);
         Run byHand = plan(PlanChoices.defaults().withOrder(OrderRule.BY_HAND, swapped));
         assertThat(byHand.stops()).extracting(Stop::id).containsExactlyElementsOf(swapped);
 
-        List<Stop> wrong = new java.util.ArrayList<>(run.stops());
+        List<Stop> wrong = new ArrayList<>(run.stops());
         wrong.add(0, wrong.remove(7));
         assertThat(new Precedence(cleat.byId()).firstBreach(wrong).orElseThrow().sentence())
                 .contains("Outline", "cannot come before");

@@ -28,6 +28,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.http.ResponseEntity;
@@ -110,7 +111,7 @@ class JobApi {
         try {
             Map<String, String> words =
                     JsonMapper.shared().readValue(json, new TypeReference<>() {});
-            Map<String, Purpose> purposes = new java.util.TreeMap<>();
+            Map<String, Purpose> purposes = new TreeMap<>();
             words.forEach((layer, word) -> purposes.put(layer, purpose(layer, word)));
             return purposes;
         } catch (JacksonException notJson) {

@@ -8,6 +8,7 @@ import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StageReport;
 import java.util.Arrays;
+import java.util.LinkedHashSet;
 import java.util.List;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -83,7 +84,7 @@ class BenchController {
             @RequestParam(defaultValue = "") String stop,
             Model model) {
         JobView job = jobs.view(id);
-        RunLineView line = RunLineView.of(job.result(), new java.util.LinkedHashSet<>(ids(stop)));
+        RunLineView line = RunLineView.of(job.result(), new LinkedHashSet<>(ids(stop)));
         if (index < 0 || index >= line.groups().size()) {
             throw new NotFoundException("The run line has no group %d.".formatted(index));
         }

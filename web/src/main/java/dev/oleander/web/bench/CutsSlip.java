@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 
 /** The values of the selected stops, each with where it comes from. */
@@ -181,7 +182,7 @@ public final class CutsSlip {
         return fields;
     }
 
-    private boolean any(Function<Stop, Lead> of, java.util.function.Predicate<LeadKind> condition) {
+    private boolean any(Function<Stop, Lead> of, Predicate<LeadKind> condition) {
         return stops.stream().anyMatch(s -> condition.test(of.apply(s).kind()));
     }
 

@@ -9,6 +9,7 @@ import dev.oleander.web.account.FirstAccounts;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobRepository;
+import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.SheetField;
@@ -162,7 +163,7 @@ class DemoData implements ApplicationRunner {
         jobs.edit(job, field.label(), before -> field.set(before.document(), value), who);
     }
 
-    private static List<String> outlines(dev.oleander.web.job.JobResult result) {
+    private static List<String> outlines(JobResult result) {
         return result.run().stops().stream()
                 .filter(s -> s.name().equals("Outline"))
                 .map(s -> s.id())

@@ -1,5 +1,7 @@
 package dev.oleander.web.job;
 
+import java.util.Locale;
+
 /** Names of jobs from names of files. */
 public final class JobNames {
 
@@ -12,6 +14,6 @@ public final class JobNames {
         if (words.isEmpty()) {
             return "Drawing";
         }
-        return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 }

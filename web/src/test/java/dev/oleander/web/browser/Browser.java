@@ -1,5 +1,6 @@
 package dev.oleander.web.browser;
 
+import java.io.File;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
@@ -46,7 +47,7 @@ final class Browser implements AutoCloseable {
                 "prefs", Map.of("download.default_directory", downloads.toString()));
         ChromeDriverService service =
                 new ChromeDriverService.Builder()
-                        .usingDriverExecutable(new java.io.File("/usr/bin/chromedriver"))
+                        .usingDriverExecutable(new File("/usr/bin/chromedriver"))
                         .build();
         this.driver = new ChromeDriver(service, options);
         this.base = "http://127.0.0.1:" + port;

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.web.api.ApiClient;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -169,7 +171,7 @@ class JourneyTest extends BrowserTest {
 
     /** First point of a stretch of the selected stop, mm. */
     private double[] place(String stretch) {
-        browser.driver().manage().timeouts().scriptTimeout(java.time.Duration.ofSeconds(10));
+        browser.driver().manage().timeouts().scriptTimeout(Duration.ofSeconds(10));
         List<?> found =
                 (List<?>)
                         ((org.openqa.selenium.JavascriptExecutor) browser.driver())
@@ -295,7 +297,7 @@ class JourneyTest extends BrowserTest {
                                         .orElse(null);
                         return found[0] != null;
                     } catch (IOException unreadable) {
-                        throw new java.io.UncheckedIOException(unreadable);
+                        throw new UncheckedIOException(unreadable);
                     }
                 });
         assertThat(found[0].getFileName().toString()).endsWith("pawls-to-release-A.nc");

@@ -9,6 +9,7 @@ import dev.oleander.plan.Stop;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.WebTest;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -241,7 +242,7 @@ class JobServiceTest extends WebTest {
     }
 
     private void edit(long id, String stop, StopEdits.Scope scope, StopField field, String value) {
-        Map<StopField, String> values = java.util.Collections.singletonMap(field, value);
+        Map<StopField, String> values = Collections.singletonMap(field, value);
         jobs.edit(id, "x", stopEdits.set(List.of(stop), scope, values), person("mira"));
     }
 }
