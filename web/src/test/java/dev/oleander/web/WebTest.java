@@ -20,7 +20,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
  */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = "oleander.demo=true")
+        properties = {"oleander.demo=true", "logging.level.org.openqa.selenium=error"})
 public abstract class WebTest {
 
     @LocalServerPort protected int port;

@@ -1,0 +1,100 @@
+package dev.oleander.web.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.motion.Item;
+import dev.oleander.plan.Side;
+import dev.oleander.plan.Stop;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.SheetField;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class SceneBuilderTest extends WebTest {
+
+    @Test
+    void theTableGetsEveryStopMoveAndRegion() {
+        JobView job = jobs.view(makeJob("cleat_backing_plate", "Scene", 3));
+        JobResult result = job.result();
+        Scene scene = SceneBuilder.build(job.step(), result);
+        assertThat(scene.stops()).hasSize(24);
+        assertThat(scene.placements()).hasSize(3);
+        assertThat(scene.regions()).hasSize(1);
+        assertThat(scene.regions().get(0)).hasSize(8);
+        assertThat(scene.motion()).hasSize(result.timeline().program().size());
+        assertThat(scene.kerf()).isEqualTo(0.26);
+        for (int i = 0; i < scene.motion().size(); i++) {
+            Item item = result.timeline().program().items().get(i);
+            double kind = scene.motion().get(i)[0];
+            assertThat(kind)
+                    .isEqualTo(item instanceof Item.Rapid ? 0 : item instanceof Item.Feed ? 1 : 2);
+            assertThat(scene.events().containsKey(i)).isEqualTo(item instanceof Item.Event);
+        }
+    }
+
+    @Test
+    void flatPathsKeepEndsAndBulges() {
+        JobResult result = jobs.view(makeJob("cleat_backing_plate", "Flat", 1)).result();
+        for (Stop stop : result.run().stops()) {
+            double[] flat = SceneBuilder.flat(stop.path().orElseThrow().main());
+            assertThat(flat).hasSize(2 + 3 * stop.path().orElseThrow().main().size());
+            Point start = stop.path().orElseThrow().start();
+            assertThat(flat[0]).isCloseTo(start.x(), within(1e-5));
+            // closed: the last end is the start
+            assertThat(flat[flat.length - 3]).isCloseTo(flat[0], within(1e-5));
+            assertThat(flat[flat.length - 2]).isCloseTo(flat[1], within(1e-5));
+        }
+        assertThat(SceneBuilder.flat(List.of())).isEmpty();
+    }
+
+    @Test
+    void theScrapLiesLeftOfEveryPath() {
+        JobView job = jobs.view(makeJob("cleat_backing_plate", "Scrap", 2));
+        Scene scene = SceneBuilder.build(job.step(), job.result());
+        assertThat(scene.stops()).allMatch(s -> s.scrap() == 1);
+        assertThat(job.result().run().stops()).allMatch(s -> s.side() != Side.ON);
+    }
+
+    @Test
+    void mirroredCopiesKeepTheirScrapSide() {
+        long id = makeJob("sheave_cheek_plate", "Mirrored", 2);
+        JobView job =
+                jobs.edit(
+                        id,
+                        "x",
+                        b ->
+                                b.document()
+                                        .withSheet(
+                                                SheetField.MIRRORED.set(
+                                                        b.document().sheet(), "true")),
+                        person("mira"));
+        Scene scene = SceneBuilder.build(job.step(), job.result());
+        // a mirrored copy is run the other way round, so that its scrap lies to the right
+        assertThat(scene.stops()).filteredOn(s -> s.copy() == 1).allMatch(s -> s.scrap() == 1);
+        assertThat(scene.stops()).filteredOn(s -> s.copy() == 2).allMatch(s -> s.scrap() == -1);
+        assertThat(job.result().proof().releasable()).isTrue();
+    }
+
+    @Test
+    void withoutASheetTheDrawingIsStillShown() {
+        long id = makeJob("cleat_backing_plate", "No sheet", 1);
+        JobView job =
+                jobs.edit(
+                        id,
+                        "x",
+                        b ->
+                                b.document()
+                                        .withSheet(
+                                                SheetField.COLUMNS.set(
+                                                        b.document().sheet(), "1.5")),
+                        person("mira"));
+        Scene scene = SceneBuilder.build(job.step(), job.result());
+        assertThat(scene.stock()).isNull();
+        assertThat(scene.stops()).isEmpty();
+        assertThat(scene.features()).hasSize(8);
+    }
+}

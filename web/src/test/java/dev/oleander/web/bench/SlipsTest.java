@@ -1,0 +1,211 @@
+package dev.oleander.web.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.oleander.plan.Stop;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.SheetField;
+import dev.oleander.web.job.StopEdits;
+import dev.oleander.web.job.StopField;
+import dev.oleander.web.release.ReleaseService;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** What run line and slips say of a job. */
+class SlipsTest extends WebTest {
+
+    @Autowired private StopEdits stopEdits;
+    @Autowired private ReleaseService releases;
+
+    private static Stop stop(JobResult result, String name) {
+        return result.run().stops().stream()
+                .filter(s -> s.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private JobResult set(long id, String stop, StopField field, String value) {
+        return jobs.edit(
+                        id,
+                        "x",
+                        stopEdits.set(List.of(stop), StopEdits.Scope.ALL, Map.of(field, value)),
+                        person("mira"))
+                .result();
+    }
+
+    @Test
+    void everyValueSaysWhereItComesFrom() {
+        long id = makeJob("cleat_backing_plate", "Sources", 2);
+        JobResult result = jobs.view(id).result();
+        Stop outline = stop(result, "Outline");
+        CutsSlip slip = new CutsSlip(result, List.of(outline), EditError.NONE);
+        assertThat(slip.title()).isEqualTo("Stop 8 · Outline");
+        assertThat(slip.subtitle()).startsWith("part 1, copy 1 · 53").endsWith(" s");
+        assertThat(slip.side().source()).isEqualTo("reading");
+        assertThat(slip.quality().source()).isEqualTo("job");
+        assertThat(slip.data()).extracting(FieldView::source).containsOnly("book");
+        assertThat(slip.data().get(0).text()).isEqualTo("0.26");
+        assertThat(slip.leadInKind().text()).isEqualTo("arc");
+        assertThat(slip.leadIn()).extracting(FieldView::label).containsExactly("Radius", "Angle");
+        assertThat(slip.start().source()).isEqualTo("found");
+        assertThat(slip.hasCopies()).isTrue();
+        assertThat(slip.qualities()).containsExactly("standard", "fine");
+    }
+
+    @Test
+    void aTypedFormulaStaysVisibleWithItsMeaning() {
+        long id = makeJob("cleat_backing_plate", "Typed", 1);
+        Stop outline = stop(jobs.view(id).result(), "Outline");
+        JobResult after = set(id, outline.id(), StopField.LEAD_IN_RADIUS, "1/8 in + 0.1");
+        FieldView radius =
+                new CutsSlip(after, List.of(stop(after, "Outline")), EditError.NONE)
+                        .leadIn()
+                        .get(0);
+        assertThat(radius.text()).isEqualTo("1/8 in + 0.1");
+        assertThat(radius.meaning()).isEqualTo("3.275");
+        assertThat(radius.here()).isTrue();
+        assertThat(radius.source()).isEqualTo("here");
+    }
+
+    @Test
+    void differingValuesOfSeveralStopsSaySo() {
+        long id = makeJob("cleat_backing_plate", "Several", 1);
+        JobResult result = jobs.view(id).result();
+        List<Stop> both = List.of(stop(result, "Outline"), stop(result, "Hole Ø 11"));
+        CutsSlip slip = new CutsSlip(result, both, EditError.NONE);
+        assertThat(slip.title()).isEqualTo("2 stops");
+        assertThat(slip.side().mixed()).isTrue();
+        assertThat(slip.side().source()).isEqualTo("differs");
+        assertThat(slip.overRun().mixed()).isFalse();
+        assertThat(slip.start().text()).isEmpty();
+        assertThat(slip.refusal()).isEmpty();
+    }
+
+    @Test
+    void anErrorStandsInItsField() {
+        long id = makeJob("cleat_backing_plate", "Wrong", 1);
+        JobResult result = jobs.view(id).result();
+        EditError error = new EditError("overRun", "x", "\"x\" is not a number.");
+        CutsSlip slip = new CutsSlip(result, List.of(stop(result, "Outline")), error);
+        assertThat(slip.overRun().hasError()).isTrue();
+        assertThat(slip.overRun().text()).isEqualTo("x");
+        assertThat(slip.start().hasError()).isFalse();
+        assertThat(EditError.NONE.isPresent()).isFalse();
+    }
+
+    @Test
+    void aTurnedSideIsPointedOut() {
+        long id = makeJob("cleat_backing_plate", "Turned", 1);
+        Stop outline = stop(jobs.view(id).result(), "Outline");
+        JobResult after = set(id, outline.id(), StopField.SIDE, "inside");
+        CutsSlip slip = new CutsSlip(after, List.of(stop(after, "Outline")), EditError.NONE);
+        assertThat(slip.isTurned()).isTrue();
+        assertThat(new ProofSlip(after).findings())
+                .anySatisfy(
+                        f -> {
+                            assertThat(f.severity()).isEqualTo("must fix");
+                            assertThat(f.sentence()).contains("wrong side");
+                        });
+    }
+
+    @Test
+    void theRunLineGroupsPartsThatFollowEachOther() {
+        long id = makeJob("cleat_backing_plate", "Line", 3);
+        JobResult result = jobs.view(id).result();
+        RunLineView line = RunLineView.of(result, Set.of("c1.2"));
+        assertThat(line.groups()).hasSize(3);
+        assertThat(line.grouped()).isTrue();
+        assertThat(line.folded()).isFalse();
+        assertThat(line.stops()).isEqualTo(24);
+        assertThat(line.groups()).extracting(RunLineView.Group::count).containsOnly(8);
+        double before = -1;
+        for (RunLineView.Group group : line.groups()) {
+            for (RunLineView.Row row : group.rows()) {
+                assertThat(row.begins()).isGreaterThan(before);
+                before = row.begins();
+                assertThat(row.seconds()).isPositive();
+            }
+        }
+        long selected =
+                line.groups().stream()
+                        .flatMap(g -> g.rows().stream())
+                        .filter(RunLineView.Row::selected)
+                        .count();
+        assertThat(selected).isEqualTo(result.run().stop("c1.2").isPresent() ? 1 : 0);
+    }
+
+    @Test
+    void manyStopsStartFolded() {
+        long id = makeJob("cleat_backing_plate", "Folded", 40);
+        RunLineView line = RunLineView.of(jobs.view(id).result(), Set.of());
+        assertThat(line.folded()).isTrue();
+        assertThat(line.groups().get(0).ids().split(",")).hasSize(8);
+    }
+
+    @Test
+    void theShapeSlipListsWhatWasReadAndWhatIsWrong() {
+        long id = makeJob("fairlead_base_gaps", "Shape", 1);
+        ShapeSlip slip = new ShapeSlip(jobs.view(id).result(), "c20");
+        assertThat(slip.figures()).extracting(ShapeSlip.Figure::label).contains("Size", "Parts");
+        assertThat(slip.faults().get(0).urgent()).isTrue();
+        assertThat(slip.faults()).filteredOn(ShapeSlip.FaultRow::mended).isNotEmpty();
+        assertThat(slip.groups())
+                .extracting(ShapeSlip.Group::title)
+                .contains("Part 1", "Open lines");
+        assertThat(slip.feature().title()).isEqualTo("Open line c20");
+        assertThat(slip.feature().figures())
+                .anyMatch(f -> f.label().equals("Ends apart") && f.value().equals("1.5 mm"));
+        assertThat(slip.units()).anyMatch(u -> u.label().startsWith("in: "));
+        assertThat(slip.layers())
+                .singleElement()
+                .satisfies(l -> assertThat(l.purpose()).isEqualTo("cut"));
+    }
+
+    @Test
+    void theSheetSlipTellsFoundFromSet() {
+        long id = makeJob("cleat_backing_plate", "Sheet slip", 4);
+        SheetSlip found = new SheetSlip(jobs.view(id).result(), EditError.NONE);
+        assertThat(found.grid())
+                .extracting(FieldView::source)
+                .containsExactly("job", "found", "found", "found", "found");
+        JobView set =
+                jobs.edit(
+                        id,
+                        "x",
+                        b -> b.document().withSheet(SheetField.ROWS.set(b.document().sheet(), "2")),
+                        person("mira"));
+        SheetSlip slip = new SheetSlip(set.result(), EditError.NONE);
+        assertThat(slip.grid().get(1).here()).isTrue();
+        assertThat(slip.figures()).anyMatch(f -> f.value().startsWith("2 rows"));
+        assertThat(slip.left()).isEmpty();
+        assertThat(slip.refusal()).isEmpty();
+    }
+
+    @Test
+    void theReleaseSlipOffersTheNextRevisionOrSaysWhyNot() {
+        long id = makeJob("cleat_backing_plate", "Offer", 1);
+        jobs.edit(id, "x", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        ReleaseSlip open =
+                new ReleaseSlip(releases.preview(jobs.view(id)), List.of(), "", List.of(), false);
+        assertThat(open.offer()).isEqualTo("Release revision A");
+        assertThat(open.isPossible()).isTrue();
+        assertThat(open.readBack()).contains("lines, greatest deviation", "allowed 1 µm");
+        releases.release(id, person("mira"));
+        ReleaseSlip made =
+                new ReleaseSlip(
+                        releases.preview(jobs.view(id)), releases.ofJob(id), "A", List.of(), true);
+        assertThat(made.offer()).isEqualTo("Nothing changed since revision A");
+        assertThat(made.isPossible()).isFalse();
+        assertThat(made.releases()).singleElement().satisfies(r -> assertThat(r.shown()).isTrue());
+        ReleaseSlip blocked =
+                new ReleaseSlip(
+                        releases.preview(jobs.view(id)), List.of(), "", List.of("x"), false);
+        assertThat(blocked.isPossible()).isFalse();
+    }
+}

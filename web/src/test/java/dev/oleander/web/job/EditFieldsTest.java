@@ -1,0 +1,158 @@
+package dev.oleander.web.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.oleander.plan.LeadKind;
+import dev.oleander.plan.OrderRule;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.Side;
+import dev.oleander.plan.StopChoice;
+import dev.oleander.quantity.FormulaException;
+import dev.oleander.quantity.LengthUnit;
+import dev.oleander.quantity.Typed;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** What people type becomes decisions, or a sentence. */
+class EditFieldsTest {
+
+    private static StopField.Entry typed(String text) {
+        return new StopField.Entry(text, Map.of("r", 5.0, "t", 6.0));
+    }
+
+    private static final JobDocument DOCUMENT =
+            new JobDocument(
+                    "Job",
+                    "teasel",
+                    "mild steel",
+                    Typed.of(6),
+                    1,
+                    List.of(1L),
+                    null,
+                    Map.of(),
+                    Map.of(),
+                    Typed.of(0.05),
+                    PlanChoices.defaults(),
+                    SheetChoices.defaults(),
+                    Map.of());
+
+    @Test
+    void valuesOfAStopAreSet() {
+        StopChoice stop = StopChoice.NOTHING;
+        stop = StopField.SIDE.set(stop, typed("inside"));
+        stop = StopField.LEAD_IN_KIND.set(stop, typed("lineArc"));
+        stop = StopField.LEAD_IN_LENGTH.set(stop, typed("1/4 in"));
+        stop = StopField.LEAD_IN_RADIUS.set(stop, typed("r/2"));
+        stop = StopField.LEAD_OUT_KIND.set(stop, typed("line"));
+        stop = StopField.LEAD_OUT_LENGTH.set(stop, typed("t"));
+        stop = StopField.OVER_RUN.set(stop, typed("0"));
+        assertThat(stop.side()).isEqualTo(Side.INSIDE);
+        assertThat(stop.leadIn().kind()).isEqualTo(LeadKind.LINE_ARC);
+        assertThat(stop.leadIn().length()).isEqualTo(new Typed("1/4 in", 6.35));
+        assertThat(stop.leadIn().radius().value()).isEqualTo(2.5);
+        assertThat(stop.leadOut().length().value()).isEqualTo(6);
+        assertThat(stop.overRun().value()).isZero();
+    }
+
+    @ParameterizedTest
+    @EnumSource(StopField.class)
+    void everyValueOfAStopCanBePutBack(StopField field) {
+        String text =
+                switch (field) {
+                    case SIDE -> "on";
+                    case QUALITY -> "fine";
+                    case LEAD_IN_KIND, LEAD_OUT_KIND -> "arc";
+                    default -> "2";
+                };
+        StopChoice set = field.set(StopChoice.NOTHING, typed(text));
+        assertThat(set.isNothing()).isFalse();
+        assertThat(field.set(set, typed(null)).isNothing()).isTrue();
+        assertThat(StopField.ofWord(field.word())).contains(field);
+        assertThat(field.label()).isNotBlank();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "LEAD_IN_LENGTH, 0, between 0.05 and 500",
+        "LEAD_IN_RADIUS, 501, between 0.05 and 500",
+        "LEAD_IN_ANGLE, 200, between 1 and 180",
+        "OVER_RUN, -1, between 0 and 100",
+        "START, -5, between 0 and 1000000",
+        "LEAD_OUT_LENGTH, long, is not a number"
+    })
+    void numbersOutOfLimitsAreRefused(StopField field, String text, String sentence) {
+        assertThatThrownBy(() -> field.set(StopChoice.NOTHING, typed(text)))
+                .isInstanceOf(FormulaException.class)
+                .hasMessageContaining(sentence);
+    }
+
+    @Test
+    void wordsThatAreNoneAreRefused() {
+        assertThatThrownBy(() -> StopField.SIDE.set(StopChoice.NOTHING, typed("above")))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("inside, outside or on");
+        assertThatThrownBy(() -> StopField.LEAD_IN_KIND.set(StopChoice.NOTHING, typed("loop")))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("no form of lead");
+        assertThat(StopField.ofWord("colour")).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "STOCK, around",
+        "WIDTH, 900",
+        "HEIGHT, 2 in",
+        "ALLOWANCE, 3",
+        "ZERO_OF, part",
+        "ANCHOR, top_right",
+        "TURN, 45",
+        "ROWS, 2",
+        "COLUMNS, 3",
+        "GAP, 4",
+        "MARGIN, 5",
+        "MIRRORED, true"
+    })
+    void everyValueOfTheSheetChangesTheSheetOnly(SheetField field, String text) {
+        SheetChoices changed = field.set(SheetChoices.defaults(), text);
+        assertThat(changed).isNotEqualTo(SheetChoices.defaults());
+        assertThat(SheetField.ofWord(field.word())).contains(field);
+        JobDocument document = DOCUMENT.withSheet(changed);
+        assertThat(document.withSheet(SheetChoices.defaults())).isEqualTo(DOCUMENT);
+    }
+
+    @Test
+    void emptyTextFindsRowsAndGapsAgain() {
+        SheetChoices set = SheetField.ROWS.set(SheetChoices.defaults(), "2");
+        assertThat(SheetField.ROWS.set(set, "")).isEqualTo(SheetChoices.defaults());
+        assertThatThrownBy(() -> SheetField.WIDTH.set(set, "")).hasMessage("A number is missing.");
+        assertThatThrownBy(() -> SheetField.ANCHOR.set(set, "middle"))
+                .hasMessageContaining("not one of the choices");
+    }
+
+    @Test
+    void valuesOfTheJobAreSet() {
+        assertThat(OrderField.NAME.set(DOCUMENT, " New ").name()).isEqualTo("New");
+        assertThat(OrderField.UNIT.set(DOCUMENT, "in").unit()).isEqualTo(LengthUnit.INCH);
+        assertThat(OrderField.UNIT.set(DOCUMENT, "").unit()).isNull();
+        assertThat(OrderField.GAP.set(DOCUMENT, "0.2").gap().value()).isEqualTo(0.2);
+        assertThat(OrderField.QUALITY.set(DOCUMENT, "fine").plan().quality()).isEqualTo("fine");
+        assertThat(OrderField.ORDER.set(DOCUMENT, "shortest").plan().order())
+                .isEqualTo(OrderRule.SHORTEST);
+        assertThatThrownBy(() -> OrderField.GAP.set(DOCUMENT, "5"))
+                .hasMessageContaining("between 0.001 and 2");
+        assertThat(OrderField.ofWord("mendGap")).contains(OrderField.GAP);
+    }
+
+    @Test
+    void stagesHaveWordsAndLabels() {
+        assertThat(Stage.ofWord("proof")).contains(Stage.PROOF);
+        assertThat(Stage.ofWord("Proof")).isEmpty();
+        assertThat(Stage.SHEET.label()).isEqualTo("Sheet");
+    }
+}

@@ -1,0 +1,102 @@
+package dev.oleander.web.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.oleander.web.WebTest;
+import dev.oleander.web.job.StageView.State;
+import dev.oleander.web.release.ReleaseService;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+class StageReportTest extends WebTest {
+
+    @Autowired private ReleaseService releases;
+
+    private void set(long id, OrderField field, String value) {
+        jobs.edit(id, "x", b -> field.set(b.document(), value), person("mira"));
+    }
+
+    private void set(long id, SheetField field, String value) {
+        jobs.edit(
+                id,
+                "x",
+                b -> b.document().withSheet(field.set(b.document().sheet(), value)),
+                person("mira"));
+    }
+
+    private StageView stage(long id, Stage stage) {
+        return jobs.view(id).stage(stage);
+    }
+
+    @Test
+    void anUndeclaredUnitAsksForADecision() {
+        long id = makeJob("cleat_backing_plate", "Unit", 1);
+        assertThat(stage(id, Stage.SHAPE).state()).isEqualTo(State.NEEDS);
+        assertThat(stage(id, Stage.SHAPE).needs()).singleElement().asString().contains("unit");
+        set(id, OrderField.UNIT, "mm");
+        assertThat(stage(id, Stage.SHAPE).isReady()).isTrue();
+        assertThat(stage(id, Stage.SHAPE).sentence()).isEqualTo("1 part, 7 openings");
+    }
+
+    @Test
+    void anInchDrawingGrowsAndMayStillFit() {
+        long id = makeJob("cleat_backing_plate", "Inches", 1);
+        set(id, OrderField.UNIT, "in");
+        assertThat(jobs.view(id).result().reading().box().width()).isGreaterThan(4000);
+        assertThat(stage(id, Stage.SHEET).state()).isEqualTo(State.NEEDS);
+        assertThat(stage(id, Stage.SHEET).needs().get(0)).contains("No copy fits");
+        assertThat(stage(id, Stage.CUTS).sentence()).isEqualTo("nothing to cut");
+        assertThat(stage(id, Stage.PROOF).state()).isEqualTo(State.NEEDS);
+    }
+
+    @Test
+    void stopsWithoutDataAreCounted() {
+        long id = makeJob("cleat_backing_plate", "Thick", 1);
+        set(id, OrderField.THICKNESS, "60");
+        StageView cuts = stage(id, Stage.CUTS);
+        assertThat(cuts.sentence()).isEqualTo("8 stops cannot be cut");
+        assertThat(cuts.needs().get(0)).contains("Stop 1", "60 mm thick");
+    }
+
+    @Test
+    void anUnusableSheetStopsTheStagesAfterIt() {
+        long id = makeJob("cleat_backing_plate", "Rows", 1);
+        set(id, SheetField.ROWS, "1.5");
+        assertThat(stage(id, Stage.SHEET).needs().get(0)).contains("not a whole number");
+        assertThat(stage(id, Stage.CUTS).sentence()).isEqualTo("waits for the sheet");
+        assertThat(stage(id, Stage.PROOF).state()).isEqualTo(State.OPEN);
+        assertThat(jobs.undo(id, person("mira")).stage(Stage.SHEET).isReady()).isTrue();
+    }
+
+    @Test
+    void whatDoesNotFitIsCounted() {
+        long id = makeJob("cleat_backing_plate", "Many", 500);
+        assertThat(stage(id, Stage.SHEET).sentence()).matches("\\d+ of 500 placed");
+        set(id, OrderField.QUANTITY, "2");
+        assertThat(stage(id, Stage.SHEET).sentence()).isEqualTo("2 % of it used");
+    }
+
+    @Test
+    void aReleaseGoesStaleWhenTheJobChanges() {
+        long id = makeJob("cleat_backing_plate", "Stale", 1);
+        set(id, OrderField.UNIT, "mm");
+        assertThat(stage(id, Stage.RELEASE).sentence()).isEqualTo("none yet");
+        releases.release(id, person("mira"));
+        assertThat(stage(id, Stage.RELEASE).isReady()).isTrue();
+        assertThat(stage(id, Stage.RELEASE).sentence()).isEqualTo("revision A");
+        set(id, OrderField.QUANTITY, "2");
+        assertThat(stage(id, Stage.RELEASE).sentence()).isEqualTo("revision A, stale");
+        jobs.undo(id, person("mira"));
+        assertThat(stage(id, Stage.RELEASE).isReady()).isTrue();
+    }
+
+    @Test
+    void theTicketSaysTheFirstThingToDo() {
+        long id = makeJob("fairlead_base_gaps", "Next", 1);
+        JobView job = jobs.view(id);
+        assertThat(StageReport.next(job.stages()).stage()).isEqualTo(Stage.SHAPE);
+        assertThat(StageReport.nextAction(job.stages())).contains("is open");
+        assertThat(new StageReport(job.result(), Optional.empty()).stages()).hasSize(5);
+    }
+}
