@@ -1,10 +1,12 @@
 package dev.oleander.web.job;
 
+import jakarta.persistence.LockModeType;
 import java.util.Optional;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.EntityGraph;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 /** Jobs as the board lists them. */
@@ -31,4 +33,9 @@ public interface JobRepository extends JpaRepository<Job, Long> {
 
     @EntityGraph(attributePaths = {"owner", "changedBy"})
     Optional<Job> findWithPeopleById(Long id);
+
+    /** The job, held until the transaction ends: edits of one job come one after the other. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select j from Job j where j.id = :id")
+    Optional<Job> findHeldById(long id);
 }

@@ -111,6 +111,12 @@ public class JobService {
         return view(job(id));
     }
 
+    /** The job as it is and stays until the transaction ends. */
+    @Transactional
+    public JobView heldView(long id) {
+        return view(heldJob(id));
+    }
+
     private JobView view(Job job) {
         JobStep step = step(job, job.pointer());
         JobResult result = computer.result(DocumentJson.read(step.document()));
@@ -147,7 +153,7 @@ public class JobService {
      */
     @Transactional
     public JobView edit(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
-        Job job = job(id);
+        Job job = heldJob(id);
         requireSeen(job, seenStep);
         JobDocument before = DocumentJson.read(step(job, job.pointer()).document());
         JobDocument after = edit.apply(computer.result(before));
@@ -201,7 +207,7 @@ public class JobService {
     /** Takes the present step back; a step that nothing is before stays. */
     @Transactional
     public JobView undo(long id, SignedIn who) {
-        Job job = job(id);
+        Job job = heldJob(id);
         int parent = step(job, job.pointer()).parent();
         return parent == JobStep.NONE ? view(job) : move(job, parent, who);
     }
@@ -209,7 +215,7 @@ public class JobService {
     /** Brings back the newest step that was taken back from here. */
     @Transactional
     public JobView redo(long id, SignedIn who) {
-        Job job = job(id);
+        Job job = heldJob(id);
         return steps.newestChild(job.id(), job.pointer())
                 .map(next -> move(job, next.number(), who))
                 .orElseGet(() -> view(job));
@@ -226,10 +232,14 @@ public class JobService {
     /** Computes anew what the board shows, after a release. */
     @Transactional
     public void refreshSummary(long id) {
-        Job job = job(id);
+        Job job = heldJob(id);
         JobDocument document = DocumentJson.read(step(job, job.pointer()).document());
         Job.Summary summary = summary(job, document);
         job.summarise(summary.stage(), summary.nextAction());
+    }
+
+    private Job heldJob(long id) {
+        return jobs.findHeldById(id).orElseThrow(() -> NotFoundException.job(id));
     }
 
     private Job job(long id) {

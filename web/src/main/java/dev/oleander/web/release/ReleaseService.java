@@ -89,7 +89,7 @@ public class ReleaseService {
      */
     @Transactional
     public Release release(long jobId, SignedIn who) {
-        JobView job = jobs.view(jobId);
+        JobView job = jobs.heldView(jobId);
         Proof proof = job.result().proof();
         requireReleasable(job, proof);
         Optional<Release> previous = releases.findFirstByJobIdOrderByIdDesc(jobId);

@@ -1,88 +1,71 @@
 package dev.oleander.web.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.WebTest;
-import java.io.IOException;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
-import java.net.http.HttpResponse.BodyHandlers;
+import java.time.Clock;
 import java.time.Instant;
+import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.mockito.ArgumentCaptor;
+import org.mockito.Mockito;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 class SignInTest extends WebTest {
 
-    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+    private PageClient pages;
 
-    private final HttpClient http =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
-
-    private HttpResponse<String> get(String path) throws IOException, InterruptedException {
-        return http.send(request(path).GET().build(), BodyHandlers.ofString());
-    }
-
-    private HttpResponse<String> post(String path, String form)
-            throws IOException, InterruptedException {
-        HttpRequest request =
-                request(path)
-                        .header("Content-Type", "application/x-www-form-urlencoded")
-                        .POST(BodyPublishers.ofString(form))
-                        .build();
-        return http.send(request, BodyHandlers.ofString());
-    }
-
-    private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path));
-    }
-
-    private String signIn(String user) throws IOException, InterruptedException {
-        String token = token(get("/sign-in").body());
-        post("/sign-in", "username=%s&password=slipway-%s&_csrf=%s".formatted(user, user, token));
-        return token(get("/").body());
-    }
-
-    private static String token(String page) {
-        Matcher found = TOKEN.matcher(page);
-        assertThat(found.find()).isTrue();
-        return found.group(1);
+    @BeforeEach
+    void open() {
+        pages = new PageClient(port);
     }
 
     @Test
-    void pagesNeedASignIn() throws IOException, InterruptedException {
-        HttpResponse<String> board = get("/");
+    void pagesNeedASignIn() {
+        HttpResponse<String> board = pages.get("/");
         assertThat(board.statusCode()).isEqualTo(302);
         assertThat(board.headers().firstValue("Location").orElseThrow()).endsWith("/sign-in");
-        HttpResponse<String> fragment =
-                http.send(
-                        request("/jobs/1/cuts/slip").header("HX-Request", "true").GET().build(),
-                        BodyHandlers.ofString());
+        HttpResponse<String> fragment = pages.fragment("/jobs/1/cuts/slip");
         assertThat(fragment.statusCode()).isEqualTo(401);
         assertThat(fragment.headers().firstValue("HX-Redirect")).contains("/sign-in");
     }
 
     @Test
-    void everyPageHasAStrictPolicyAndNoInlineScript() throws IOException, InterruptedException {
-        signIn("mira");
+    void theSignInPageShowsTheDemoAccounts() {
+        String page = pages.get("/sign-in").body();
+        FirstAccounts.DEMO.forEach(a -> assertThat(page).contains(a.username(), a.password()));
+        assertThat(pages.get("/sign-in?refused").body()).contains("is not right");
+        assertThat(pages.get("/sign-in?left").body()).contains("signed out");
+    }
+
+    @Test
+    void everyPageHasAStrictPolicyAndNothingInline() {
+        pages.signedIn("mira");
         for (String path :
-                new String[] {"/", "/jobs/1/shape", "/jobs/1/cuts", "/machines/teasel"}) {
-            HttpResponse<String> page = get(path);
+                new String[] {
+                    "/",
+                    "/jobs/1/shape",
+                    "/jobs/1/cuts",
+                    "/jobs/1/sheet",
+                    "/jobs/1/proof",
+                    "/jobs/1/release",
+                    "/machines/teasel"
+                }) {
+            HttpResponse<String> page = pages.get(path);
             assertThat(page.statusCode()).isEqualTo(200);
             assertThat(page.headers().firstValue("Content-Security-Policy").orElseThrow())
                     .contains("default-src 'none'", "script-src 'self'", "frame-ancestors 'none'")
                     .doesNotContain("unsafe");
             assertThat(page.headers().firstValue("X-Content-Type-Options")).contains("nosniff");
+            assertThat(page.headers().firstValue("X-Frame-Options")).contains("DENY");
             assertThat(page.headers().firstValue("Referrer-Policy")).isPresent();
             assertThat(page.body())
                     .doesNotContainPattern("<script(?![^>]*src=)")
@@ -92,42 +75,98 @@ class SignInTest extends WebTest {
     }
 
     @Test
-    void changesNeedTheTokenAndTheRole() throws IOException, InterruptedException {
-        signIn("mira");
-        assertThat(post("/jobs/1/cuts/undo", "").statusCode()).isEqualTo(403);
-        String token = signIn("tove");
-        assertThat(post("/jobs/1/cuts/undo", "_csrf=" + token).statusCode()).isEqualTo(403);
-        assertThat(get("/jobs/1/release").statusCode()).isEqualTo(200);
+    void nothingIsFetchedFromElsewhere() {
+        pages.signedIn("mira");
+        String page = pages.get("/jobs/1/cuts").body();
+        assertThat(page).doesNotContainPattern("(src|href)=\"(https?:)?//");
+        assertThat(pages.get("/css/oleander.css").body()).doesNotContainPattern("url\\(\"?https?:");
     }
 
     @Test
-    void addressesThatLeadNowhereSaySo() throws IOException, InterruptedException {
-        signIn("mira");
-        assertThat(get("/jobs/999999/cuts").statusCode()).isEqualTo(404);
-        assertThat(get("/jobs/999999/cuts").body()).contains("There is no job 999999.");
-        assertThat(get("/jobs/1/kitchen").body()).contains("There is no stage");
-        assertThat(get("/jobs/one/cuts").statusCode()).isEqualTo(400);
-        assertThat(get("/no/such/page").statusCode()).isEqualTo(404);
+    void changesNeedTheTokenAndTheRole() {
+        pages.signedIn("mira");
+        assertThat(pages.postWithoutToken("/jobs/1/cuts/undo", Map.of()).statusCode())
+                .isEqualTo(403);
+        PageClient tove = new PageClient(port).signedIn("tove");
+        HttpResponse<String> refused = tove.post("/jobs/1/cuts/undo", Map.of());
+        assertThat(refused.statusCode()).isEqualTo(403);
+        assertThat(refused.body()).contains("Your role may look at jobs");
+        assertThat(tove.get("/jobs/1/release").statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void signingOutEndsTheSession() {
+        pages.signedIn("anselm");
+        assertThat(pages.get("/").statusCode()).isEqualTo(200);
+        pages.post("/sign-out", Map.of());
+        assertThat(pages.get("/").statusCode()).isEqualTo(302);
+    }
+
+    @Test
+    void addressesThatLeadNowhereSaySo() {
+        pages.signedIn("mira");
+        assertThat(pages.get("/jobs/999999/cuts").statusCode()).isEqualTo(404);
+        assertThat(pages.get("/jobs/999999/cuts").body()).contains("There is no job 999999.");
+        assertThat(pages.get("/jobs/1/kitchen").body()).contains("There is no stage");
+        assertThat(pages.get("/jobs/one/cuts").statusCode()).isEqualTo(400);
+        assertThat(pages.get("/machines/thistle").statusCode()).isEqualTo(404);
+        HttpResponse<String> nowhere = pages.get("/no/such/page");
+        assertThat(nowhere.statusCode()).isEqualTo(404);
+        assertThat(nowhere.body()).contains("Nothing here", "To the board");
     }
 
     @Test
     void demoAccountsSignInOnlyInDemoMode() {
         AccountRepository accounts = mock(AccountRepository.class);
-        Account demo =
-                new Account("mira", "Mira", "x", Role.PROGRAMMER, true, Instant.EPOCH) {
-                    @Override
-                    public Long id() {
-                        return 1L;
-                    }
-                };
-        when(accounts.findByUsername("mira")).thenReturn(Optional.of(demo));
+        when(accounts.findByUsername("mira")).thenReturn(Optional.of(demoAccount()));
         assertThat(details(accounts, true).loadUserByUsername("mira").role())
                 .isEqualTo(Role.PROGRAMMER);
-        Assertions.assertThatThrownBy(() -> details(accounts, false).loadUserByUsername("mira"))
+        assertThatThrownBy(() -> details(accounts, false).loadUserByUsername("mira"))
                 .isInstanceOf(UsernameNotFoundException.class);
+    }
+
+    private static Account demoAccount() {
+        return new Account("mira", "Mira Rosvold", "x", Role.PROGRAMMER, true, Instant.EPOCH) {
+            @Override
+            public Long id() {
+                return 1L;
+            }
+        };
     }
 
     private static AccountDetailsService details(AccountRepository accounts, boolean demo) {
         return new AccountDetailsService(accounts, new OleanderSettings(demo, "", 10));
+    }
+
+    @Test
+    void outsideTheDemoOneLeadIsMadeWithTheGivenPassword() {
+        AccountRepository accounts = mock(AccountRepository.class);
+        BCryptPasswordEncoder encoder = new BCryptPasswordEncoder(4);
+        OleanderSettings settings = new OleanderSettings(false, "first-secret", 10);
+        new FirstAccounts(accounts, encoder, settings, Clock.systemUTC()).makeIfNone();
+        ArgumentCaptor<Account> made = ArgumentCaptor.forClass(Account.class);
+        Mockito.verify(accounts).save(made.capture());
+        assertThat(made.getValue().role()).isEqualTo(Role.LEAD);
+        assertThat(made.getValue().isDemo()).isFalse();
+        assertThat(encoder.matches("first-secret", made.getValue().passwordHash())).isTrue();
+    }
+
+    @Test
+    void noAccountIsMadeWithoutAPasswordOrBesideOthers() {
+        AccountRepository accounts = mock(AccountRepository.class);
+        BCryptPasswordEncoder encoder = new BCryptPasswordEncoder(4);
+        new FirstAccounts(accounts, encoder, new OleanderSettings(false, "", 10), Clock.systemUTC())
+                .makeIfNone();
+        when(accounts.existsByDemo(true)).thenReturn(true);
+        new FirstAccounts(accounts, encoder, new OleanderSettings(true, "", 10), Clock.systemUTC())
+                .makeIfNone();
+        Mockito.verify(accounts, Mockito.never()).save(Mockito.any());
+    }
+
+    @Test
+    void initialsAreThoseOfTwoNames() {
+        assertThat(demoAccount().initials()).isEqualTo("MR");
+        assertThat(Role.OPERATOR.edits()).isFalse();
+        assertThat(Role.LEAD.edits()).isTrue();
     }
 }

@@ -1,0 +1,191 @@
+package dev.oleander.web.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.oleander.plan.Stop;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.account.PageClient;
+import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** What edits answer, as htmx asks for them. */
+class FragmentsTest extends WebTest {
+
+    @Autowired private JdbcTemplate sql;
+
+    private PageClient pages;
+    private long job;
+    private String outline;
+
+    @BeforeEach
+    void openJob() {
+        pages = new PageClient(port).signedIn("mira");
+        job = makeJob("cleat_backing_plate", "Fragments", 2);
+        outline =
+                jobs.view(job).result().run().stops().stream()
+                        .filter(s -> s.name().equals("Outline"))
+                        .map(Stop::id)
+                        .findFirst()
+                        .orElseThrow();
+    }
+
+    private HttpResponse<String> edit(String path, Map<String, String> fields) {
+        return pages.post("/jobs/%d/%s".formatted(job, path), fields);
+    }
+
+    @Test
+    void anEditAnswersEveryRegionAndTheNewStep() {
+        HttpResponse<String> answer =
+                edit(
+                        "cuts/stops",
+                        Map.of(
+                                "step", "1", "stop", outline, "scope", "all", "field", "overRun",
+                                "value", "2"));
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(answer.headers().firstValue("HX-Trigger"))
+                .contains("{\"sceneChanged\":{\"step\":2}}");
+        for (String region :
+                List.of("rail", "run-line", "slip", "foot", "bench-state", "job-title")) {
+            assertThat(answer.body()).contains("id=\"" + region + "\"");
+        }
+        assertThat(answer.body()).contains("hx-swap-oob=\"true\"");
+        assertThat(jobs.view(job).result().stops().get(outline).overRun()).isEqualTo(2);
+    }
+
+    @Test
+    void aRefusedEditKeepsWhatWasTyped() {
+        HttpResponse<String> answer =
+                edit(
+                        "cuts/stops",
+                        Map.of(
+                                "step", "1", "stop", outline, "field", "overRun", "value",
+                                "<b>far"));
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body())
+                .contains("value=\"&lt;b&gt;far\"", "field-error")
+                .doesNotContain("<b>far");
+        assertThat(jobs.view(job).step()).isEqualTo(1);
+    }
+
+    @Test
+    void anOldStepIsAConflict() {
+        edit("cuts/order-values", Map.of("step", "1", "field", "quantity", "value", "3"));
+        HttpResponse<String> late =
+                edit("cuts/order-values", Map.of("step", "1", "field", "quantity", "value", "9"));
+        assertThat(late.statusCode()).isEqualTo(409);
+        assertThat(late.body()).contains("Mira Rosvold changed this job meanwhile: quantity");
+        assertThat(jobs.view(job).document().quantity()).isEqualTo(3);
+    }
+
+    @Test
+    void oddRequestsAreNoServerError() {
+        assertStatus(404, "cuts/stops", Map.of("stop", outline, "field", "colour", "value", "x"));
+        assertStatus(404, "cuts/stops", Map.of("stop", "c99.1", "field", "side", "value", "on"));
+        assertStatus(422, "cuts/stops", Map.of("stop", "", "field", "side", "value", "on"));
+        assertStatus(422, "cuts/stops", Map.of("stop", outline, "field", "side", "value", "up"));
+        assertStatus(400, "cuts/stops", Map.of("stop", outline));
+        assertStatus(400, "cuts/stops", Map.of("step", "x", "field", "side"));
+        assertStatus(404, "cuts/order", Map.of("moved", outline, "before", "c99.1"));
+        assertStatus(422, "cuts/order", Map.of("moved", ""));
+        assertStatus(422, "shape/purposes", Map.of("layer", "PLATE", "purpose", "eat"));
+        assertStatus(404, "sheet/sheet-values", Map.of("field", "colour", "value", "x"));
+        assertStatus(422, "sheet/sheet-values", Map.of("field", "anchor", "value", "x"));
+        assertStatus(404, "cuts/order-values", Map.of("field", "colour", "value", "x"));
+        assertThat(pages.get("/jobs/%d/groups/99".formatted(job)).statusCode()).isEqualTo(404);
+        assertThat(pages.get("/jobs/%d/program?revision=Q".formatted(job)).statusCode())
+                .isEqualTo(404);
+        assertThat(pages.get("/releases/999999/program").statusCode()).isEqualTo(404);
+        assertThat(jobs.view(job).step()).isEqualTo(1);
+    }
+
+    private void assertStatus(int status, String path, Map<String, String> fields) {
+        assertThat(edit(path, fields).statusCode()).as("%s %s", path, fields).isEqualTo(status);
+    }
+
+    @Test
+    void everyStageOpensWithAndWithoutASelection() {
+        for (String stage : List.of("shape", "cuts", "sheet", "proof", "release")) {
+            String path = "/jobs/%d/%s".formatted(job, stage);
+            assertThat(pages.get(path).statusCode()).isEqualTo(200);
+            assertThat(pages.get(path + "?stop=" + outline + ",nonsense").statusCode())
+                    .isEqualTo(200);
+            HttpResponse<String> slip = pages.fragment(path + "/slip?stop=" + outline);
+            assertThat(slip.body()).startsWith("<div id=\"slip\"");
+            assertThat(pages.fragment(path + "/update").body()).contains("id=\"rail\"");
+        }
+        HttpResponse<String> opened = pages.get("/jobs/" + job);
+        assertThat(opened.headers().firstValue("Location").orElseThrow()).endsWith("/shape");
+    }
+
+    @Test
+    void aGroupsStopsAreFetched() {
+        String rows = pages.fragment("/jobs/%d/groups/0".formatted(job)).body();
+        assertThat(rows.split("class=\"stop\"")).hasSizeGreaterThan(8);
+    }
+
+    @Test
+    void theProgramIsServedWithItsItems() {
+        String json = pages.get("/jobs/%d/program".formatted(job)).body();
+        assertThat(json).contains("\"revision\":\"A\"", "\"current\":true", "G21 G90");
+    }
+
+    @Test
+    void purposesAndUndoGoThroughPagesToo() {
+        HttpResponse<String> ignored =
+                edit(
+                        "shape/purposes",
+                        Map.of("step", "1", "stop", "c1", "feature", "c1", "purpose", "ignore"));
+        assertThat(ignored.statusCode()).isEqualTo(200);
+        assertThat(jobs.view(job).result().reading().byId().get("c1").onPurpose()).isTrue();
+        assertThat(edit("shape/undo", Map.of()).statusCode()).isEqualTo(200);
+        assertThat(jobs.view(job).document().features()).isEmpty();
+        assertThat(edit("shape/redo", Map.of()).statusCode()).isEqualTo(200);
+        assertThat(jobs.view(job).document().features()).hasSize(1);
+    }
+
+    @Test
+    void manyEditsAtOnceLoseNothingThatWasAnswered() throws Exception {
+        ExecutorService threads = Executors.newFixedThreadPool(6);
+        try {
+            List<Callable<Integer>> edits =
+                    IntStream.rangeClosed(1, 24)
+                            .mapToObj(
+                                    i ->
+                                            (Callable<Integer>)
+                                                    () ->
+                                                            edit(
+                                                                            "cuts/order-values",
+                                                                            Map.of(
+                                                                                    "field",
+                                                                                    "quantity",
+                                                                                    "value",
+                                                                                    String.valueOf(
+                                                                                            i
+                                                                                                    + 10)))
+                                                                    .statusCode())
+                            .toList();
+            int taken = 0;
+            for (Future<Integer> answer : threads.invokeAll(edits)) {
+                assertThat(answer.get()).isEqualTo(200);
+                taken++;
+            }
+            Integer steps =
+                    sql.queryForObject(
+                            "select count(*) from job_step where job_id = ?", Integer.class, job);
+            assertThat(steps).isEqualTo(taken + 1);
+            assertThat(jobs.view(job).step()).isEqualTo(taken + 1);
+        } finally {
+            threads.shutdown();
+        }
+    }
+}
