@@ -43,10 +43,15 @@ public record Finding(
 
     /**
      * Names the finding over several proofs: an acceptance holds as long as rule, stop and value
-     * (to 0.01) stay the same.
+     * (to 0.01) stay the same; of a finding without a stop also its place.
      */
     public String key() {
-        return rule + ":" + stop + ":" + Numbers.plain(value, 2);
+        String where =
+                stop.isEmpty()
+                        ? place.map(p -> Numbers.plain(p.x(), 2) + "," + Numbers.plain(p.y(), 2))
+                                .orElse("")
+                        : stop;
+        return rule + ":" + where + ":" + Numbers.plain(value, 2);
     }
 
     public boolean blocks() {

@@ -128,6 +128,18 @@ class ProofRulesTest {
     }
 
     @Test
+    void findingsAtDifferentPlacesAreAcceptedOneByOne() {
+        Reading treads = Samples.reading("ramp_tread_plates");
+        Run run = Samples.plan(treads, "mild steel", 5, 1);
+        List<Finding> branches =
+                Samples.prove(treads, run).findings().stream()
+                        .filter(f -> f.rule().equals("drawing") && f.value() == 3)
+                        .toList();
+        assertThat(branches).hasSizeGreaterThan(1);
+        assertThat(branches).extracting(Finding::key).doesNotHaveDuplicates();
+    }
+
+    @Test
     void aLookIsAcceptedWithAReasonUntilItsValueChanges() {
         LeadChoice tiny = new LeadChoice(LeadKind.LINE, Typed.of(1), Typed.of(90), null);
         PlanChoices near =

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.oleander.web.api.ApiClient;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -56,6 +57,21 @@ class JourneyTest extends BrowserTest {
                         + "document.getElementById('unit').dispatchEvent(new Event('change', {bubbles: true}))");
         browser.waitForStep(2);
         assertThat(browser.text("#rail .current")).contains("1 part, 7 openings");
+    }
+
+    @Test
+    void aFileDroppedOnTheBoardBecomesAJob() {
+        String text = new String(sample("cleat_backing_plate"), StandardCharsets.UTF_8);
+        browser.script(
+                """
+                const files = new DataTransfer();
+                files.items.add(new File([arguments[0]], 'dropped_plate.dxf'));
+                document.querySelector('[data-drop-area]').dispatchEvent(
+                    new DragEvent('drop', {bubbles: true, cancelable: true, dataTransfer: files}));
+                """,
+                text);
+        browser.until(b -> b.path().matches("/jobs/\\d+/shape"));
+        assertThat(browser.text("#job-title")).contains("Dropped plate");
     }
 
     @Test
