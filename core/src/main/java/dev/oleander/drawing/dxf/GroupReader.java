@@ -66,7 +66,9 @@ final class GroupReader {
             throw new DrawingException(
                     file,
                     codeLine,
-                    "%s, line %d: a group code (a whole number) should stand here, not \"%s\"."
+                    (codeLine == 1
+                                    ? "%s is no DXF drawing: at line %d a group code (a whole number) should stand, not \"%s\"."
+                                    : "%s, line %d: a group code (a whole number) should stand here, not \"%s\".")
                             .formatted(file, codeLine, shown));
         }
     }

@@ -96,7 +96,8 @@ class DxfReaderTest {
     @Test
     void refusesBrokenFilesWithTheirLine() {
         assertRefused("", "a.dxf is empty.");
-        assertRefused("hello\nworld\n", "line 1", "group code");
+        assertRefused("hello\nworld\n", "is no DXF drawing", "line 1", "\"hello\"");
+        assertRefused("0\nSECTION\nx\ny\n", "a.dxf, line 3", "group code");
         assertRefused(entities("0\nTEXT\n8\nNOTES\n"), "holds no line work");
         assertThatThrownBy(
                         () ->
