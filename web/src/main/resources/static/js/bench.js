@@ -48,7 +48,7 @@ function select(ids, fetchSlip = true) {
   history.replaceState(null, '', address);
   applySelection();
   if (fetchSlip && (stage === 'cuts' || stage === 'shape')) {
-    htmx.ajax('GET', `/jobs/${job}/${stage}/slip`, {target: '#slip', swap: 'outerHTML', source: document.body});
+    htmx.ajax('GET', `/jobs/${job}/${stage}/slip`, {target: '#slip', swap: 'innerHTML', source: document.body});
   }
   if (player && ids.length === 1) {
     player.seekStop(ids[0]);

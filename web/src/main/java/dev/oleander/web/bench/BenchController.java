@@ -50,7 +50,7 @@ class BenchController {
         return "bench/page";
     }
 
-    /** The slip of a selection. */
+    /** What the slip holds for a selection. */
     @GetMapping("/jobs/{id}/{stage}/slip")
     String slip(
             @PathVariable long id,
@@ -61,7 +61,7 @@ class BenchController {
             Model model) {
         model.addAttribute("scope", scope);
         bench.fill(model, jobs.view(id), Shown.of(stage(stage), ids(stop), EditError.NONE), who);
-        return "bench/slip :: slip";
+        return "bench/slip :: content";
     }
 
     /** Everything again, after somebody else's change. */

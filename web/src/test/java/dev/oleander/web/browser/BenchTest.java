@@ -73,6 +73,19 @@ class BenchTest extends BrowserTest {
     }
 
     @Test
+    void quickSelectionsEndWithTheLast() {
+        long job = makeJob("cleat_backing_plate", "Quick", 1);
+        browser.openStage(job, "cuts");
+        browser.script(
+                "document.querySelectorAll('.stop-button').forEach((b) => b.click());"
+                        + "document.querySelectorAll('.stop-button')[3].click();");
+        String name = browser.all(".stop-button").get(3).getText();
+        browser.until(b -> b.text("#slip h2").startsWith("Stop 4"));
+        assertThat(name).startsWith("4");
+        assertThat(browser.all(".stop.selected")).hasSize(1);
+    }
+
+    @Test
     void theWheelZoomsAtThePointerAndFitComesBack() {
         long job = makeJob("cleat_backing_plate", "Zoomed", 1);
         browser.openStage(job, "shape");
