@@ -10,6 +10,8 @@ import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
+import org.springframework.security.web.savedrequest.RequestCache;
 
 /** Who may see and do what, over forms and over the HTTP interface. */
 @Configuration
@@ -29,6 +31,7 @@ class SecurityConfig {
         "/icons/**",
         "/webjars/**",
         "/favicon*.svg",
+        "/favicon.ico",
         "/actuator/health",
         "/actuator/health/**",
         "/error"
@@ -86,9 +89,22 @@ class SecurityConfig {
                                         .failureUrl("/sign-in?refused")
                                         .defaultSuccessUrl("/"))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?left"))
+                .requestCache(cache -> cache.requestCache(pagesOnly()))
                 .exceptionHandling(e -> e.authenticationEntryPoint(expired));
         harden(http);
         return http.build();
+    }
+
+    /** After signing in people go where they wanted to, if that was a page and no part of one. */
+    private static RequestCache pagesOnly() {
+        HttpSessionRequestCache cache = new HttpSessionRequestCache();
+        cache.setRequestMatcher(
+                request ->
+                        request.getMethod().equals("GET")
+                                && request.getHeader("HX-Request") == null
+                                && String.valueOf(request.getHeader("Accept"))
+                                        .contains("text/html"));
+        return cache;
     }
 
     private static void harden(HttpSecurity http) throws Exception {

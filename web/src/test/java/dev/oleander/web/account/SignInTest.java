@@ -39,6 +39,23 @@ class SignInTest extends WebTest {
     }
 
     @Test
+    void signingInLeadsToThePageThatWasAskedForAndToNothingElse() {
+        String wanted = "/machines/teasel";
+        pages.get(wanted);
+        pages.fragment("/jobs/1/cuts/slip");
+        assertThat(signIn().headers().firstValue("Location").orElseThrow()).contains(wanted);
+        PageClient other = new PageClient(port);
+        assertThat(other.get("/favicon.ico").statusCode()).isEqualTo(302);
+        other.fragment("/jobs/1/cuts/slip");
+        pages = other;
+        assertThat(signIn().headers().firstValue("Location").orElseThrow()).endsWith("/");
+    }
+
+    private HttpResponse<String> signIn() {
+        return pages.signInAs("mira");
+    }
+
+    @Test
     void theSignInPageShowsTheDemoAccounts() {
         String page = pages.get("/sign-in").body();
         FirstAccounts.DEMO.forEach(a -> assertThat(page).contains(a.username(), a.password()));
