@@ -28,7 +28,6 @@ class SecurityConfig {
         "/css/**",
         "/js/**",
         "/fonts/**",
-        "/icons/**",
         "/webjars/**",
         "/favicon*.svg",
         "/favicon.ico",

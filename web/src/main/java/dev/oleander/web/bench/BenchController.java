@@ -64,18 +64,6 @@ class BenchController {
         return "bench/slip :: content";
     }
 
-    /** Everything again, after somebody else's change. */
-    @GetMapping("/jobs/{id}/{stage}/update")
-    String update(
-            @PathVariable long id,
-            @PathVariable String stage,
-            @RequestParam(defaultValue = "") String stop,
-            @AuthenticationPrincipal SignedIn who,
-            Model model) {
-        bench.fill(model, jobs.view(id), Shown.of(stage(stage), ids(stop), EditError.NONE), who);
-        return "bench/update";
-    }
-
     /** The stops of one folded group of the run line. */
     @GetMapping("/jobs/{id}/groups/{index}")
     String group(

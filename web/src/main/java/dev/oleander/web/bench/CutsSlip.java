@@ -65,10 +65,6 @@ public final class CutsSlip {
         return path.all().stream().mapToDouble(s -> s.length()).sum();
     }
 
-    public String ids() {
-        return String.join(",", stops.stream().map(Stop::id).toList());
-    }
-
     /** Sentence of a stop that cannot be cut as it is set; empty when all can. */
     public String refusal() {
         return stops.stream().flatMap(s -> s.refusalSentence().stream()).findFirst().orElse("");

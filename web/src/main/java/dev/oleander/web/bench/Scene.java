@@ -1,7 +1,6 @@
 package dev.oleander.web.bench;
 
 import java.util.List;
-import java.util.Map;
 
 /**
  * Everything the table draws. Paths are flat lists: x and y of the start, then x, y and bulge of
@@ -14,7 +13,6 @@ import java.util.Map;
  * @param stock left, bottom, right, top; null when the sheet cannot be laid out
  * @param motion rows: kind, x, y, bulge, time at the end, index of the stop, entry speed, peak
  *     speed, exit speed, acceleration. Kinds: 0 rapid, 1 feed, 2 event
- * @param events word of each event, by the index of its row
  */
 public record Scene(
         int step,
@@ -23,12 +21,9 @@ public record Scene(
         List<List<double[]>> regions,
         List<double[]> placements,
         double[] stock,
-        double[] travel,
         List<StopShape> stops,
         List<Flag> flags,
-        List<double[]> motion,
-        Map<Integer, String> events,
-        double kerf) {
+        List<double[]> motion) {
 
     /** A chain of the drawing. */
     public record FeatureShape(

@@ -24,7 +24,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.TreeMap;
 
 /** Puts what the table draws into plain numbers. */
 final class SceneBuilder {
@@ -47,13 +46,11 @@ final class SceneBuilder {
                                                 .toList())
                         .toList();
         double[] box = numbers(reading.workBox());
-        double[] travel = {result.machine().travel().x(), result.machine().travel().y()};
         try {
             result.run();
         } catch (PlanException noSheet) {
             return new Scene(
-                    step, box, features, regions, List.of(), null, travel, List.of(), List.of(),
-                    List.of(), Map.of(), 0);
+                    step, box, features, regions, List.of(), null, List.of(), List.of(), List.of());
         }
         List<Stop> stops = result.run().stops();
         return new Scene(
@@ -65,16 +62,9 @@ final class SceneBuilder {
                         .map(p -> numbers(p.transform()))
                         .toList(),
                 numbers(result.run().layout().stock()),
-                travel,
                 stops.stream().map(SceneBuilder::stop).toList(),
                 result.proof().findings().stream().map(SceneBuilder::flag).toList(),
-                motion(result.timeline(), stops),
-                events(result.timeline()),
-                stops.stream()
-                        .flatMap(s -> s.row().stream())
-                        .mapToDouble(r -> r.kerf())
-                        .max()
-                        .orElse(0));
+                motion(result.timeline(), stops));
     }
 
     private static FeatureShape feature(Feature f) {
@@ -156,16 +146,6 @@ final class SceneBuilder {
                     });
         }
         return rows;
-    }
-
-    private static Map<Integer, String> events(Timeline timeline) {
-        Map<Integer, String> events = new TreeMap<>();
-        for (int i = 0; i < timeline.program().size(); i++) {
-            if (timeline.program().items().get(i) instanceof Item.Event event) {
-                events.put(i, event.kind().word());
-            }
-        }
-        return events;
     }
 
     static double[] flat(List<Segment> segments) {

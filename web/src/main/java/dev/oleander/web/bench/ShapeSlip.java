@@ -66,13 +66,6 @@ public final class ShapeSlip {
                 new Figure("Kept area", Numbers.grouped(reading.keptArea()) + " mm²"));
     }
 
-    public List<Figure> holes() {
-        return reading.holes().stream()
-                .map(h -> new Figure("Ø " + Numbers.plain(h.diameter(), 3), h.count() + " holes"))
-                .map(f -> f.value().equals("1 holes") ? new Figure(f.label(), "1 hole") : f)
-                .toList();
-    }
-
     public List<HoleGroup> holeGroups() {
         return reading.holes();
     }

@@ -31,9 +31,6 @@ public interface JobRepository extends JpaRepository<Job, Long> {
             """)
     Page<Job> search(String text, String machine, Stage stage, Pageable page);
 
-    @EntityGraph(attributePaths = {"owner", "changedBy"})
-    Optional<Job> findWithPeopleById(Long id);
-
     /** The job, held until the transaction ends: edits of one job come one after the other. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select j from Job j where j.id = :id")

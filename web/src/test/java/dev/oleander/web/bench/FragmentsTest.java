@@ -121,7 +121,6 @@ class FragmentsTest extends WebTest {
                     .isEqualTo(200);
             HttpResponse<String> slip = pages.fragment(path + "/slip?stop=" + outline);
             assertThat(slip.body()).contains("slip-head").doesNotContain("<html");
-            assertThat(pages.fragment(path + "/update").body()).contains("id=\"rail\"");
         }
         HttpResponse<String> opened = pages.get("/jobs/" + job);
         assertThat(opened.headers().firstValue("Location").orElseThrow()).endsWith("/shape");

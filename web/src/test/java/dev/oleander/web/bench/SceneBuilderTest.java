@@ -26,13 +26,11 @@ class SceneBuilderTest extends WebTest {
         assertThat(scene.regions()).hasSize(1);
         assertThat(scene.regions().get(0)).hasSize(8);
         assertThat(scene.motion()).hasSize(result.timeline().program().size());
-        assertThat(scene.kerf()).isEqualTo(0.26);
         for (int i = 0; i < scene.motion().size(); i++) {
             Item item = result.timeline().program().items().get(i);
             double kind = scene.motion().get(i)[0];
             assertThat(kind)
                     .isEqualTo(item instanceof Item.Rapid ? 0 : item instanceof Item.Feed ? 1 : 2);
-            assertThat(scene.events().containsKey(i)).isEqualTo(item instanceof Item.Event);
         }
     }
 
