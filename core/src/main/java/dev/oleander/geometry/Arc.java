@@ -1,5 +1,6 @@
 package dev.oleander.geometry;
 
+import dev.oleander.geometry.flat.Measures;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -68,9 +69,29 @@ public record Arc(Point start, Point end, double bulge) implements Segment {
 
     @Override
     public double length() {
-        return radius() * Math.abs(sweep());
+        return Measures.length(start.distance(end), bulge);
     }
 
+    /** 1 / radius with the sign of the turn, 1/mm. */
+    double curvature() {
+        return 4 * bulge / (start.distance(end) * (1 + bulge * bulge));
+    }
+
+    /** Unit normal to the left of the travel at the start: that of the chord, half a sweep back. */
+    private Point startNormal() {
+        double q = 1 + bulge * bulge;
+        double cos = (1 - bulge * bulge) / q;
+        double sin = 2 * bulge / q;
+        Point u = end.minus(start).unit();
+        return new Point(u.x() * sin - u.y() * cos, u.x() * cos + u.y() * sin);
+    }
+
+    /**
+     * The point at parameter t: the end of a chord that has the length c sin(t s / 2) / sin(s / 2)
+     * and is turned from the whole chord by (t - 1) s / 2. That needs no centre, which a nearly
+     * straight arc has too far away; a nearly closed one has its ends too near, and is taken from
+     * the centre.
+     */
     @Override
     public Point at(double t) {
         if (t == 0) {
@@ -79,14 +100,18 @@ public record Arc(Point start, Point end, double bulge) implements Segment {
         if (t == 1) {
             return end;
         }
-        Point centre = centre();
-        return centre.plus(start.minus(centre).rotated(t * sweep()));
+        if (Math.abs(bulge) > 1) {
+            Point centre = centre();
+            return centre.plus(start.minus(centre).rotated(t * sweep()));
+        }
+        double half = sweep() / 2;
+        double share = Math.sin(t * half) / Math.sin(half);
+        return start.plus(end.minus(start).times(share).rotated((t - 1) * half));
     }
 
     @Override
     public Point direction(double t) {
-        Point radial = at(t).minus(centre()).unit();
-        return isLeft() ? radial.left() : radial.left().times(-1);
+        return end.minus(start).unit().rotated((t - 0.5) * sweep());
     }
 
     /**
@@ -94,15 +119,18 @@ public record Arc(Point start, Point end, double bulge) implements Segment {
      * meets the arc, otherwise outside, on the nearer side.
      */
     double parameterOf(Point p) {
-        Point centre = centre();
-        Point from = start.minus(centre);
-        Point to = p.minus(centre);
+        Point normal = startNormal();
+        // from the centre, start and p lie along -n / k and -(n - k (p - start)) / k
+        return parameterOf(normal, normal.minus(p.minus(start).times(curvature())));
+    }
+
+    /** Parameter of the place whose radius is turned from the start's as {@code to} is. */
+    private double parameterOf(Point from, Point to) {
         double turn = Math.atan2(from.cross(to), from.dot(to));
         double ahead = isLeft() ? turn : -turn;
         double whole = Math.abs(sweep());
         // seen from the start, p is between -pi and pi ahead; beyond the middle of the gap it is
-        // nearer
-        // to the end when counted the other way round
+        // nearer to the end when counted the other way round
         double gapMiddle = (2 * Math.PI - whole) / 2;
         double forward = ahead < 0 ? ahead + 2 * Math.PI : ahead;
         return (forward > whole + gapMiddle ? forward - 2 * Math.PI : forward) / whole;
@@ -130,18 +158,12 @@ public record Arc(Point start, Point end, double bulge) implements Segment {
 
     @Override
     public Optional<Segment> parallel(double left) {
-        double radius = radius();
-        double shifted = isLeft() ? radius - left : radius + left;
-        if (!(shifted > radius * 1e-12)) {
+        if (!(1 - curvature() * left > 1e-12)) {
             return Optional.empty();
         }
-        Point centre = centre();
-        double scale = shifted / radius;
-        return Optional.of(
-                new Arc(
-                        centre.plus(start.minus(centre).times(scale)),
-                        centre.plus(end.minus(centre).times(scale)),
-                        bulge));
+        Point newStart = start.plus(direction(0).left().times(left));
+        Point newEnd = end.plus(direction(1).left().times(left));
+        return Optional.of(new Arc(newStart, newEnd, bulge));
     }
 
     @Override
@@ -154,29 +176,21 @@ public record Arc(Point start, Point end, double bulge) implements Segment {
     @Override
     public Box box() {
         Box box = Box.of(start, end);
-        Point centre = centre();
-        double radius = radius();
-        for (int quarter = 0; quarter < 4; quarter++) {
-            Point extreme = centre.plus(QUADRANTS[quarter].times(radius));
-            double t = parameterOf(extreme);
+        Point normal = startNormal();
+        for (Point extreme : QUADRANTS) {
+            double t = parameterOf(normal, extreme);
             if (t > 0 && t < 1) {
-                box = box.union(new Box(extreme, extreme));
+                Point p = at(t);
+                box = box.union(new Box(p, p));
             }
         }
         return box;
     }
 
+    /** Normals of the places where an arc can be highest, lowest, farthest left or right. */
     private static final Point[] QUADRANTS = {
         new Point(1, 0), new Point(0, 1), new Point(-1, 0), new Point(0, -1)
     };
-
-    @Override
-    public double doubleArea(Point from) {
-        double sweep = sweep();
-        double radius = radius();
-        return start.minus(from).cross(end.minus(from))
-                + radius * radius * (sweep - Math.sin(sweep));
-    }
 
     @Override
     public <R> R fold(Function<Line, R> line, Function<Arc, R> arc) {

@@ -1,5 +1,6 @@
 package dev.oleander.geometry;
 
+import dev.oleander.geometry.flat.Vertices;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -9,25 +10,44 @@ public sealed interface Chain permits Path, Contour {
     /** At least one segment; each starts exactly where the one before ends. */
     List<Segment> segments();
 
+    /** The same chain as flat numbers. */
+    Vertices vertices();
+
     Chain reversed();
 
     Chain transformed(Transform transform);
 
     default Point start() {
-        return segments().get(0).start();
+        return new Point(vertices().x(0), vertices().y(0));
     }
 
     default Point end() {
-        return segments().get(segments().size() - 1).end();
+        Vertices v = vertices();
+        int last = v.isClosed() ? 0 : v.size() - 1;
+        return new Point(v.x(last), v.y(last));
     }
 
     /** Length along the chain, mm. */
     default double length() {
-        return segments().stream().mapToDouble(Segment::length).sum();
+        return vertices().length();
     }
 
     default Box box() {
         return Box.around(segments().stream().map(Segment::box).toList());
+    }
+
+    /** The segment with the ends farthest apart. */
+    default Segment longestSegment() {
+        Segment longest = null;
+        double most = -1;
+        for (Segment segment : segments()) {
+            double chord = segment.start().distance(segment.end());
+            if (chord > most) {
+                most = chord;
+                longest = segment;
+            }
+        }
+        return longest;
     }
 
     /** The place at a distance along the chain, mm, limited to the chain's length. */
@@ -82,28 +102,53 @@ public sealed interface Chain permits Path, Contour {
         }
     }
 
-    /** Copies the list and checks that every segment starts where the one before ends. */
-    static List<Segment> requireJoined(List<Segment> segments) {
+    /**
+     * Flat numbers of segments.
+     *
+     * @throws IllegalArgumentException when a segment does not start where the one before ends, or a
+     *     closed chain does not end where it starts
+     */
+    static Vertices flat(List<Segment> segments, boolean closed) {
         if (segments.isEmpty()) {
             throw new IllegalArgumentException("a chain needs at least one segment");
         }
-        for (int i = 1; i < segments.size(); i++) {
-            Point end = segments.get(i - 1).end();
-            Point start = segments.get(i).start();
-            if (!end.equals(start)) {
+        int n = segments.size();
+        double[] numbers = new double[3 * (closed ? n : n + 1)];
+        Point at = segments.get(0).start();
+        for (int i = 0; i < n; i++) {
+            Segment segment = segments.get(i);
+            if (!segment.start().equals(at)) {
                 throw new IllegalArgumentException(
-                        "segment " + i + " starts at " + start + ", the one before ends at " + end);
+                        "segment %d starts at %s, the one before ends at %s"
+                                .formatted(i, segment.start(), at));
             }
+            numbers[3 * i] = at.x();
+            numbers[3 * i + 1] = at.y();
+            numbers[3 * i + 2] = segment.bulge();
+            at = segment.end();
         }
-        return List.copyOf(segments);
+        if (!closed) {
+            numbers[3 * n] = at.x();
+            numbers[3 * n + 1] = at.y();
+        } else if (!at.equals(segments.get(0).start())) {
+            throw new IllegalArgumentException(
+                    "contour is open: " + segments.get(0).start() + " to " + at);
+        }
+        return Vertices.of(numbers, closed);
     }
 
-    static List<Segment> reversed(List<Segment> segments) {
-        List<Segment> reversed = new ArrayList<>(segments.size());
-        for (int i = segments.size() - 1; i >= 0; i--) {
-            reversed.add(segments.get(i).reversed());
+    /** The segments of flat numbers; neighbours share their points. */
+    static List<Segment> segments(Vertices v) {
+        List<Segment> segments = new ArrayList<>(v.edges());
+        Point first = new Point(v.x(0), v.y(0));
+        Point at = first;
+        for (int i = 0; i < v.edges(); i++) {
+            int end = v.endOf(i);
+            Point to = end == 0 ? first : new Point(v.x(end), v.y(end));
+            segments.add(Segment.of(at, to, v.bulge(i)));
+            at = to;
         }
-        return reversed;
+        return List.copyOf(segments);
     }
 
     /** Segments so short that their ends fall together at the new place are left out. */

@@ -1,19 +1,51 @@
 package dev.oleander.geometry;
 
+import dev.oleander.geometry.flat.Vertices;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 
 /** A closed chain of segments, mm. It runs anticlockwise when its signed area is positive. */
-public record Contour(List<Segment> segments) implements Chain {
+public final class Contour implements Chain {
 
-    public Contour {
-        segments = Chain.requireJoined(segments);
-        Point first = segments.get(0).start();
-        Point last = segments.get(segments.size() - 1).end();
-        if (!first.equals(last)) {
-            throw new IllegalArgumentException("contour is open: " + first + " to " + last);
+    private final Vertices vertices;
+
+    /** Made when first asked for; it never changes, so a race only makes it twice. */
+    private List<Segment> segments;
+
+    private Contour(Vertices vertices, List<Segment> segments) {
+        this.vertices = vertices;
+        this.segments = segments;
+    }
+
+    /**
+     * @throws IllegalArgumentException when the segments do not join to a closed chain
+     */
+    public Contour(List<Segment> segments) {
+        this(Chain.flat(segments, true), List.copyOf(segments));
+    }
+
+    /**
+     * @throws IllegalArgumentException when the chain is open
+     */
+    public static Contour of(Vertices vertices) {
+        if (!vertices.isClosed()) {
+            throw new IllegalArgumentException("a contour is closed: " + vertices);
         }
+        return new Contour(vertices, null);
+    }
+
+    @Override
+    public Vertices vertices() {
+        return vertices;
+    }
+
+    @Override
+    public List<Segment> segments() {
+        if (segments == null) {
+            segments = Chain.segments(vertices);
+        }
+        return segments;
     }
 
     /** An anticlockwise circle as two arcs, starting at its rightmost point. */
@@ -34,13 +66,7 @@ public record Contour(List<Segment> segments) implements Chain {
 
     /** Enclosed area, mm2; positive when the contour runs anticlockwise. Exact for arcs. */
     public double signedArea() {
-        // relative to the contour's own start, so that distance from the origin costs no digits
-        Point home = start();
-        double sum = 0;
-        for (Segment segment : segments) {
-            sum += segment.doubleArea(home);
-        }
-        return sum / 2;
+        return vertices.signedArea();
     }
 
     public double area() {
@@ -53,7 +79,7 @@ public record Contour(List<Segment> segments) implements Chain {
 
     @Override
     public Contour reversed() {
-        return new Contour(Chain.reversed(segments));
+        return of(vertices.reversed());
     }
 
     /** The same contour, run anticlockwise or clockwise. */
@@ -63,7 +89,7 @@ public record Contour(List<Segment> segments) implements Chain {
 
     @Override
     public Contour transformed(Transform transform) {
-        return new Contour(Chain.transformed(segments, transform));
+        return new Contour(Chain.transformed(segments(), transform));
     }
 
     /**
@@ -71,6 +97,7 @@ public record Contour(List<Segment> segments) implements Chain {
      * {@link #startedAt} begins with it.
      */
     public Point departure(Station station) {
+        List<Segment> segments = segments();
         boolean atEnd = station.t() >= 1 - leastShare(station.segment());
         return atEnd
                 ? segments.get((station.index() + 1) % segments.size()).direction(0)
@@ -84,6 +111,7 @@ public record Contour(List<Segment> segments) implements Chain {
 
     /** The same contour begun at a station; the segment there is split unless it is an end. */
     public Contour startedAt(Station station) {
+        List<Segment> segments = segments();
         int n = segments.size();
         int index = station.index();
         Segment at = segments.get(index);
@@ -106,6 +134,7 @@ public record Contour(List<Segment> segments) implements Chain {
 
     /** Diameter, mm, when all segments are arcs of one circle within {@code tolerance} mm. */
     public OptionalDouble circleDiameter(double tolerance) {
+        List<Segment> segments = segments();
         if (!(segments.get(0) instanceof Arc first)) {
             return OptionalDouble.empty();
         }
@@ -124,17 +153,23 @@ public record Contour(List<Segment> segments) implements Chain {
         return OptionalDouble.of(2 * Math.sqrt(area() / Math.PI));
     }
 
-    /**
-     * Whether a point lies inside; on the line itself either answer may come. A ray to the right is
-     * counted over pieces that are monotone in y, each owning its lower end only.
-     */
+    /** Whether a point lies inside; on the line itself either answer may come. */
     public boolean contains(Point p) {
-        boolean inside = false;
-        for (Segment segment : segments) {
-            if (RayCrossings.count(segment, p) % 2 == 1) {
-                inside = !inside;
-            }
-        }
-        return inside;
+        return vertices.winding(p.x(), p.y()) != 0;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Contour that && vertices.equals(that.vertices);
+    }
+
+    @Override
+    public int hashCode() {
+        return vertices.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return "Contour" + segments();
     }
 }

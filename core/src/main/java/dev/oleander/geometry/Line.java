@@ -16,6 +16,11 @@ public record Line(Point start, Point end) implements Segment {
     }
 
     @Override
+    public double bulge() {
+        return 0;
+    }
+
+    @Override
     public double length() {
         return start.distance(end);
     }
@@ -73,11 +78,6 @@ public record Line(Point start, Point end) implements Segment {
     @Override
     public Box box() {
         return Box.of(start, end);
-    }
-
-    @Override
-    public double doubleArea(Point from) {
-        return start.minus(from).cross(end.minus(from));
     }
 
     @Override

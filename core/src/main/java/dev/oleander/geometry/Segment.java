@@ -10,9 +10,21 @@ import java.util.function.Function;
  */
 public sealed interface Segment permits Line, Arc {
 
+    /**
+     * A line when the bulge is 0, else an arc.
+     *
+     * @param bulge tan(sweep / 4), positive turns left
+     */
+    static Segment of(Point start, Point end, double bulge) {
+        return bulge == 0 ? new Line(start, end) : new Arc(start, end, bulge);
+    }
+
     Point start();
 
     Point end();
+
+    /** tan(sweep / 4): 0 for a line, positive when turning left. */
+    double bulge();
 
     /** Length, mm. */
     double length();
@@ -48,12 +60,6 @@ public sealed interface Segment permits Line, Arc {
     Segment transformed(Transform transform);
 
     Box box();
-
-    /**
-     * Twice the signed area swept from a point to this segment, mm2: the summand of Green's
-     * theorem, with the exact sector term for an arc.
-     */
-    double doubleArea(Point from);
 
     <R> R fold(Function<Line, R> line, Function<Arc, R> arc);
 

@@ -7,17 +7,17 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 
 /** Shapes for tests, and their flattened twins for the other library. */
-final class Shapes {
+public final class Shapes {
 
     private static final GeometryFactory JTS = new GeometryFactory();
 
     private Shapes() {}
 
-    static Point p(double x, double y) {
+    public static Point p(double x, double y) {
         return new Point(x, y);
     }
 
-    static Contour polygon(double... xy) {
+    public static Contour polygon(double... xy) {
         List<Segment> segments = new ArrayList<>();
         int n = xy.length / 2;
         for (int i = 0; i < n; i++) {
@@ -27,12 +27,12 @@ final class Shapes {
         return new Contour(segments);
     }
 
-    static Contour rectangle(double width, double height) {
+    public static Contour rectangle(double width, double height) {
         return Contour.rectangle(new Box(p(0, 0), p(width, height)));
     }
 
     /** Rectangle with rounded corners; anticlockwise. */
-    static Contour rounded(double width, double height, double radius) {
+    public static Contour rounded(double width, double height, double radius) {
         double q = Math.tan(Math.PI / 8);
         double w = width;
         double h = height;
@@ -50,7 +50,7 @@ final class Shapes {
     }
 
     /** A star-shaped contour whose sides are lines and arcs by turns; radii about the origin. */
-    static Contour star(double[] radii, double bulge) {
+    public static Contour star(double[] radii, double bulge) {
         List<Segment> segments = new ArrayList<>();
         int n = radii.length;
         for (int i = 0; i < n; i++) {
@@ -63,7 +63,7 @@ final class Shapes {
     }
 
     /** Polygon whose edges are chords of the contour, none farther from it than the given gap. */
-    static Polygon flattened(Contour contour, double gap) {
+    public static Polygon flattened(Contour contour, double gap) {
         List<Coordinate> ring = new ArrayList<>();
         for (Segment segment : contour.segments()) {
             int pieces = 1;

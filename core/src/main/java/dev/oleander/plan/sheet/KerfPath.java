@@ -2,8 +2,9 @@ package dev.oleander.plan.sheet;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Contour;
-import dev.oleander.geometry.OffsetException;
-import dev.oleander.geometry.Offsetter;
+import dev.oleander.geometry.offset.OffsetException;
+import dev.oleander.geometry.offset.Offsetter;
+import dev.oleander.geometry.Region;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Side;
 import dev.oleander.quantity.Numbers;
@@ -19,7 +20,7 @@ final class KerfPath {
     /** Halvings when a width is measured: from metres down to below 1 um. */
     private static final int HALVINGS = 24;
 
-    private final Offsetter offsetter = Offsetter.fine();
+    private final Offsetter offsetter = Offsetter.round();
 
     /** Either a path or the reason why there is none. */
     record Result(Optional<Contour> path, Optional<Refusal> refusal) {
@@ -40,14 +41,11 @@ final class KerfPath {
         }
         double outward = side == Side.OUTSIDE ? kerf / 2 : -kerf / 2;
         try {
-            List<Contour> loops =
-                    offsetter.offset(contour, outward).stream()
-                            .filter(Contour::isAnticlockwise)
-                            .toList();
-            if (loops.size() == 1) {
-                return Result.of(loops.get(0).turning(side == Side.INSIDE));
+            List<Region> regions = offsetter.offset(contour, outward);
+            if (regions.size() == 1) {
+                return Result.of(regions.get(0).outer().turning(side == Side.INSIDE));
             }
-            return Result.refused(tooNarrow(contour, kerf, loops.size()));
+            return Result.refused(tooNarrow(contour, kerf, regions.size()));
         } catch (OffsetException open) {
             return Result.refused(
                     new Refusal(
@@ -88,11 +86,6 @@ final class KerfPath {
     }
 
     private boolean staysWhole(Contour contour, double inward) {
-        try {
-            return offsetter.offset(contour, -inward).size() == 1;
-        } catch (OffsetException sliver) {
-            // what is left is thinner than the tolerance of closing it
-            return false;
-        }
+        return offsetter.offset(contour, -inward).size() == 1;
     }
 }

@@ -1,0 +1,76 @@
+package dev.oleander.geometry;
+
+import dev.oleander.geometry.flat.BoxTree;
+import dev.oleander.geometry.flat.Vertices;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** Sorts simple loops into regions. */
+public final class Regions {
+
+    private Regions() {}
+
+    /**
+     * Regions of loops that do not cross: anticlockwise ones are outer contours, clockwise ones
+     * openings of the smallest outer contour round them.
+     *
+     * @return the largest outer contour first
+     */
+    public static List<Region> of(List<Vertices> loops) {
+        List<Contour> outers = new ArrayList<>();
+        List<Contour> openings = new ArrayList<>();
+        for (Vertices loop : loops) {
+            Contour contour = Contour.of(loop);
+            (contour.isAnticlockwise() ? outers : openings).add(contour);
+        }
+        outers.sort(Comparator.comparingDouble(Contour::area).reversed());
+        if (openings.isEmpty()) {
+            return outers.stream().map(o -> new Region(o, List.of())).toList();
+        }
+        List<List<Contour>> inside = new ArrayList<>();
+        outers.forEach(o -> inside.add(new ArrayList<>()));
+        BoxTree tree = tree(outers);
+        for (Contour opening : openings) {
+            int owner = owner(opening, outers, tree);
+            if (owner >= 0) {
+                inside.get(owner).add(opening);
+            }
+        }
+        List<Region> regions = new ArrayList<>(outers.size());
+        for (int i = 0; i < outers.size(); i++) {
+            regions.add(new Region(outers.get(i), inside.get(i)));
+        }
+        return regions;
+    }
+
+    private static BoxTree tree(List<Contour> outers) {
+        double[] boxes = new double[4 * outers.size()];
+        for (int i = 0; i < outers.size(); i++) {
+            Box box = outers.get(i).box();
+            boxes[4 * i] = box.min().x();
+            boxes[4 * i + 1] = box.min().y();
+            boxes[4 * i + 2] = box.max().x();
+            boxes[4 * i + 3] = box.max().y();
+        }
+        return BoxTree.of(boxes, outers.size());
+    }
+
+    /** Outers come by falling area, so the last one round the opening is the smallest. */
+    private static int owner(Contour opening, List<Contour> outers, BoxTree tree) {
+        Point p = opening.longestSegment().middle();
+        int[] last = {-1};
+        tree.touching(
+                p.x(),
+                p.y(),
+                p.x(),
+                p.y(),
+                i -> {
+                    if (i > last[0] && outers.get(i).contains(p)) {
+                        last[0] = i;
+                    }
+                    return true;
+                });
+        return last[0];
+    }
+}

@@ -1,0 +1,269 @@
+package dev.oleander.geometry.flat;
+
+import java.util.Arrays;
+
+/**
+ * A packed, static tree of boxes: every node holds up to eight of the level below, all boxes lie in
+ * one array. Built once, then only asked.
+ *
+ * <p>Boxes that come in the order of a chain are already near each other and are packed as they
+ * come; others are first sorted along a Hilbert curve, after I. Kamel and C. Faloutsos, "On packing
+ * R-trees", CIKM 1993.
+ */
+public final class BoxTree {
+
+    private static final int SHIFT = 3;
+    private static final int FANOUT = 1 << SHIFT;
+    private static final int GRID = 1 << 16;
+
+    private final int items;
+
+    /** Item at each place of the lowest level; null when they lie in the order given. */
+    private final int[] order;
+
+    /** Four numbers per box (least x and y, greatest x and y), the lowest level first. */
+    private final double[] boxes;
+
+    /** Where each level starts, in boxes; one more entry than levels. */
+    private final int[] level;
+
+    private BoxTree(double[] given, int items, int[] order) {
+        this.items = items;
+        this.order = order;
+        this.level = levels(items);
+        int total = level[level.length - 1];
+        this.boxes = order == null ? Arrays.copyOf(given, 4 * total) : new double[4 * total];
+        if (order != null) {
+            for (int i = 0; i < items; i++) {
+                System.arraycopy(given, 4 * order[i], boxes, 4 * i, 4);
+            }
+        }
+        pack();
+    }
+
+    /** Boxes in the order of a chain. */
+    public static BoxTree ofChain(double[] boxes, int items) {
+        return new BoxTree(boxes, items, null);
+    }
+
+    /** Boxes in any order. */
+    public static BoxTree of(double[] boxes, int items) {
+        return new BoxTree(boxes, items, HilbertOrder.of(boxes, items, GRID));
+    }
+
+    private static int[] levels(int items) {
+        int[] starts = new int[2 + 32 / SHIFT + 1];
+        int depth = 0;
+        int count = items;
+        while (true) {
+            starts[depth + 1] = starts[depth] + count;
+            depth++;
+            if (count <= 1) {
+                break;
+            }
+            count = (count + FANOUT - 1) >> SHIFT;
+        }
+        return Arrays.copyOf(starts, depth + 1);
+    }
+
+    private void pack() {
+        for (int l = 1; l < level.length - 1; l++) {
+            int below = level[l - 1];
+            int end = level[l];
+            for (int node = level[l]; node < level[l + 1]; node++) {
+                int from = below + ((node - level[l]) << SHIFT);
+                unite(4 * node, 4 * from, 4 * Math.min(end, from + FANOUT));
+            }
+        }
+    }
+
+    private void unite(int to, int from, int end) {
+        double lowX = Double.POSITIVE_INFINITY;
+        double lowY = Double.POSITIVE_INFINITY;
+        double highX = Double.NEGATIVE_INFINITY;
+        double highY = Double.NEGATIVE_INFINITY;
+        for (int at = from; at < end; at += 4) {
+            lowX = Math.min(lowX, boxes[at]);
+            lowY = Math.min(lowY, boxes[at + 1]);
+            highX = Math.max(highX, boxes[at + 2]);
+            highY = Math.max(highY, boxes[at + 3]);
+        }
+        boxes[to] = lowX;
+        boxes[to + 1] = lowY;
+        boxes[to + 2] = highX;
+        boxes[to + 3] = highY;
+    }
+
+    /** Is told what a question finds; false ends the search. */
+    @FunctionalInterface
+    public interface Visitor {
+        boolean found(int item);
+    }
+
+    /** Is told two different items whose boxes touch. */
+    @FunctionalInterface
+    public interface PairVisitor {
+        void found(int first, int second);
+    }
+
+    /** Distance of an item from the place that was asked about, mm. */
+    @FunctionalInterface
+    public interface Measure {
+        double of(int item);
+    }
+
+    /** Finds every item whose box touches the given one, in no particular order. */
+    public void touching(double lowX, double lowY, double highX, double highY, Visitor visitor) {
+        if (items > 0) {
+            touching(level.length - 2, 0, lowX, lowY, highX, highY, visitor);
+        }
+    }
+
+    private boolean touching(
+            int l, int index, double lowX, double lowY, double highX, double highY, Visitor visit) {
+        int at = 4 * (level[l] + index);
+        if (boxes[at] > highX
+                || boxes[at + 2] < lowX
+                || boxes[at + 1] > highY
+                || boxes[at + 3] < lowY) {
+            return true;
+        }
+        if (l == 0) {
+            return visit.found(order == null ? index : order[index]);
+        }
+        int from = index << SHIFT;
+        int end = Math.min(from + FANOUT, level[l] - level[l - 1]);
+        for (int i = from; i < end; i++) {
+            if (!touching(l - 1, i, lowX, lowY, highX, highY, visit)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Finds every pair of items whose boxes touch, each once. */
+    public void pairs(PairVisitor visitor) {
+        if (items > 0) {
+            within(level.length - 2, 0, visitor);
+        }
+    }
+
+    private void within(int l, int index, PairVisitor visitor) {
+        if (l == 0) {
+            return;
+        }
+        int from = index << SHIFT;
+        int end = Math.min(from + FANOUT, level[l] - level[l - 1]);
+        for (int i = from; i < end; i++) {
+            within(l - 1, i, visitor);
+            for (int j = i + 1; j < end; j++) {
+                between(l - 1, i, j, visitor);
+            }
+        }
+    }
+
+    private void between(int l, int a, int b, PairVisitor visitor) {
+        if (!touch(4 * (level[l] + a), 4 * (level[l] + b))) {
+            return;
+        }
+        if (l == 0) {
+            visitor.found(order == null ? a : order[a], order == null ? b : order[b]);
+            return;
+        }
+        int count = level[l] - level[l - 1];
+        int endA = Math.min((a << SHIFT) + FANOUT, count);
+        int endB = Math.min((b << SHIFT) + FANOUT, count);
+        int other = 4 * (level[l] + b);
+        for (int i = a << SHIFT; i < endA; i++) {
+            if (touch(4 * (level[l - 1] + i), other)) {
+                for (int j = b << SHIFT; j < endB; j++) {
+                    between(l - 1, i, j, visitor);
+                }
+            }
+        }
+    }
+
+    private boolean touch(int a, int b) {
+        return boxes[a] <= boxes[b + 2]
+                && boxes[b] <= boxes[a + 2]
+                && boxes[a + 1] <= boxes[b + 3]
+                && boxes[b + 1] <= boxes[a + 3];
+    }
+
+    /**
+     * The item nearest to a point, by branch and bound; of equally near ones the lowest.
+     *
+     * @param limit nothing farther than this is looked at, mm
+     * @return -1 when nothing is near enough
+     */
+    public int nearest(double x, double y, double limit, Measure measure) {
+        return items == 0 ? -1 : new Nearest(x, y, limit, measure).find();
+    }
+
+    private final class Nearest {
+        private final double x;
+        private final double y;
+        private final Measure measure;
+        private double least;
+        private int best = -1;
+
+        Nearest(double x, double y, double limit, Measure measure) {
+            this.x = x;
+            this.y = y;
+            this.least = limit;
+            this.measure = measure;
+        }
+
+        int find() {
+            visit(level.length - 2, 0);
+            return best;
+        }
+
+        private void visit(int l, int index) {
+            if (away(4 * (level[l] + index)) > least * least) {
+                return;
+            }
+            if (l == 0) {
+                measure(order == null ? index : order[index]);
+                return;
+            }
+            int from = index << SHIFT;
+            int end = Math.min(from + FANOUT, level[l] - level[l - 1]);
+            int first = nearestChild(l - 1, from, end);
+            visit(l - 1, first);
+            for (int i = from; i < end; i++) {
+                if (i != first) {
+                    visit(l - 1, i);
+                }
+            }
+        }
+
+        private void measure(int item) {
+            double distance = measure.of(item);
+            if (distance < least || distance == least && (best < 0 || item < best)) {
+                least = distance;
+                best = item;
+            }
+        }
+
+        private int nearestChild(int l, int from, int end) {
+            int nearest = from;
+            double d = Double.POSITIVE_INFINITY;
+            for (int i = from; i < end; i++) {
+                double away = away(4 * (level[l] + i));
+                if (away < d) {
+                    d = away;
+                    nearest = i;
+                }
+            }
+            return nearest;
+        }
+
+        /** Square of the distance from a box, mm2. */
+        private double away(int at) {
+            double dx = Math.max(0, Math.max(boxes[at] - x, x - boxes[at + 2]));
+            double dy = Math.max(0, Math.max(boxes[at + 1] - y, y - boxes[at + 3]));
+            return dx * dx + dy * dy;
+        }
+    }
+}

@@ -1,0 +1,296 @@
+package dev.oleander.geometry.offset;
+
+import dev.oleander.geometry.flat.Edges;
+import dev.oleander.geometry.flat.Meeting;
+
+/**
+ * The shifted edges of some loops and what becomes of the corners between them.
+ *
+ * <p>At an outer corner a gap opens, which is closed round the vertex. At an inner corner the
+ * shifted edges cross; they are cut back to the crossing where that is certain to lose nothing, else
+ * a dead line bridges their ends. Where the path goes on smoothly both ends meet.
+ */
+final class Corners {
+
+    private static final byte MEET = 0;
+    private static final byte TRIM = 1;
+    private static final byte OUTER = 2;
+    private static final byte BRIDGE = 3;
+
+    /** 1 + cosine of a turn below which the path turns back on itself. */
+    private static final double REVERSAL = 1e-9;
+
+    /** Share of the shorter neighbour which a gap may have to be closed by moving both ends. */
+    private static final double SMALL_SHARE = 0.05;
+
+    /** Product of curvature and chord that a cut off stretch may have: below a quarter turn. */
+    private static final double SHORT_ARC = 1.4;
+
+    private final Edges source;
+    private final double left;
+    private final double tolerance;
+    private final boolean thereAndBack;
+
+    /** Start and end of each shifted edge, four numbers per edge. */
+    private final double[] shifted;
+
+    private final byte[] kind;
+
+    /** Where edges with a common end meet, two numbers per corner. */
+    private final double[] meet;
+
+    /** What is left of each edge between the crossings, as keys from 0 to 1, two per edge. */
+    private final double[] rest;
+
+    private final Meeting meeting;
+    private final Edges pair = new Edges(4);
+
+    Corners(Edges source, double left, double tolerance, boolean thereAndBack) {
+        int n = source.size();
+        this.source = source;
+        this.left = left;
+        this.tolerance = tolerance;
+        this.thereAndBack = thereAndBack;
+        this.shifted = new double[4 * n];
+        this.kind = new byte[n];
+        this.meet = new double[2 * n];
+        this.rest = new double[2 * n];
+        this.meeting = new Meeting(tolerance);
+        for (int i = 0; i < n; i++) {
+            shift(i);
+        }
+        for (int loop = 0; loop < source.loops(); loop++) {
+            int first = source.first(loop);
+            int end = source.first(loop + 1);
+            for (int i = first; i < end; i++) {
+                decide(i, i + 1 < end ? i + 1 : first);
+            }
+            dropConflicts(first, end);
+        }
+    }
+
+    private void shift(int i) {
+        shifted[4 * i] = source.x0(i) + left * source.nx(i);
+        shifted[4 * i + 1] = source.y0(i) + left * source.ny(i);
+        shifted[4 * i + 2] = source.x1(i) + left * source.endNx(i);
+        shifted[4 * i + 3] = source.y1(i) + left * source.endNy(i);
+        rest[2 * i + 1] = 1;
+    }
+
+    private void decide(int i, int next) {
+        double ax = source.endNx(i);
+        double ay = source.endNy(i);
+        double bx = source.nx(next);
+        double by = source.ny(next);
+        double gap = Math.abs(left) * Math.hypot(bx - ax, by - ay);
+        double cosine = ax * bx + ay * by;
+        if (gap <= smallGap(i, next) && cosine > 0) {
+            // on the circle about the vertex: moving both ends there costs gap^2 / 8 d at most
+            double scale = left / Math.sqrt((ax + bx) * (ax + bx) + (ay + by) * (ay + by));
+            meetAt(i, source.x1(i) + scale * (ax + bx), source.y1(i) + scale * (ay + by), MEET);
+            return;
+        }
+        boolean opens = (ax * by - ay * bx) * left < 0 || cosine < REVERSAL - 1;
+        if (opens) {
+            kind[i] = OUTER;
+            return;
+        }
+        kind[i] = BRIDGE;
+        if (isAlive(i) && isAlive(next)) {
+            if (source.curvature(i) == 0 && source.curvature(next) == 0) {
+                trimLines(i, next, cosine);
+            } else {
+                trimArcs(i, next);
+            }
+        }
+    }
+
+    private double smallGap(int i, int next) {
+        double exact = Math.sqrt(2 * Math.abs(left) * tolerance);
+        double shorter = Math.min(shiftedChord(i), shiftedChord(next));
+        return Math.max(tolerance, Math.min(exact, SMALL_SHARE * shorter));
+    }
+
+    private double shiftedChord(int i) {
+        double dx = shifted[4 * i + 2] - shifted[4 * i];
+        double dy = shifted[4 * i + 3] - shifted[4 * i + 1];
+        return Math.sqrt(dx * dx + dy * dy);
+    }
+
+    private void meetAt(int i, double x, double y, byte how) {
+        meet[2 * i] = x;
+        meet[2 * i + 1] = y;
+        kind[i] = how;
+    }
+
+    /** Either line loses d tan(turn / 2); all of that is nearer to the other one than d. */
+    private void trimLines(int i, int next, double cosine) {
+        double ax = source.endNx(i);
+        double ay = source.endNy(i);
+        double bx = source.nx(next);
+        double by = source.ny(next);
+        double share = left / (1 + cosine);
+        double loss = Math.abs(share * (ax * by - ay * bx));
+        double a = source.chord(i);
+        double b = source.chord(next);
+        if (loss < a && loss < b) {
+            meetAt(i, source.x1(i) + share * (ax + bx), source.y1(i) + share * (ay + by), TRIM);
+            rest[2 * i + 1] = 1 - loss / a;
+            rest[2 * next] = loss / b;
+        }
+    }
+
+    private void trimArcs(int i, int next) {
+        pair.clear();
+        putShifted(i);
+        putShifted(next);
+        meeting.find(pair, 0, pair, 1);
+        if (meeting.count() != 1) {
+            return;
+        }
+        double x = meeting.x(0);
+        double y = meeting.y(0);
+        boolean nothingLost =
+                isNearer(0, x, y, endX(i), endY(i), next)
+                        && isNearer(1, startX(next), startY(next), x, y, i);
+        if (nothingLost) {
+            meetAt(i, x, y, TRIM);
+            rest[2 * i + 1] = pair.key(0, x, y);
+            rest[2 * next] = pair.key(1, x, y);
+        }
+    }
+
+    /** Whether a stretch of a shifted edge is short and nearer to a source edge than d. */
+    private boolean isNearer(int of, double px, double py, double qx, double qy, int to) {
+        double chord = Math.hypot(qx - px, qy - py);
+        if (Math.abs(pair.curvature(of)) * chord > SHORT_ARC) {
+            return false;
+        }
+        if (chord <= tolerance) {
+            return true;
+        }
+        double sag = pair.bulgeBetween(of, px, py, qx, qy) / 2;
+        double mx = (px + qx) / 2 + sag * (qy - py);
+        double my = (py + qy) / 2 - sag * (qx - px);
+        return source.distance(to, mx, my) < Math.abs(left);
+    }
+
+    private void putShifted(int i) {
+        double k = source.curvature(i);
+        pair.put(
+                startX(i),
+                startY(i),
+                endX(i),
+                endY(i),
+                source.bulge(i),
+                k / (1 - k * left),
+                source.nx(i),
+                source.ny(i),
+                0);
+    }
+
+    /** An edge of which both cuts leave nothing keeps its length; its corners are bridged. */
+    private void dropConflicts(int first, int end) {
+        for (int i = first; i < end; i++) {
+            if (rest[2 * i] >= rest[2 * i + 1]) {
+                bridge(i);
+                bridge(i > first ? i - 1 : end - 1);
+            }
+        }
+    }
+
+    private void bridge(int i) {
+        if (kind[i] == TRIM) {
+            kind[i] = BRIDGE;
+        }
+    }
+
+    /** Whether the shifted edge still runs the way of its source. */
+    boolean isAlive(int i) {
+        double k = source.curvature(i);
+        // a radius within the tolerance of nothing is a point
+        return k == 0 || 1 - k * left > tolerance * Math.abs(k);
+    }
+
+    /** Bulge of the stretch of a shifted arc between two of its points. */
+    double shiftedBulge(int i, double px, double py, double qx, double qy) {
+        boolean whole = px == startX(i) && py == startY(i) && qx == endX(i) && qy == endY(i);
+        if (whole) {
+            return source.bulge(i);
+        }
+        pair.clear();
+        putShifted(i);
+        return pair.bulgeBetween(0, px, py, qx, qy);
+    }
+
+    double startX(int i) {
+        return shifted[4 * i];
+    }
+
+    double startY(int i) {
+        return shifted[4 * i + 1];
+    }
+
+    double endX(int i) {
+        return shifted[4 * i + 2];
+    }
+
+    double endY(int i) {
+        return shifted[4 * i + 3];
+    }
+
+    /** Whether the edge and its follower have a common end. */
+    boolean endsMeet(int i) {
+        return kind[i] == MEET || kind[i] == TRIM;
+    }
+
+    double meetX(int i) {
+        return meet[2 * i];
+    }
+
+    double meetY(int i) {
+        return meet[2 * i + 1];
+    }
+
+    boolean isOuter(int i) {
+        return kind[i] == OUTER;
+    }
+
+    /** Whether the edge ends at an end of an open path that is run there and back. */
+    boolean isPathEnd(int i) {
+        if (!thereAndBack) {
+            return false;
+        }
+        int loop = source.loopOf(i);
+        int first = source.first(loop);
+        int end = source.first(loop + 1);
+        return i == end - 1 || i == (first + end) / 2 - 1;
+    }
+
+    private int next(int i) {
+        int loop = source.loopOf(i);
+        return i + 1 < source.first(loop + 1) ? i + 1 : source.first(loop);
+    }
+
+    /** Cosine of the turn at the end of an edge. */
+    double turnCosine(int i) {
+        int next = next(i);
+        return source.endNx(i) * source.nx(next) + source.endNy(i) * source.ny(next);
+    }
+
+    /** Bulge of the arc about the vertex: a quarter of the turn, against the side of the curve. */
+    double joinBulge(int i) {
+        int next = next(i);
+        double ax = source.endNx(i);
+        double ay = source.endNy(i);
+        double bx = source.nx(next);
+        double by = source.ny(next);
+        double apart = Math.hypot(bx - ax, by - ay);
+        double along = Math.hypot(bx + ax, by + ay);
+        // tan(turn / 4) from tan(turn / 2) = apart / along, without dividing by nothing
+        double quarter = apart / (along + Math.sqrt(along * along + apart * apart));
+        boolean theLongWay = (ax * by - ay * bx) * left > 0;
+        double size = theLongWay ? 1 / quarter : quarter;
+        return left > 0 ? -size : size;
+    }
+}
