@@ -74,7 +74,7 @@ public final class Contour implements Chain {
     }
 
     public boolean isAnticlockwise() {
-        return signedArea() > 0;
+        return vertices.isAnticlockwise();
     }
 
     @Override

@@ -137,6 +137,10 @@ public final class Arrangement {
         double sum = 0;
         int h = first;
         do {
+            if (cycle[h] >= 0) {
+                // the order round some node tells two half-edges to go on along one
+                throw knotAt(h);
+            }
             cycle[h] = cycles;
             sum += (h & 1) == 0 ? areas[h >> 1] : -areas[h >> 1];
             h = next(h);

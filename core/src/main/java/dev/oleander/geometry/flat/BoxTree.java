@@ -32,7 +32,7 @@ public final class BoxTree {
         this.order = order;
         this.level = levels(items);
         int total = level[level.length - 1];
-        this.boxes = order == null ? Arrays.copyOf(given, 4 * total) : new double[4 * total];
+        this.boxes = order == null ? grown(given, 4 * total) : new double[4 * total];
         if (order != null) {
             for (int i = 0; i < items; i++) {
                 System.arraycopy(given, 4 * order[i], boxes, 4 * i, 4);
@@ -41,7 +41,11 @@ public final class BoxTree {
         pack();
     }
 
-    /** Boxes in the order of a chain. */
+    /**
+     * Boxes in the order of a chain.
+     *
+     * @param boxes four numbers per item (least x and y, greatest x and y); taken over
+     */
     public static BoxTree ofChain(double[] boxes, int items) {
         return new BoxTree(boxes, items, null);
     }
@@ -49,6 +53,16 @@ public final class BoxTree {
     /** Boxes in any order. */
     public static BoxTree of(double[] boxes, int items) {
         return new BoxTree(boxes, items, HilbertOrder.of(boxes, items, GRID));
+    }
+
+    private static double[] grown(double[] boxes, int length) {
+        return boxes.length == length ? boxes : Arrays.copyOf(boxes, length);
+    }
+
+    /** Numbers needed for a tree of that many boxes. */
+    static int room(int items) {
+        int[] starts = levels(items);
+        return 4 * starts[starts.length - 1];
     }
 
     private static int[] levels(int items) {
@@ -83,10 +97,10 @@ public final class BoxTree {
         double highX = Double.NEGATIVE_INFINITY;
         double highY = Double.NEGATIVE_INFINITY;
         for (int at = from; at < end; at += 4) {
-            lowX = Math.min(lowX, boxes[at]);
-            lowY = Math.min(lowY, boxes[at + 1]);
-            highX = Math.max(highX, boxes[at + 2]);
-            highY = Math.max(highY, boxes[at + 3]);
+            lowX = boxes[at] < lowX ? boxes[at] : lowX;
+            lowY = boxes[at + 1] < lowY ? boxes[at + 1] : lowY;
+            highX = boxes[at + 2] > highX ? boxes[at + 2] : highX;
+            highY = boxes[at + 3] > highY ? boxes[at + 3] : highY;
         }
         boxes[to] = lowX;
         boxes[to + 1] = lowY;
@@ -141,21 +155,35 @@ public final class BoxTree {
         return true;
     }
 
-    /** Finds every pair of items whose boxes touch, each once. */
-    public void pairs(PairVisitor visitor) {
+    /** Tells of successive items of a chain whether some of them may make a pair. */
+    @FunctionalInterface
+    public interface GroupFilter {
+        boolean mayPair(int from, int end);
+    }
+
+    /**
+     * Finds every pair of items whose boxes touch, each once.
+     *
+     * @param filter asked for groups of items that lie together in a chain; for boxes in any order
+     *     it is not asked
+     */
+    public void pairs(GroupFilter filter, PairVisitor visitor) {
         if (items > 0) {
-            within(level.length - 2, 0, visitor);
+            within(level.length - 2, 0, filter, visitor);
         }
     }
 
-    private void within(int l, int index, PairVisitor visitor) {
+    private void within(int l, int index, GroupFilter filter, PairVisitor visitor) {
         if (l == 0) {
             return;
         }
         int from = index << SHIFT;
         int end = Math.min(from + FANOUT, level[l] - level[l - 1]);
+        if (l == 1 && order == null && !filter.mayPair(from, end)) {
+            return;
+        }
         for (int i = from; i < end; i++) {
-            within(l - 1, i, visitor);
+            within(l - 1, i, filter, visitor);
             for (int j = i + 1; j < end; j++) {
                 between(l - 1, i, j, visitor);
             }

@@ -142,7 +142,7 @@ public final class ChainWriter {
             double ay = numbers[STRIDE * i + 1] - numbers[1];
             double bx = numbers[STRIDE * j] - numbers[0];
             double by = numbers[STRIDE * j + 1] - numbers[1];
-            twice += Measures.doubleArea(ax, ay, bx, by, numbers[STRIDE * i + 2]);
+            twice += Measures.roughDoubleArea(ax, ay, bx, by, numbers[STRIDE * i + 2]);
             perimeter += Math.abs(bx - ax) + Math.abs(by - ay);
         }
         return Math.abs(twice) <= tolerance * perimeter;

@@ -39,7 +39,7 @@ final class Cuts {
     static Cuts of(Edges edges, double tolerance) {
         Cuts cuts = new Cuts(edges, tolerance);
         Meeting meeting = new Meeting(tolerance);
-        cuts.tree.pairs((i, j) -> cuts.meet(meeting, i, j));
+        cuts.tree.pairs(cuts::mayMeet, (i, j) -> cuts.meet(meeting, i, j));
         cuts.unite();
         return cuts;
     }
@@ -56,7 +56,18 @@ final class Cuts {
         return next;
     }
 
+    private boolean mayMeet(int from, int end) {
+        boolean oneChain = true;
+        for (int i = from; oneChain && i + 1 < end; i++) {
+            oneChain = next[i] == i + 1;
+        }
+        return !oneChain || !edges.runAhead(from, end);
+    }
+
     private void meet(Meeting meeting, int i, int j) {
+        if (next[i] == j && next[j] != i && j == i + 1 && edges.runAhead(i, j + 1)) {
+            return;
+        }
         meeting.find(edges, i, edges, j);
         boolean neighbours = next[i] == j || next[j] == i;
         if (neighbours && meeting.count() < 2) {

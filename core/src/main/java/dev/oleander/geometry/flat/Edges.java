@@ -29,6 +29,9 @@ public final class Edges {
     /** Bulge up to which an arc counts as at most half a turn in spite of rounding. */
     private static final double HALF_TURN = 1 + 1e-9;
 
+    /** Cosine which every tangent must at least have to run ahead. */
+    private static final double AHEAD = 1e-3;
+
     private double[] data;
     private int[] tag;
     private int size;
@@ -241,9 +244,18 @@ public final class Edges {
         return (data[at + Y0] + data[at + Y1]) / 2 - sag * (data[at + X1] - data[at]);
     }
 
+    /**
+     * Whether loops meet, or one meets itself other than at the ends of its edges.
+     *
+     * @param tolerance mm; edges this near to each other meet
+     */
+    public boolean meetThemselves(double tolerance) {
+        return Cuts.of(this, tolerance).size() > 0;
+    }
+
     /** A tree over the boxes of all edges, in the order of the table. */
     public BoxTree tree(double margin) {
-        double[] boxes = new double[4 * size];
+        double[] boxes = new double[BoxTree.room(size)];
         for (int i = 0; i < size; i++) {
             box(i, margin, boxes, 4 * i);
         }
@@ -260,17 +272,59 @@ public final class Edges {
         double y0 = data[at + Y0];
         double x1 = data[at + X1];
         double y1 = data[at + Y1];
-        double sag = data[at + BULGE] / 2;
-        double sx = sag * (y1 - y0);
-        double sy = -sag * (x1 - x0);
-        double lowX = Math.min(x0, x1);
-        double highX = Math.max(x0, x1);
-        double lowY = Math.min(y0, y1);
-        double highY = Math.max(y0, y1);
-        into[to] = lowX + Math.min(0, sx) - margin;
-        into[to + 1] = lowY + Math.min(0, sy) - margin;
-        into[to + 2] = highX + Math.max(0, sx) + margin;
-        into[to + 3] = highY + Math.max(0, sy) + margin;
+        double lowX = x0 < x1 ? x0 : x1;
+        double highX = x0 < x1 ? x1 : x0;
+        double lowY = y0 < y1 ? y0 : y1;
+        double highY = y0 < y1 ? y1 : y0;
+        double bulge = data[at + BULGE];
+        if (bulge != 0) {
+            double sx = bulge / 2 * (y1 - y0);
+            double sy = -bulge / 2 * (x1 - x0);
+            lowX = sx < 0 ? lowX + sx : lowX;
+            highX = sx > 0 ? highX + sx : highX;
+            lowY = sy < 0 ? lowY + sy : lowY;
+            highY = sy > 0 ? highY + sy : highY;
+        }
+        into[to] = lowX - margin;
+        into[to + 1] = lowY - margin;
+        into[to + 2] = highX + margin;
+        into[to + 3] = highY + margin;
+    }
+
+    /**
+     * Whether successive edges of one chain all run ahead in a common direction; then none of them
+     * meets another but at their common ends. Each turns by half a turn at most, so it is enough
+     * that their tangents at both ends do.
+     */
+    boolean runAhead(int from, int end) {
+        double mx = 0;
+        double my = 0;
+        for (int i = from; i < end; i++) {
+            int at = i * STRIDE;
+            mx += data[at + NX];
+            my += data[at + NY];
+        }
+        int last = end - 1;
+        mx += endNx(last);
+        my += endNy(last);
+        double least = (Math.abs(mx) + Math.abs(my)) * AHEAD;
+        for (int i = from; i < end; i++) {
+            int at = i * STRIDE;
+            double nx = data[at + NX];
+            double ny = data[at + NY];
+            if (nx * mx + ny * my <= least) {
+                return false;
+            }
+            double k = data[at + CURVATURE];
+            if (k != 0) {
+                nx -= k * (data[at + X1] - data[at]);
+                ny -= k * (data[at + Y1] - data[at + Y0]);
+                if (nx * mx + ny * my <= least) {
+                    return false;
+                }
+            }
+        }
+        return true;
     }
 
     /**
@@ -387,20 +441,5 @@ public final class Edges {
     /** How often the ray from a point to the right crosses the edge, upwards counted positive. */
     int crossingsRightOf(int i, double x, double y) {
         return Measures.crossingsRightOf(x0(i), y0(i), x1(i), y1(i), bulge(i), x, y);
-    }
-
-    /**
-     * Twice the area between an edge from a to b and the origin, mm2, positive when it turns left
-     * round it. The part between chord and arc is c^2 b (1/3 + b^2/15 - b^4/105 + b^6/315 ...) to within
-     * 0.1 %: enough to tell inside from outside.
-     */
-    static double roughDoubleArea(double ax, double ay, double bx, double by, double bulge) {
-        double cross = ax * by - ay * bx;
-        if (bulge == 0) {
-            return cross;
-        }
-        double s = bulge * bulge;
-        double chord = (bx - ax) * (bx - ax) + (by - ay) * (by - ay);
-        return cross + 2 * chord * bulge * (1 / 3.0 + s * (1 / 15.0 - s * (1 / 105.0 - s / 315)));
     }
 }

@@ -107,10 +107,10 @@ public record Frame(double x, double y, double tolerance) {
                 throw new IllegalArgumentException(
                         "a point at (" + px + ", " + py + ") is beyond " + FARTHEST + " mm");
             }
-            lowX = Math.min(lowX, px);
-            lowY = Math.min(lowY, py);
-            highX = Math.max(highX, px);
-            highY = Math.max(highY, py);
+            lowX = px < lowX ? px : lowX;
+            lowY = py < lowY ? py : lowY;
+            highX = px > highX ? px : highX;
+            highY = py > highY ? py : highY;
         }
 
         Frame frame(double reach) {

@@ -78,4 +78,22 @@ public final class Measures {
         double form = sin * (qx * qx + qy * qy) - nx * qx - ny * qy;
         return bulge > 0 ? form < 0 : form > 0;
     }
+
+    /**
+     * Twice the area between an edge from a to b and the origin, mm2, positive when it turns left
+     * round it. The part between chord and arc is c^2 b (1/3 + b^2/15 - b^4/105 + b^6/315 ...) to within
+     * 0.1 %: enough to tell inside from outside. For more than half a turn it is exact.
+     */
+    public static double roughDoubleArea(double ax, double ay, double bx, double by, double bulge) {
+        double cross = ax * by - ay * bx;
+        if (bulge == 0) {
+            return cross;
+        }
+        double s = bulge * bulge;
+        if (s > 1) {
+            return doubleArea(ax, ay, bx, by, bulge);
+        }
+        double chord = (bx - ax) * (bx - ax) + (by - ay) * (by - ay);
+        return cross + 2 * chord * bulge * (1 / 3.0 + s * (1 / 15.0 - s * (1 / 105.0 - s / 315)));
+    }
 }

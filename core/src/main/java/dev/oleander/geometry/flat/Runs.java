@@ -9,17 +9,21 @@ import java.util.Arrays;
  */
 public final class Runs {
 
+    private static final int LOOKED_AT = 32;
+
     private final Edges edges;
     private final Cuts cuts;
     private final double tolerance;
 
     private int size;
-    private int[] startCut = new int[16];
-    private int[] endCut = new int[16];
     private int[] loop = new int[16];
 
-    /** Edges passed after the first one; -1 on a loop without nodes. */
-    private int[] steps = new int[16];
+    /** Nodes at the ends; -1 on a loop without nodes. */
+    private int[] from = new int[16];
+
+    private int[] to = new int[16];
+    private int[] firstEdge = new int[16];
+    private int[] pieces = new int[16];
 
     private int[] nodeOfCut;
     private int nodes;
@@ -72,7 +76,8 @@ public final class Runs {
 
     private void addLoop(int l, int from, int to) {
         if (from == to) {
-            add(-1, -1, l, edges.first(l + 1) - edges.first(l));
+            int first = edges.first(l);
+            add(-1, -1, l, first, edges.first(l + 1) - first);
             return;
         }
         for (int n = from; n < to; n++) {
@@ -82,7 +87,8 @@ public final class Runs {
             int round = closing ? edges.first(l + 1) - edges.first(l) : 0;
             int passed = cuts.edge(end) - cuts.edge(start) + round;
             if (!isDust(start, end, passed)) {
-                add(start, end, l, passed);
+                int count = cuts.key(end) > 0 ? passed + 1 : passed;
+                add(nodeOfCut[start], nodeOfCut[end], l, cuts.edge(start), count);
             }
         }
     }
@@ -101,17 +107,19 @@ public final class Runs {
                 && Edges.near(cuts.x(end), cuts.y(end), x, y, reach);
     }
 
-    private void add(int start, int end, int l, int passed) {
+    private void add(int start, int end, int l, int edge, int count) {
         if (size == loop.length) {
-            startCut = Arrays.copyOf(startCut, 2 * size);
-            endCut = Arrays.copyOf(endCut, 2 * size);
             loop = Arrays.copyOf(loop, 2 * size);
-            steps = Arrays.copyOf(steps, 2 * size);
+            from = Arrays.copyOf(from, 2 * size);
+            to = Arrays.copyOf(to, 2 * size);
+            firstEdge = Arrays.copyOf(firstEdge, 2 * size);
+            pieces = Arrays.copyOf(pieces, 2 * size);
         }
-        startCut[size] = start;
-        endCut[size] = end;
         loop[size] = l;
-        steps[size++] = passed;
+        from[size] = start;
+        to[size] = end;
+        firstEdge[size] = edge;
+        pieces[size++] = count;
     }
 
     public int size() {
@@ -136,50 +144,47 @@ public final class Runs {
 
     /** Node where the run starts; -1 on a loop without nodes. */
     int from(int run) {
-        return startCut[run] < 0 ? -1 : nodeOfCut[startCut[run]];
+        return from[run];
     }
 
     int to(int run) {
-        return endCut[run] < 0 ? -1 : nodeOfCut[endCut[run]];
+        return to[run];
     }
 
     /** Number of edges of which the run has a part. */
     public int pieces(int run) {
-        boolean endsInside = endCut[run] >= 0 && cuts.key(endCut[run]) > 0;
-        return steps[run] + (endsInside ? 1 : 0);
+        return pieces[run];
     }
 
     /** The edge of which the n-th piece is a part. */
     public int edge(int run, int n) {
-        int first = edges.first(loop[run]);
-        int start = startCut[run] < 0 ? first : cuts.edge(startCut[run]);
-        int past = start - first + n;
-        int length = edges.first(loop[run] + 1) - first;
-        return first + (past < length ? past : past - length);
+        int edge = firstEdge[run] + n;
+        int end = edges.first(loop[run] + 1);
+        return edge < end ? edge : edge - end + edges.first(loop[run]);
     }
 
     public double startX(int run, int n) {
-        return n == 0 && startCut[run] >= 0 ? nodeX[from(run)] : edges.x0(edge(run, n));
+        return n == 0 && from[run] >= 0 ? nodeX[from[run]] : edges.x0(edge(run, n));
     }
 
     public double startY(int run, int n) {
-        return n == 0 && startCut[run] >= 0 ? nodeY[from(run)] : edges.y0(edge(run, n));
+        return n == 0 && from[run] >= 0 ? nodeY[from[run]] : edges.y0(edge(run, n));
     }
 
     public double endX(int run, int n) {
-        boolean last = endCut[run] >= 0 && n == pieces(run) - 1;
-        return last ? nodeX[to(run)] : edges.x1(edge(run, n));
+        boolean atNode = n == pieces[run] - 1 && to[run] >= 0;
+        return atNode ? nodeX[to[run]] : edges.x1(edge(run, n));
     }
 
     public double endY(int run, int n) {
-        boolean last = endCut[run] >= 0 && n == pieces(run) - 1;
-        return last ? nodeY[to(run)] : edges.y1(edge(run, n));
+        boolean atNode = n == pieces[run] - 1 && to[run] >= 0;
+        return atNode ? nodeY[to[run]] : edges.y1(edge(run, n));
     }
 
     /** Bulge of the n-th piece between its ends. */
     public double bulge(int run, int n) {
         int edge = edge(run, n);
-        boolean whole = startCut[run] < 0 || n > 0 && n < pieces(run) - 1;
+        boolean whole = from[run] < 0 || n > 0 && n < pieces[run] - 1;
         if (whole) {
             return edges.bulge(edge);
         }
@@ -187,11 +192,12 @@ public final class Runs {
                 edge, startX(run, n), startY(run, n), endX(run, n), endY(run, n));
     }
 
-    /** The piece of the run with the longest chord. */
+    /** The piece with the longest chord among the first {@value #LOOKED_AT} of a run. */
     public int longest(int run) {
         int best = 0;
         double most = -1;
-        for (int n = 0; n < pieces(run); n++) {
+        int count = Math.min(LOOKED_AT, pieces[run]);
+        for (int n = 0; n < count; n++) {
             double chord = chord(run, n);
             if (chord > most) {
                 most = chord;
@@ -221,14 +227,14 @@ public final class Runs {
     /** Twice the signed area between the run and a point, roughly. */
     double roughDoubleArea(int run, double x, double y) {
         double sum = 0;
-        for (int n = 0; n < pieces(run); n++) {
-            sum +=
-                    Edges.roughDoubleArea(
-                            startX(run, n) - x,
-                            startY(run, n) - y,
-                            endX(run, n) - x,
-                            endY(run, n) - y,
-                            bulge(run, n));
+        double ax = startX(run, 0) - x;
+        double ay = startY(run, 0) - y;
+        for (int n = 0; n < pieces[run]; n++) {
+            double bx = endX(run, n) - x;
+            double by = endY(run, n) - y;
+            sum += Measures.roughDoubleArea(ax, ay, bx, by, bulge(run, n));
+            ax = bx;
+            ay = by;
         }
         return sum;
     }
@@ -246,10 +252,19 @@ public final class Runs {
         double x = middleX(a, n);
         double y = middleY(a, n);
         for (int m = 0; m < pieces(b); m++) {
-            if (edges.passes(edge(b, m), x, y, 4 * tolerance)) {
+            if (passes(b, m, x, y)) {
                 return true;
             }
         }
         return false;
+    }
+
+    /** Whether a piece, which may be only a part of its edge, passes a point. */
+    private boolean passes(int run, int n, double x, double y) {
+        int edge = edge(run, n);
+        double key = edges.key(edge, x, y);
+        return edges.passes(edge, x, y, 4 * tolerance)
+                && key >= edges.key(edge, startX(run, n), startY(run, n))
+                && key <= edges.key(edge, endX(run, n), endY(run, n));
     }
 }

@@ -93,6 +93,24 @@ public final class Vertices {
         return sum / 2;
     }
 
+    /** Whether a closed chain runs anticlockwise round its area. */
+    public boolean isAnticlockwise() {
+        double sum = 0;
+        double size = 0;
+        for (int i = 0; i < size(); i++) {
+            int j = endOf(i);
+            double ax = x(i) - x(0);
+            double ay = y(i) - y(0);
+            double bx = x(j) - x(0);
+            double by = y(j) - y(0);
+            double part = Measures.roughDoubleArea(ax, ay, bx, by, bulge(i));
+            sum += part;
+            size += Math.abs(part);
+        }
+        // the rough measure is good to a thousandth; where that does not decide, take the exact one
+        return Math.abs(sum) > 0.01 * size ? sum > 0 : signedArea() > 0;
+    }
+
     /** How often a closed chain winds round a point, anticlockwise. */
     public int winding(double x, double y) {
         int sum = 0;

@@ -20,6 +20,9 @@ final class Corners {
     /** 1 + cosine of a turn below which the path turns back on itself. */
     private static final double REVERSAL = 1e-9;
 
+    /** Cosine of a turn above which both ends may be able to meet. */
+    private static final double SMOOTH = 0.99;
+
     /** Share of the shorter neighbour which a gap may have to be closed by moving both ends. */
     private static final double SMALL_SHARE = 0.05;
 
@@ -30,6 +33,9 @@ final class Corners {
     private final double left;
     private final double tolerance;
     private final boolean thereAndBack;
+
+    /** A gap that costs a quarter of the tolerance when both ends move to its middle, mm. */
+    private final double roundedGap;
 
     /** Start and end of each shifted edge, four numbers per edge. */
     private final double[] shifted;
@@ -51,6 +57,7 @@ final class Corners {
         this.left = left;
         this.tolerance = tolerance;
         this.thereAndBack = thereAndBack;
+        this.roundedGap = Math.sqrt(2 * Math.abs(left) * tolerance);
         this.shifted = new double[4 * n];
         this.kind = new byte[n];
         this.meet = new double[2 * n];
@@ -82,9 +89,8 @@ final class Corners {
         double ay = source.endNy(i);
         double bx = source.nx(next);
         double by = source.ny(next);
-        double gap = Math.abs(left) * Math.hypot(bx - ax, by - ay);
         double cosine = ax * bx + ay * by;
-        if (gap <= smallGap(i, next) && cosine > 0) {
+        if (cosine > SMOOTH && isSmall(Math.abs(left) * size(bx - ax, by - ay), i, next)) {
             // on the circle about the vertex: moving both ends there costs gap^2 / 8 d at most
             double scale = left / Math.sqrt((ax + bx) * (ax + bx) + (ay + by) * (ay + by));
             meetAt(i, source.x1(i) + scale * (ax + bx), source.y1(i) + scale * (ay + by), MEET);
@@ -105,10 +111,10 @@ final class Corners {
         }
     }
 
-    private double smallGap(int i, int next) {
-        double exact = Math.sqrt(2 * Math.abs(left) * tolerance);
-        double shorter = Math.min(shiftedChord(i), shiftedChord(next));
-        return Math.max(tolerance, Math.min(exact, SMALL_SHARE * shorter));
+    private boolean isSmall(double gap, int i, int next) {
+        return gap <= tolerance
+                || gap <= roundedGap
+                        && gap <= SMALL_SHARE * Math.min(shiftedChord(i), shiftedChord(next));
     }
 
     private double shiftedChord(int i) {
@@ -162,7 +168,7 @@ final class Corners {
 
     /** Whether a stretch of a shifted edge is short and nearer to a source edge than d. */
     private boolean isNearer(int of, double px, double py, double qx, double qy, int to) {
-        double chord = Math.hypot(qx - px, qy - py);
+        double chord = size(qx - px, qy - py);
         if (Math.abs(pair.curvature(of)) * chord > SHORT_ARC) {
             return false;
         }
@@ -285,12 +291,17 @@ final class Corners {
         double ay = source.endNy(i);
         double bx = source.nx(next);
         double by = source.ny(next);
-        double apart = Math.hypot(bx - ax, by - ay);
-        double along = Math.hypot(bx + ax, by + ay);
+        double apart = size(bx - ax, by - ay);
+        double along = size(bx + ax, by + ay);
         // tan(turn / 4) from tan(turn / 2) = apart / along, without dividing by nothing
         double quarter = apart / (along + Math.sqrt(along * along + apart * apart));
         boolean theLongWay = (ax * by - ay * bx) * left > 0;
         double size = theLongWay ? 1 / quarter : quarter;
         return left > 0 ? -size : size;
+    }
+
+    /** Coordinates are bounded, so the slow and safe way to the root of squares is not needed. */
+    private static double size(double x, double y) {
+        return Math.sqrt(x * x + y * y);
     }
 }

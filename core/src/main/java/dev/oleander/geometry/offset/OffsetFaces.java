@@ -31,16 +31,21 @@ final class OffsetFaces {
         this.source = source;
         this.limit = limit;
         this.towards = new boolean[2 * runs.size()];
+        boolean[] live = new boolean[runs.size()];
         for (int r = 0; r < runs.size(); r++) {
-            mark(r);
+            int half = arrangement.representative(2 * r);
+            if (!isDead(r)) {
+                live[half >> 1] = true;
+                towards[left > 0 ? half ^ 1 : half] = true;
+            }
         }
-    }
-
-    private void mark(int run) {
-        int half = arrangement.representative(2 * run);
-        boolean dead = isDead(run);
-        towards[left > 0 ? half ^ 1 : half] = true;
-        towards[left > 0 ? half : half ^ 1] |= dead;
+        // a dead run that lies on a live one says nothing: they are together within the tolerance
+        for (int r = 0; r < runs.size(); r++) {
+            if (!live[arrangement.standIn(r)]) {
+                towards[2 * arrangement.standIn(r)] = true;
+                towards[2 * arrangement.standIn(r) + 1] = true;
+            }
+        }
     }
 
     private boolean isDead(int run) {

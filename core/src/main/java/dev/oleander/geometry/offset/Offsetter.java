@@ -10,6 +10,7 @@ import dev.oleander.geometry.flat.Frame;
 import dev.oleander.geometry.flat.KnotException;
 import dev.oleander.geometry.flat.Tracer;
 import dev.oleander.geometry.flat.Vertices;
+import dev.oleander.geometry.overlay.Overlay;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -60,19 +61,31 @@ public final class Offsetter {
         return offset(List.of(region), outward);
     }
 
-    /** Regions that do not overlap, grown until they unite or shrunk until they part. */
+    /**
+     * Regions grown until they unite or shrunk until they part. Regions that overlap or cross
+     * themselves are united first.
+     */
     public List<Region> offset(List<Region> regions, double outward) {
         requireFinite(outward);
+        List<Vertices> loops = loops(regions);
+        Frame frame = Frame.around(loops, outward);
+        if (table(frame, loops).meetThemselves(frame.tolerance())) {
+            loops = loops(Overlay.union(regions));
+        }
+        if (Math.abs(outward) <= frame.tolerance()) {
+            return Regions.of(loops);
+        }
+        List<Vertices> simple = loops;
+        return run(frame, f -> table(f, simple), -outward, false);
+    }
+
+    private static List<Vertices> loops(List<Region> regions) {
         List<Vertices> loops = new ArrayList<>();
         for (Region region : regions) {
             loops.add(region.outer().turning(true).vertices());
             region.openings().forEach(o -> loops.add(o.turning(false).vertices()));
         }
-        Frame frame = Frame.around(loops, outward);
-        if (Math.abs(outward) <= frame.tolerance()) {
-            return List.copyOf(regions);
-        }
-        return run(frame, f -> table(f, loops), -outward, false);
+        return loops;
     }
 
     /**

@@ -89,12 +89,25 @@ final class RawCurve {
         }
         if (!corners.isAlive(i)) {
             line(toX, toY, 4 * i + DEAD);
-        } else if (source.curvature(i) == 0) {
-            line(toX, toY, 4 * i + SHIFTED);
         } else {
-            double bulge = corners.shiftedBulge(i, atX, atY, toX, toY);
-            arc(toX, toY, bulge, 4 * i + SHIFTED);
+            shifted(i, toX, toY);
         }
+    }
+
+    /** A shifted edge keeps the normal of its source; that of an arc turns on to where it begins. */
+    private void shifted(int i, double toX, double toY) {
+        double nx = source.nx(i);
+        double ny = source.ny(i);
+        double k = source.curvature(i);
+        if (k != 0) {
+            k = k / (1 - k * left);
+            nx -= k * (atX - corners.startX(i));
+            ny -= k * (atY - corners.startY(i));
+        }
+        double bulge = k == 0 ? 0 : corners.shiftedBulge(i, atX, atY, toX, toY);
+        raw.put(atX, atY, toX, toY, bulge, k, nx, ny, 4 * i + SHIFTED);
+        atX = toX;
+        atY = toY;
     }
 
     private void addCorner(int i, int next) {

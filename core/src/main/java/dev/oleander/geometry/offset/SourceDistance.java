@@ -6,8 +6,12 @@ import dev.oleander.geometry.flat.Edges;
 /** Asks whether places keep their distance from the source of a parallel curve. */
 final class SourceDistance {
 
+    /** So many questions are answered faster without a tree. */
+    private static final int FEW = 4;
+
     private final Edges source;
-    private final BoxTree tree;
+    private BoxTree tree;
+    private int asked;
 
     /** For flat ends: edges of open paths run there and back, the ends of which do not count. */
     private final boolean passEnds;
@@ -16,13 +20,18 @@ final class SourceDistance {
 
     SourceDistance(Edges source, double slack, boolean passEnds) {
         this.source = source;
-        this.tree = source.tree(0);
         this.slack = slack;
         this.passEnds = passEnds;
     }
 
     /** Whether nothing of the source is nearer to a point than {@code distance}, mm. */
     boolean isClear(double x, double y, double distance) {
+        if (asked++ < FEW) {
+            return isClearOfAll(x, y, distance);
+        }
+        if (tree == null) {
+            tree = source.tree(0);
+        }
         boolean[] clear = {true};
         tree.touching(
                 x - distance,
@@ -34,6 +43,15 @@ final class SourceDistance {
                     return clear[0];
                 });
         return clear[0];
+    }
+
+    private boolean isClearOfAll(double x, double y, double distance) {
+        for (int i = 0; i < source.size(); i++) {
+            if (isNearer(i, x, y, distance)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private boolean isNearer(int i, double x, double y, double distance) {
