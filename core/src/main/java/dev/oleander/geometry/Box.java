@@ -1,7 +1,6 @@
 package dev.oleander.geometry;
 
 import java.util.Collection;
-import org.locationtech.jts.geom.Envelope;
 
 /** An axis-parallel rectangle, mm; never empty. */
 public record Box(Point min, Point max) {
@@ -75,7 +74,11 @@ public record Box(Point min, Point max) {
                 Math.max(Math.abs(min.y()), Math.abs(max.y())));
     }
 
-    Envelope envelope() {
-        return new Envelope(min.x(), max.x(), min.y(), max.y());
+    /** Least x and y, greatest x and y. */
+    void writeTo(double[] numbers, int at) {
+        numbers[at] = min.x();
+        numbers[at + 1] = min.y();
+        numbers[at + 2] = max.x();
+        numbers[at + 3] = max.y();
     }
 }

@@ -1,5 +1,6 @@
 package dev.oleander.geometry;
 
+import dev.oleander.geometry.flat.BoxTree;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -20,6 +21,10 @@ public final class Distances {
             double d = p.distance(q);
             return d < distance ? new Nearest(d, p, q) : this;
         }
+
+        Nearest orNearer(Nearest other) {
+            return other.distance < distance ? other : this;
+        }
     }
 
     public static Nearest between(Segment a, Segment b) {
@@ -39,15 +44,30 @@ public final class Distances {
         return nearest;
     }
 
+    /** The nearest points of two chains; about n log m for n and m segments. */
     public static Nearest between(Chain a, Chain b) {
-        Nearest nearest = Nearest.NONE;
-        for (Segment s : a.segments()) {
-            for (Segment r : b.segments()) {
-                Nearest here = between(s, r);
-                nearest = here.distance() < nearest.distance() ? here : nearest;
-            }
+        List<Segment> others = b.segments();
+        double[] boxes = new double[4 * others.size()];
+        for (int i = 0; i < others.size(); i++) {
+            others.get(i).box().writeTo(boxes, 4 * i);
         }
-        return nearest;
+        BoxTree tree = BoxTree.of(boxes, others.size());
+        Nearest[] best = {Nearest.NONE};
+        for (Segment segment : a.segments()) {
+            Box box = segment.box();
+            tree.nearest(
+                    box.min().x(),
+                    box.min().y(),
+                    box.max().x(),
+                    box.max().y(),
+                    best[0].distance(),
+                    i -> {
+                        Nearest here = between(segment, others.get(i));
+                        best[0] = best[0].orNearer(here);
+                        return here.distance();
+                    });
+        }
+        return best[0];
     }
 
     /** Points of {@code a} where both normals agree: only an arc has such places off its ends. */

@@ -47,11 +47,7 @@ public final class Regions {
     private static BoxTree tree(List<Contour> outers) {
         double[] boxes = new double[4 * outers.size()];
         for (int i = 0; i < outers.size(); i++) {
-            Box box = outers.get(i).box();
-            boxes[4 * i] = box.min().x();
-            boxes[4 * i + 1] = box.min().y();
-            boxes[4 * i + 2] = box.max().x();
-            boxes[4 * i + 3] = box.max().y();
+            outers.get(i).box().writeTo(boxes, 4 * i);
         }
         return BoxTree.of(boxes, outers.size());
     }

@@ -1,9 +1,9 @@
 package dev.oleander.geometry;
 
+import dev.oleander.geometry.flat.BoxTree;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import org.locationtech.jts.index.strtree.STRtree;
 
 /**
  * Finds, among many things with a box, those near a place. Built once, then only asked; answers
@@ -13,7 +13,7 @@ import org.locationtech.jts.index.strtree.STRtree;
  */
 public final class SegmentIndex<T> {
 
-    private final STRtree tree = new STRtree();
+    private final BoxTree tree;
     private final List<T> items;
 
     /** One thing with the segment that stands for it. */
@@ -21,10 +21,11 @@ public final class SegmentIndex<T> {
 
     private SegmentIndex(List<T> items, List<Box> boxes) {
         this.items = items;
+        double[] numbers = new double[4 * boxes.size()];
         for (int i = 0; i < boxes.size(); i++) {
-            tree.insert(boxes.get(i).envelope(), i);
+            boxes.get(i).writeTo(numbers, 4 * i);
         }
-        tree.build();
+        this.tree = BoxTree.of(numbers, boxes.size());
     }
 
     public static SegmentIndex<Segment> of(List<? extends Segment> segments) {
@@ -49,7 +50,15 @@ public final class SegmentIndex<T> {
     /** Positions, in the given list, of everything whose box touches {@code box}; ascending. */
     public List<Integer> positions(Box box) {
         List<Integer> found = new ArrayList<>();
-        tree.query(box.envelope(), item -> found.add((Integer) item));
+        tree.touching(
+                box.min().x(),
+                box.min().y(),
+                box.max().x(),
+                box.max().y(),
+                item -> {
+                    found.add(item);
+                    return true;
+                });
         Collections.sort(found);
         return found;
     }

@@ -155,6 +155,39 @@ public final class BoxTree {
         return true;
     }
 
+    /** The level of the root; items are on level 0. */
+    int top() {
+        return level.length - 2;
+    }
+
+    int firstChild(int index) {
+        return index << SHIFT;
+    }
+
+    int endOfChildren(int l, int index) {
+        return Math.min((index << SHIFT) + FANOUT, level[l] - level[l - 1]);
+    }
+
+    /** First item under a node of a tree over a chain. */
+    int firstItem(int l, int index) {
+        return index << (SHIFT * l);
+    }
+
+    int lastItem(int l, int index) {
+        return Math.min((index + 1) << (SHIFT * l), items) - 1;
+    }
+
+    /** Whether a ray from a point to the right touches the box of a node. */
+    boolean reachesRightOf(int l, int index, double x, double y) {
+        int at = 4 * (level[l] + index);
+        return boxes[at + 2] >= x && boxes[at + 1] <= y && boxes[at + 3] >= y;
+    }
+
+    /** Whether the box of a node lies wholly to the right of x. */
+    boolean isRightOf(int l, int index, double x) {
+        return boxes[4 * (level[l] + index)] > x;
+    }
+
     /** Tells of successive items of a chain whether some of them may make a pair. */
     @FunctionalInterface
     public interface GroupFilter {
@@ -225,19 +258,35 @@ public final class BoxTree {
      * @return -1 when nothing is near enough
      */
     public int nearest(double x, double y, double limit, Measure measure) {
-        return items == 0 ? -1 : new Nearest(x, y, limit, measure).find();
+        return nearest(x, y, x, y, limit, measure);
+    }
+
+    /** The item nearest to something within a box. */
+    public int nearest(
+            double lowX, double lowY, double highX, double highY, double limit, Measure measure) {
+        return items == 0 ? -1 : new Nearest(lowX, lowY, highX, highY, limit, measure).find();
     }
 
     private final class Nearest {
-        private final double x;
-        private final double y;
+        private final double lowX;
+        private final double lowY;
+        private final double highX;
+        private final double highY;
         private final Measure measure;
         private double least;
         private int best = -1;
 
-        Nearest(double x, double y, double limit, Measure measure) {
-            this.x = x;
-            this.y = y;
+        Nearest(
+                double lowX,
+                double lowY,
+                double highX,
+                double highY,
+                double limit,
+                Measure measure) {
+            this.lowX = lowX;
+            this.lowY = lowY;
+            this.highX = highX;
+            this.highY = highY;
             this.least = limit;
             this.measure = measure;
         }
@@ -289,8 +338,8 @@ public final class BoxTree {
 
         /** Square of the distance from a box, mm2. */
         private double away(int at) {
-            double dx = Math.max(0, Math.max(boxes[at] - x, x - boxes[at + 2]));
-            double dy = Math.max(0, Math.max(boxes[at + 1] - y, y - boxes[at + 3]));
+            double dx = Math.max(0, Math.max(boxes[at] - highX, lowX - boxes[at + 2]));
+            double dy = Math.max(0, Math.max(boxes[at + 1] - highY, lowY - boxes[at + 3]));
             return dx * dx + dy * dy;
         }
     }

@@ -438,6 +438,15 @@ public final class Edges {
         return across / (Math.sqrt(along * along + across * across) + along);
     }
 
+    /** Adds the edges of a closed chain as a new loop. */
+    public void addLoop(Vertices loop) {
+        beginLoop();
+        for (int i = 0; i < loop.edges(); i++) {
+            int j = loop.endOf(i);
+            add(loop.x(i), loop.y(i), loop.x(j), loop.y(j), loop.bulge(i), i);
+        }
+    }
+
     /** How often the ray from a point to the right crosses the edge, upwards counted positive. */
     int crossingsRightOf(int i, double x, double y) {
         return Measures.crossingsRightOf(x0(i), y0(i), x1(i), y1(i), bulge(i), x, y);
