@@ -54,19 +54,32 @@ public final class Regions {
 
     /** Outers come by falling area, so the last one round the opening is the smallest. */
     private static int owner(Contour opening, List<Contour> outers, BoxTree tree) {
-        Point p = opening.longestSegment().middle();
+        if (outers.size() == 1) {
+            return 0;
+        }
+        Segment longest = opening.longestSegment();
+        Point middle = longest.middle();
         int[] last = {-1};
         tree.touching(
-                p.x(),
-                p.y(),
-                p.x(),
-                p.y(),
+                middle.x(),
+                middle.y(),
+                middle.x(),
+                middle.y(),
                 i -> {
-                    if (i > last[0] && outers.get(i).contains(p)) {
+                    if (i > last[0] && isWithin(longest, outers.get(i))) {
                         last[0] = i;
                     }
                     return true;
                 });
         return last[0];
+    }
+
+    /** An opening may touch its outer contour, so that one place alone does not tell. */
+    private static boolean isWithin(Segment segment, Contour outer) {
+        int inside = 0;
+        for (double t : new double[] {0.31, 0.5, 0.77}) {
+            inside += outer.contains(segment.at(t)) ? 1 : 0;
+        }
+        return inside >= 2;
     }
 }

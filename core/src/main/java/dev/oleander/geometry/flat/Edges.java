@@ -350,7 +350,7 @@ public final class Edges {
      *
      * @param slack mm by which the foot may lie off the ends; negative: must lie within
      */
-    boolean hasFoot(int i, double x, double y, double slack) {
+    public boolean hasFoot(int i, double x, double y, double slack) {
         int at = i * STRIDE;
         double qx = x - data[at];
         double qy = y - data[at + Y0];

@@ -52,15 +52,17 @@ public final class Measures {
         double qx = x - ax;
         double qy = y - ay;
         double side = dx * qy - dy * qx;
+        // a point at the height of a vertex counts as a little higher, also towards the chord
+        boolean isLeft = side > 0 || side == 0 && dx > 0;
         int count = 0;
         if (ay <= y != by <= y) {
             if (by > ay) {
-                count = side > 0 ? 1 : 0;
+                count = isLeft ? 1 : 0;
             } else {
-                count = side > 0 ? 0 : -1;
+                count = isLeft ? 0 : -1;
             }
         }
-        boolean onArcSide = bulge > 0 ? side <= 0 : bulge < 0 && side > 0;
+        boolean onArcSide = bulge > 0 ? !isLeft : bulge < 0 && isLeft;
         if (onArcSide && isWithinCircle(dx, dy, bulge, qx, qy)) {
             return bulge > 0 ? count + 1 : count - 1;
         }

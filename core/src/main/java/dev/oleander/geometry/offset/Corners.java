@@ -157,8 +157,8 @@ final class Corners {
         double x = meeting.x(0);
         double y = meeting.y(0);
         boolean nothingLost =
-                isNearer(0, x, y, endX(i), endY(i), next)
-                        && isNearer(1, startX(next), startY(next), x, y, i);
+                liesWithin(0, x, y, endX(i), endY(i), next)
+                        && liesWithin(1, startX(next), startY(next), x, y, i);
         if (nothingLost) {
             meetAt(i, x, y, TRIM);
             rest[2 * i + 1] = pair.key(0, x, y);
@@ -166,19 +166,30 @@ final class Corners {
         }
     }
 
-    /** Whether a stretch of a shifted edge is short and nearer to a source edge than d. */
-    private boolean isNearer(int of, double px, double py, double qx, double qy, int to) {
-        double chord = size(qx - px, qy - py);
-        if (Math.abs(pair.curvature(of)) * chord > SHORT_ARC) {
+    /**
+     * Whether all of a stretch of a shifted edge is certainly nearer than d to a neighbour of its
+     * source. From the crossing at its one end on it is, until it crosses the neighbour's shifted
+     * edge again, which it does not, or has its foot off the neighbour, or has passed it to the far
+     * side. For the foot it is enough that the ends of the stretch and the crossing of its end
+     * tangents have theirs on the neighbour; to the far side it would have to be longer than 2 d.
+     */
+    private boolean liesWithin(int of, double px, double py, double qx, double qy, int neighbour) {
+        double dx = qx - px;
+        double dy = qy - py;
+        double chord = size(dx, dy);
+        if (chord > Math.abs(left) || Math.abs(pair.curvature(of)) * chord > SHORT_ARC) {
             return false;
         }
         if (chord <= tolerance) {
             return true;
         }
-        double sag = pair.bulgeBetween(of, px, py, qx, qy) / 2;
-        double mx = (px + qx) / 2 + sag * (qy - py);
-        double my = (py + qy) / 2 - sag * (qx - px);
-        return source.distance(to, mx, my) < Math.abs(left);
+        double bulge = pair.bulgeBetween(of, px, py, qx, qy);
+        double rise = bulge / (1 - bulge * bulge);
+        double apexX = (px + qx) / 2 + rise * dy;
+        double apexY = (py + qy) / 2 - rise * dx;
+        return source.hasFoot(neighbour, px, py, 0)
+                && source.hasFoot(neighbour, qx, qy, 0)
+                && source.hasFoot(neighbour, apexX, apexY, 0);
     }
 
     private void putShifted(int i) {
