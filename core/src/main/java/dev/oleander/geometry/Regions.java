@@ -58,13 +58,13 @@ public final class Regions {
             return 0;
         }
         Segment longest = opening.longestSegment();
-        Point middle = longest.middle();
+        Box box = longest.box();
         int[] last = {-1};
         tree.touching(
-                middle.x(),
-                middle.y(),
-                middle.x(),
-                middle.y(),
+                box.min().x(),
+                box.min().y(),
+                box.max().x(),
+                box.max().y(),
                 i -> {
                     if (i > last[0] && isWithin(longest, outers.get(i))) {
                         last[0] = i;

@@ -55,6 +55,11 @@ public record Transform(double a, double b, double c, double d, double e, double
         return new Point(a * p.x() + c * p.y() + e, b * p.x() + d * p.y() + f);
     }
 
+    /** The image of a vector, which has no place. */
+    public Point applyToVector(Point v) {
+        return new Point(a * v.x() + c * v.y(), b * v.x() + d * v.y());
+    }
+
     /**
      * The map back.
      *
@@ -78,12 +83,22 @@ public record Transform(double a, double b, double c, double d, double e, double
         return Math.hypot(a, b);
     }
 
-    void requireSimilarity() {
+    /** Greatest factor by which the map changes lengths: at most the norm of its matrix. */
+    public double stretch() {
+        return Math.sqrt(a * a + b * b + c * c + d * d);
+    }
+
+    /** Whether circles stay circles. */
+    public boolean isSimilarity() {
         double first = Math.hypot(a, b);
         double second = Math.hypot(c, d);
         double skew = Math.abs(a * c + b * d);
         double limit = SIMILAR * first * second;
-        if (!(Math.abs(first - second) <= SIMILAR * first && skew <= limit && first > 0)) {
+        return Math.abs(first - second) <= SIMILAR * first && skew <= limit && first > 0;
+    }
+
+    void requireSimilarity() {
+        if (!isSimilarity()) {
             throw new IllegalArgumentException("not a similarity: " + this);
         }
     }

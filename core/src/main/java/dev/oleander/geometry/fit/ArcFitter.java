@@ -39,11 +39,20 @@ public final class ArcFitter {
      * @throws IllegalArgumentException when there are not two different points, or one is not finite
      */
     public Path fit(List<Point> points) {
+        return fit(points, Double.NaN, Double.NaN);
+    }
+
+    /**
+     * A path near the points that starts and ends in set directions.
+     *
+     * @param startAngle radians; NaN when free
+     */
+    public Path fit(List<Point> points, double startAngle, double endAngle) {
         Polyline line = Polyline.of(points, STRAIGHT * options.tolerance());
         if (line.size < 2) {
             throw new IllegalArgumentException("a curve needs two different points");
         }
-        return Path.of(write(line, Double.NaN).open());
+        return Path.of(write(line, startAngle, endAngle).open());
     }
 
     /**
@@ -63,7 +72,8 @@ public final class ArcFitter {
         Collections.rotate(round, -seam(round));
         round.add(round.get(0));
         Polyline line = Polyline.of(round, STRAIGHT * options.tolerance());
-        Vertices fitted = write(line, seamAngle(line)).close();
+        double seam = seamAngle(line);
+        Vertices fitted = write(line, seam, seam).close();
         if (fitted == null) {
             throw new IllegalArgumentException("the closed curve encloses nothing");
         }
@@ -105,7 +115,7 @@ public final class ArcFitter {
         return turn > options.corner() && turn > SHARPER * beside;
     }
 
-    private ChainWriter write(Polyline line, double seamAngle) {
+    private ChainWriter write(Polyline line, double startAngle, double endAngle) {
         ChainWriter chain = new ChainWriter(options.tolerance() * 1e-6);
         boolean[] straight = straightEdges(line);
         int last = line.size - 1;
@@ -121,8 +131,8 @@ public final class ArcFitter {
                     new SmoothStretch(
                                     line.even(at, end),
                                     options.tolerance(),
-                                    at == 0 ? seamAngle : angleBefore(line, straight, at),
-                                    end == last ? seamAngle : angleAfter(line, straight, end))
+                                    at == 0 ? startAngle : angleBefore(line, straight, at),
+                                    end == last ? endAngle : angleAfter(line, straight, end))
                             .fit();
             for (int i = 0; i < edges.size(); i++) {
                 chain.add(edges.x0(i), edges.y0(i), edges.x1(i), edges.y1(i), edges.bulge(i));

@@ -34,7 +34,8 @@ public final class ChainWriter {
         if (size == 0) {
             endX = x0;
             endY = y0;
-        } else if (Edges.near(endX, endY, x1, y1, tolerance) && Math.abs(bulge) < 1) {
+        }
+        if (Edges.near(endX, endY, x1, y1, tolerance) && Math.abs(bulge) < 1) {
             return;
         }
         if (size > 0) {
