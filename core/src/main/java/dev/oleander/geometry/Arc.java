@@ -13,6 +13,12 @@ import java.util.function.Function;
  */
 public record Arc(Point start, Point end, double bulge) implements Segment {
 
+    /**
+     * Bulge below which parameters are taken along the chord: of a smaller sweep too few digits are
+     * left to divide by, and a place at the distance h from the arc moves by 2 b h only.
+     */
+    private static final double STRAIGHT = 1e-6;
+
     public Arc {
         if (!start.isFinite() || !end.isFinite() || !Double.isFinite(bulge)) {
             throw new IllegalArgumentException(
@@ -119,6 +125,10 @@ public record Arc(Point start, Point end, double bulge) implements Segment {
      * meets the arc, otherwise outside, on the nearer side.
      */
     double parameterOf(Point p) {
+        if (Math.abs(bulge) < STRAIGHT) {
+            Point along = end.minus(start);
+            return p.minus(start).dot(along) / along.dot(along);
+        }
         Point normal = startNormal();
         // from the centre, start and p lie along -n / k and -(n - k (p - start)) / k
         return parameterOf(normal, normal.minus(p.minus(start).times(curvature())));

@@ -105,8 +105,8 @@ public sealed interface Chain permits Path, Contour {
     /**
      * Flat numbers of segments.
      *
-     * @throws IllegalArgumentException when a segment does not start where the one before ends, or a
-     *     closed chain does not end where it starts
+     * @throws IllegalArgumentException when a segment does not start where the one before ends, or
+     *     a closed chain does not end where it starts
      */
     static Vertices flat(List<Segment> segments, boolean closed) {
         if (segments.isEmpty()) {

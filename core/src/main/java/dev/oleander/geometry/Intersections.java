@@ -40,6 +40,29 @@ public final class Intersections {
         return found;
     }
 
+    /** A stretch that two segments share, from one end to the other along the first. */
+    public record Span(Crossing from, Crossing to) {}
+
+    /**
+     * The stretches over which two segments lie on each other; two arcs of one circle can share
+     * two.
+     *
+     * @param tolerance mm; how far apart segments may pass and still lie on each other
+     */
+    public static List<Span> spans(Segment first, Segment second, double tolerance) {
+        List<Crossing> ends = of(first, second, tolerance);
+        List<Span> spans = new ArrayList<>(1);
+        for (int i = 1; i < ends.size(); i++) {
+            Crossing from = ends.get(i - 1);
+            Crossing to = ends.get(i);
+            Point middle = first.at((from.onFirst() + to.onFirst()) / 2);
+            if (second.distance(middle) <= 4 * tolerance) {
+                spans.add(new Span(from, to));
+            }
+        }
+        return spans;
+    }
+
     private static Edges edges(Segment segment) {
         Point a = segment.start();
         Point b = segment.end();

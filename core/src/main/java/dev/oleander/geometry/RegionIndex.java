@@ -43,7 +43,8 @@ public final class RegionIndex {
     /** Distance of a point from the border, mm. */
     public double distanceToBorder(double x, double y) {
         int nearest =
-                locator.tree().nearest(x, y, Double.POSITIVE_INFINITY, i -> edges.distance(i, x, y));
+                locator.tree()
+                        .nearest(x, y, Double.POSITIVE_INFINITY, i -> edges.distance(i, x, y));
         return nearest < 0 ? Double.POSITIVE_INFINITY : edges.distance(nearest, x, y);
     }
 }

@@ -154,8 +154,7 @@ public final class ChainCutter {
             return new Arc(arc.end(), arc.start(), Math.tan(rest / 4));
         }
         Point far = target.box().centre();
-        double reach =
-                last.end().distance(far) + target.box().width() + target.box().height() + 1;
+        double reach = last.end().distance(far) + target.box().width() + target.box().height() + 1;
         return new Line(last.end(), last.end().plus(last.direction(1).times(reach)));
     }
 

@@ -151,8 +151,7 @@ public final class CornerRounder {
         double tolerance = 1e-9 * Math.max(1, Math.max(a.length(), b.length()));
         Point centre = null;
         double nearest = -1;
-        for (Intersections.Crossing c :
-                Intersections.of(left.get(), right.get(), tolerance)) {
+        for (Intersections.Crossing c : Intersections.of(left.get(), right.get(), tolerance)) {
             if (c.onFirst() > nearest) {
                 nearest = c.onFirst();
                 centre = c.point();

@@ -24,6 +24,9 @@ public final class ConvexHull {
     /** Directions asked at first. */
     private static final int FIRST = 8;
 
+    /** Angle of the first one, radians; off the directions that drawings prefer. */
+    private static final double SKEW = 0.1234;
+
     /** Radius over the size from which an arc is taken as so many points. */
     private static final double FLAT = 1e4;
 
@@ -123,11 +126,11 @@ public final class ConvexHull {
             throw new IllegalArgumentException("a hull needs something to enclose");
         }
         for (int i = 0; i < FIRST; i++) {
-            double a = 2 * Math.PI * i / FIRST;
-            double b = 2 * Math.PI * (i + 1) / FIRST;
+            double a = SKEW + 2 * Math.PI * i / FIRST;
+            double b = SKEW + 2 * Math.PI * (i + 1) / FIRST;
             Item first = farthest(a);
             turns.add(new Turn(a, first));
-            between(a, first, b, farthest(b % (2 * Math.PI)));
+            between(a, first, b, farthest(b));
         }
         return written();
     }
@@ -179,10 +182,13 @@ public final class ConvexHull {
         double cos = (first.radius() - last.radius()) / apart;
         // an arc and its own end, or two arcs of one run: they touch where the axis leaves both
         double turn = Math.abs(Math.abs(cos) - 1) < TURNED ? (cos > 0 ? 0 : Math.PI) : acos(cos);
-        double angle = axis.angle() - turn;
+        // two arcs of one circle: the second takes over where it begins
+        boolean sameCircle = apart <= TURNED * Math.max(first.radius(), last.radius());
+        double angle = sameCircle ? last.from() : axis.angle() - turn;
         double ahead = (angle - a) % (2 * Math.PI);
         double turned = a + (ahead < 0 ? ahead + 2 * Math.PI : ahead);
-        boolean within = turned > a && turned < b && first.faces(turned) && last.faces(turned);
+        turned = turned > a + 2 * Math.PI - TURNED ? a : turned;
+        boolean within = turned >= a && turned <= b && first.faces(turned) && last.faces(turned);
         return within ? turned : (a + b) / 2;
     }
 

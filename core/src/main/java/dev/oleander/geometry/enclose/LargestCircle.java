@@ -22,6 +22,8 @@ public record LargestCircle(Point centre, double radius) {
 
     private static final double FINE = 1e-9;
     private static final int DIRECTIONS = 24;
+    private static final int NARROWINGS = 50;
+    private static final double GOLDEN = (Math.sqrt(5) - 1) / 2;
 
     /** A square that may hold the centre. */
     private record Square(Point middle, double half, double room) {
@@ -71,8 +73,7 @@ public record LargestCircle(Point centre, double radius) {
             int rows = (int) Math.ceil(box.height() / side);
             for (int i = 0; i < columns; i++) {
                 for (int j = 0; j < rows; j++) {
-                    Point middle =
-                            box.min().plus(new Point((i + 0.5) * side, (j + 0.5) * side));
+                    Point middle = box.min().plus(new Point((i + 0.5) * side, (j + 0.5) * side));
                     push(open, square(middle, side / 2));
                 }
             }
@@ -98,24 +99,43 @@ public record LargestCircle(Point centre, double radius) {
             Point at = best.middle();
             double room = best.room();
             double step = Math.max(best.half(), ROUGH * room);
-            double turn = 0;
             while (step > FINE * room) {
-                Point next = null;
-                for (int i = 0; i < DIRECTIONS; i++) {
-                    double angle = turn + 2 * Math.PI * i / DIRECTIONS;
-                    Point p = at.plus(Point.polar(step, angle));
-                    double there = room(p);
-                    if (there > room) {
-                        room = there;
-                        next = p;
-                    }
+                double angle = bestDirection(at, step);
+                Point next = at.plus(Point.polar(step, angle));
+                double there = room(next);
+                if (there > room) {
+                    room = there;
+                    at = next;
+                } else {
+                    step /= 2;
                 }
-                // another set of directions each time, so that no narrow ridge lies between them
-                turn += 0.7;
-                at = next == null ? at : next;
-                step = next == null ? step / 2 : step;
             }
             return new LargestCircle(at, room);
+        }
+
+        /** The best of some directions, then narrowed down, since a ridge may lie between them. */
+        private double bestDirection(Point at, double step) {
+            double best = 0;
+            double most = Double.NEGATIVE_INFINITY;
+            for (int i = 0; i < DIRECTIONS; i++) {
+                double angle = 2 * Math.PI * i / DIRECTIONS;
+                double there = room(at.plus(Point.polar(step, angle)));
+                if (there > most) {
+                    most = there;
+                    best = angle;
+                }
+            }
+            double low = best - 2 * Math.PI / DIRECTIONS;
+            double high = best + 2 * Math.PI / DIRECTIONS;
+            for (int i = 0; i < NARROWINGS; i++) {
+                double a = high - GOLDEN * (high - low);
+                double b = low + GOLDEN * (high - low);
+                boolean left =
+                        room(at.plus(Point.polar(step, a))) > room(at.plus(Point.polar(step, b)));
+                high = left ? b : high;
+                low = left ? low : a;
+            }
+            return (low + high) / 2;
         }
     }
 }

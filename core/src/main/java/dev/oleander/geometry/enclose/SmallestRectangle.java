@@ -12,8 +12,8 @@ import java.util.List;
  * The rectangle of least area round a contour.
  *
  * <p>One side of it lies on a straight side of the hull (H. Freeman, R. Shapira, "Determining the
- * minimum-area encasing rectangle for an arbitrary closed curve", Communications of the ACM 18 (1975)
- * 409-413), or turns on arcs: those angles are searched between the straight ones.
+ * minimum-area encasing rectangle for an arbitrary closed curve", Communications of the ACM 18
+ * (1975) 409-413), or turns on arcs: those angles are searched between the straight ones.
  *
  * @param angle of the longer side, radians, in [0, pi)
  * @param length of the longer side, mm

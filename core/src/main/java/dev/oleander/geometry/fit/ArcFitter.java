@@ -36,7 +36,8 @@ public final class ArcFitter {
     /**
      * A path near the points, from the first to the last.
      *
-     * @throws IllegalArgumentException when there are not two different points, or one is not finite
+     * @throws IllegalArgumentException when there are not two different points, or one is not
+     *     finite
      */
     public Path fit(List<Point> points) {
         return fit(points, Double.NaN, Double.NaN);
@@ -129,7 +130,9 @@ public final class ArcFitter {
             int end = endOfStretch(line, straight, at);
             Edges edges =
                     new SmoothStretch(
-                                    line.even(at, end),
+                                    line,
+                                    at,
+                                    end,
                                     options.tolerance(),
                                     at == 0 ? startAngle : angleBefore(line, straight, at),
                                     end == last ? endAngle : angleAfter(line, straight, end))
@@ -149,8 +152,7 @@ public final class ArcFitter {
             double before = i == 0 ? Double.POSITIVE_INFINITY : Math.abs(line.turn(i));
             double after = i == straight.length - 1 ? before : Math.abs(line.turn(i + 1));
             double turn = Math.min(before, after);
-            straight[i] =
-                    straight.length == 1 || line.length(i) * turn / 8 > options.tolerance();
+            straight[i] = straight.length == 1 || line.length(i) * turn / 8 > options.tolerance();
         }
         return straight;
     }

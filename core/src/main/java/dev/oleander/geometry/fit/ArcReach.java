@@ -1,12 +1,14 @@
 package dev.oleander.geometry.fit;
 
+import dev.oleander.geometry.flat.Edges;
+
 /**
  * How far one arc or line through two points of a polyline can follow it.
  *
  * <p>All arcs from a to b are told apart by their bulge. By the inscribed angle, the one through a
  * point p has the bulge cross / (|ap| |pb| + dot) of ap and pb; moving p by e along the normal
- * changes it by (1 + b^2) / 2 times (1 / |ap| + 1 / |pb|) e, less a cosine. So every point allows an
- * interval of bulges, and the arc exists while the intervals have something in common.
+ * changes it by (1 + b^2) / 2 times (1 / |ap| + 1 / |pb|) e, less a cosine. So every point allows
+ * an interval of bulges, and the arc exists while the intervals have something in common.
  */
 final class ArcReach {
 
@@ -16,6 +18,7 @@ final class ArcReach {
     private final Polyline line;
     private final double tolerance;
 
+    private final Edges arc = new Edges(1);
     private double low;
     private double high;
 
@@ -84,8 +87,22 @@ final class ArcReach {
             beforeX = x[k];
             beforeY = y[k];
         }
-        longest = Math.max(longest, (bx - beforeX) * (bx - beforeX) + (by - beforeY) * (by - beforeY));
-        return j == i + 1 || keepsToEdges(i, j, longest);
+        longest =
+                Math.max(
+                        longest, (bx - beforeX) * (bx - beforeX) + (by - beforeY) * (by - beforeY));
+        return j == i + 1 || keepsToEdges(i, j, longest) && keepsToPoints(i, j);
+    }
+
+    /** The intervals hold to first order only, so the arc itself is asked too. */
+    private boolean keepsToPoints(int i, int j) {
+        arc.clear();
+        arc.add(line.x[i], line.y[i], line.x[j], line.y[j], bulge(), 0);
+        for (int k = i + 1; k < j; k++) {
+            if (!(arc.distance(0, line.x[k], line.y[k]) <= tolerance)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Change of the bulge for a move along the normal, 1/mm: that of a point on the arc. */

@@ -47,8 +47,7 @@ public final class Mapper {
     }
 
     public Region map(Region region) {
-        return new Region(
-                map(region.outer()), region.openings().stream().map(this::map).toList());
+        return new Region(map(region.outer()), region.openings().stream().map(this::map).toList());
     }
 
     private List<Segment> mapped(List<Segment> segments) {

@@ -6,9 +6,6 @@ import java.util.List;
 /** Points of an open polyline as flat numbers, without doubles; mm. */
 final class Polyline {
 
-    /** Length of an edge over the mean beyond which it is parted. */
-    private static final double LONG = 1.5;
-
     final double[] x;
     final double[] y;
     final int size;
@@ -96,13 +93,15 @@ final class Polyline {
     /**
      * A stretch in which no edge is much longer than the mean, so that its points stand for all of
      * it: long edges get points between.
+     *
+     * @param share greatest length of an edge over the mean
      */
-    Polyline even(int first, int last) {
+    Polyline even(int first, int last, double share) {
         double sum = 0;
         for (int i = first; i < last; i++) {
             sum += length(i);
         }
-        double most = LONG * sum / (last - first);
+        double most = share * sum / (last - first);
         int total = 1;
         for (int i = first; i < last; i++) {
             total += (int) Math.max(1, Math.ceil(length(i) / most));

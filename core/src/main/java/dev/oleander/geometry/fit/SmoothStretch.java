@@ -19,8 +19,19 @@ final class SmoothStretch {
 
     private static final int TRIES = 5;
 
-    private final Polyline line;
-    private final int last;
+    /** Length of edges over the mean: at first, and after a miss. */
+    private static final double EVEN = 1.5;
+
+    private static final double FINE = 0.5;
+
+    private final Polyline whole;
+    private final int first;
+    private final int end;
+
+    /** The stretch with points as close as the present try needs them. */
+    private Polyline line;
+
+    private int last;
     private final double tolerance;
     private final double startAngle;
     private final double endAngle;
@@ -29,12 +40,15 @@ final class SmoothStretch {
      * @param startAngle angle that the start must have, radians; NaN where it is free
      */
     SmoothStretch(
-            Polyline line,
+            Polyline whole,
+            int first,
+            int end,
             double tolerance,
             double startAngle,
             double endAngle) {
-        this.line = line;
-        this.last = line.size - 1;
+        this.whole = whole;
+        this.first = first;
+        this.end = end;
         this.tolerance = tolerance;
         this.startAngle = startAngle;
         this.endAngle = endAngle;
@@ -44,6 +58,8 @@ final class SmoothStretch {
     Edges fit() {
         double within = WALKING * tolerance;
         for (int n = 0; n < TRIES; n++) {
+            line = whole.even(first, end, n == 0 ? EVEN : FINE);
+            last = line.size - 1;
             TangentChain chain = new TangentChain(line, room(within));
             Edges found = chain.from(startAngle, guess(), endAngle);
             if (found != null && keepsTolerance(found)) {
@@ -75,18 +91,26 @@ final class SmoothStretch {
     private boolean keepsTolerance(Edges edges) {
         int arc = 0;
         for (int i = 0; i <= last; i++) {
-            double x = line.x[i];
-            double y = line.y[i];
-            double here = edges.distance(arc, x, y);
-            while (arc + 1 < edges.size() && edges.distance(arc + 1, x, y) <= here) {
-                arc++;
-                here = edges.distance(arc, x, y);
-            }
-            if (here > PLACING * tolerance) {
+            arc = nearer(edges, arc, line.x[i], line.y[i]);
+            int next = Math.min(last, i + 1);
+            double x = (line.x[i] + line.x[next]) / 2;
+            double y = (line.y[i] + line.y[next]) / 2;
+            int middle = nearer(edges, arc, x, y);
+            if (edges.distance(arc, line.x[i], line.y[i]) > PLACING * tolerance
+                    || edges.distance(middle, x, y) > PLACING * tolerance) {
                 return false;
             }
         }
         return true;
+    }
+
+    /** The arc on from this one that is nearest to a point. */
+    private static int nearer(Edges edges, int arc, double x, double y) {
+        int at = arc;
+        while (at + 1 < edges.size() && edges.distance(at + 1, x, y) <= edges.distance(at, x, y)) {
+            at++;
+        }
+        return at;
     }
 
     /** Angle of the parabola through the first three points at the first. */

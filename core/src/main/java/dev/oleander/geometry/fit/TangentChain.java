@@ -9,11 +9,12 @@ import java.util.List;
  * Few tangent arcs along a stretch of a polyline, by beam search.
  *
  * <p>An arc that starts at a given place in a given direction has only its curvature k left, and a
- * point q from there allows those with |k q^2 / 2 - n . q| &lt;= tolerance: an interval. So one walk
- * along the points tells how far arcs reach and with which curvatures. From every place reached some
- * ends and curvatures are tried; of the ends those are kept from which the next arc reaches farthest
- * (B. T. Lowerre, "The Harpy speech recognition system", 1976). Joints need not lie on the points, only
- * within the tolerance, which is what makes tangent chains as short as others.
+ * point q from there allows those with |k q^2 / 2 - n . q| &lt;= tolerance: an interval. So one
+ * walk along the points tells how far arcs reach and with which curvatures. From every place
+ * reached some ends and curvatures are tried; of the ends those are kept from which the next arc
+ * reaches farthest (B. T. Lowerre, "The Harpy speech recognition system", 1976). Joints need not
+ * lie on the points, only within the tolerance, which is what makes tangent chains as short as
+ * others.
  */
 final class TangentChain {
 
@@ -26,8 +27,13 @@ final class TangentChain {
     /** Curvatures tried, as shares of their interval. */
     private static final double[] CURVATURES = {0, 0.25, 0.5, 0.75, 1};
 
-    /** Start directions tried to either side of the estimate, in tolerances over the first reach. */
+    /**
+     * Start directions tried to either side of the estimate, in tolerances over the first reach.
+     */
     private static final double[] TURNS = {0, -1, 1, -2, 2, -4, 4, -7, 7};
+
+    /** Bulge that is nothing but rounding. */
+    private static final double NO_BULGE = 1e-13;
 
     /** First legs tried for a last pair of arcs, over the distance left. */
     private static final double[] LEGS = {0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8, 0.1};
@@ -38,7 +44,9 @@ final class TangentChain {
     private final double[] low;
     private final double[] high;
 
-    /** A place on the way: where, in which direction, at which point, and the arc that led there. */
+    /**
+     * A place on the way: where, in which direction, at which point, and the arc that led there.
+     */
     private static final class Place {
         private final double x;
         private final double y;
@@ -125,8 +133,7 @@ final class TangentChain {
     }
 
     private Place start(double angle) {
-        return new Place(
-                line.x[0], line.y[0], -Math.sin(angle), Math.cos(angle), 0, null);
+        return new Place(line.x[0], line.y[0], -Math.sin(angle), Math.cos(angle), 0, null);
     }
 
     /** Notes how far arcs from a place reach and which curvatures they may have at every point. */
@@ -200,8 +207,7 @@ final class TangentChain {
         // the gradient points to the right; turned back it is the normal to the left
         double gx = (k * qx - place.nx) / slope;
         double gy = (k * qy - place.ny) / slope;
-        return new Place(
-                line.x[at] - right * gx, line.y[at] - right * gy, -gx, -gy, at, place);
+        return new Place(line.x[at] - right * gx, line.y[at] - right * gy, -gx, -gy, at, place);
     }
 
     /** The end of the chain one arc on, or two when its direction is set; null out of reach. */
@@ -281,8 +287,7 @@ final class TangentChain {
         double nx = from.nx - k * (jx - from.x);
         double ny = from.ny - k * (jy - from.y);
         int at = from.at + 1;
-        while (at < last - 1
-                && (line.x[at + 1] - jx) * ny - (line.y[at + 1] - jy) * nx <= 0) {
+        while (at < last - 1 && (line.x[at + 1] - jx) * ny - (line.y[at + 1] - jy) * nx <= 0) {
             at++;
         }
         return at;
@@ -303,7 +308,7 @@ final class TangentChain {
             double chord = Math.sqrt(dx * dx + dy * dy);
             double along = dx * a.ny - dy * a.nx;
             double bulge = (dx * a.nx + dy * a.ny) / (chord + along);
-            edges.add(a.x, a.y, b.x, b.y, bulge, b.at);
+            edges.add(a.x, a.y, b.x, b.y, Math.abs(bulge) < NO_BULGE ? 0 : bulge, b.at);
         }
         return edges;
     }

@@ -10,7 +10,9 @@ public final class ChainWriter {
 
     private static final int STRIDE = 3;
 
-    /** Greatest bulge of a joined arc: 355 degrees. Beyond, its centre depends too much on rounding. */
+    /**
+     * Greatest bulge of a joined arc: 355 degrees. Beyond, its centre depends too much on rounding.
+     */
     private static final double WIDEST = 50;
 
     private final double tolerance;

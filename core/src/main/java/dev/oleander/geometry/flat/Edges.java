@@ -3,16 +3,16 @@ package dev.oleander.geometry.flat;
 import java.util.Arrays;
 
 /**
- * A growing table of directed lines and arcs of at most half a turn, eight numbers each: start, end,
- * bulge, curvature and the unit normal to the left at the start; mm.
+ * A growing table of directed lines and arcs of at most half a turn, eight numbers each: start,
+ * end, bulge, curvature and the unit normal to the left at the start; mm.
  *
  * <p>A line is an arc of curvature 0. The carrier of an edge is the set f = 0 of
  *
  * <pre>f(p) = k |p - a|^2 / 2 - n . (p - a)</pre>
  *
- * <p>with start a, normal n and curvature k (positive turns left). The form has no centre, so an arc
- * that is nearly straight costs no digits, and a parallel edge keeps its normal and bulge. |grad f|
- * is 1 on the carrier, f is negative to its left.
+ * <p>with start a, normal n and curvature k (positive turns left). The form has no centre, so an
+ * arc that is nearly straight costs no digits, and a parallel edge keeps its normal and bulge.
+ * |grad f| is 1 on the carrier, f is negative to its left.
  */
 public final class Edges {
 
@@ -162,16 +162,7 @@ public final class Edges {
 
     /** Adds an edge of this table run the other way, with the same tag. */
     public void putReversed(int i) {
-        put(
-                x1(i),
-                y1(i),
-                x0(i),
-                y0(i),
-                -bulge(i),
-                -curvature(i),
-                -endNx(i),
-                -endNy(i),
-                tag[i]);
+        put(x1(i), y1(i), x0(i), y0(i), -bulge(i), -curvature(i), -endNx(i), -endNy(i), tag[i]);
     }
 
     public double x0(int i) {
@@ -231,7 +222,9 @@ public final class Edges {
         return Math.sqrt(dx * dx + dy * dy);
     }
 
-    /** x of the middle of the edge: bulge times half the chord to the right of the chord's middle. */
+    /**
+     * x of the middle of the edge: bulge times half the chord to the right of the chord's middle.
+     */
     public double middleX(int i) {
         int at = i * STRIDE;
         double sag = data[at + BULGE] / 2;

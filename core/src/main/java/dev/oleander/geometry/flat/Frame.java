@@ -4,11 +4,11 @@ import java.util.List;
 
 /**
  * Where a computation takes place: an origin near the shapes and a tolerance that fits the size of
- * their numbers, so that the same shape far from the origin, or a hundred times as large, is treated
- * alike.
+ * their numbers, so that the same shape far from the origin, or a hundred times as large, is
+ * treated alike.
  *
- * @param x mm; a multiple of a power of two of the size of the shapes, so that moving there and back
- *     costs no digits
+ * @param x mm; a multiple of a power of two of the size of the shapes, so that moving there and
+ *     back costs no digits
  * @param tolerance mm; about a thousand times the rounding of a computation within the frame
  */
 public record Frame(double x, double y, double tolerance) {

@@ -1,8 +1,8 @@
 package dev.oleander.geometry.flat;
 
 /**
- * The order of runs round their nodes. Half-edge 2 r runs along run r, 2 r + 1 against it; runs that
- * lie on each other are represented by the first of them.
+ * The order of runs round their nodes. Half-edge 2 r runs along run r, 2 r + 1 against it; runs
+ * that lie on each other are represented by the first of them.
  */
 final class HalfEdges {
 

@@ -22,7 +22,8 @@ final class HilbertOrder {
             highX = Math.max(highX, boxes[4 * i + 2]);
             highY = Math.max(highY, boxes[4 * i + 3]);
         }
-        double scale = (grid - 1) / Math.max(Double.MIN_NORMAL, Math.max(highX - lowX, highY - lowY));
+        double scale =
+                (grid - 1) / Math.max(Double.MIN_NORMAL, Math.max(highX - lowX, highY - lowY));
         long[] keys = new long[items];
         for (int i = 0; i < items; i++) {
             double x = (boxes[4 * i] + boxes[4 * i + 2]) / 2 - lowX;

@@ -3,7 +3,9 @@ package dev.oleander.geometry.flat;
 /** Exact measures of single edges given by their ends and bulge. */
 public final class Measures {
 
-    /** Bulge below which the series of an arc's measures is shorter and more exact than the formula. */
+    /**
+     * Bulge below which the series of an arc's measures is shorter and more exact than the formula.
+     */
     private static final double FLAT = 0.05;
 
     private Measures() {}
@@ -12,8 +14,8 @@ public final class Measures {
      * Twice the signed area between an edge from a to b and the origin, mm2: the summand of Green's
      * theorem.
      *
-     * <p>The part between chord c and arc of bulge b is r^2 (s - sin s) / 2 with s = 4 atan b, which
-     * is c^2 ((1 + b^2)^2 atan b - b (1 - b^2)) / (8 b^2).
+     * <p>The part between chord c and arc of bulge b is r^2 (s - sin s) / 2 with s = 4 atan b,
+     * which is c^2 ((1 + b^2)^2 atan b - b (1 - b^2)) / (8 b^2).
      */
     public static double doubleArea(double ax, double ay, double bx, double by, double bulge) {
         double cross = ax * by - ay * bx;
@@ -42,8 +44,9 @@ public final class Measures {
 
     /**
      * How often the ray from a point to the right crosses an edge, counted +1 upwards and -1
-     * downwards: that of the chord, and once more where the point lies between chord and arc. Summed
-     * over a closed chain it is its winding number; a point on a line belongs to one side of it.
+     * downwards: that of the chord, and once more where the point lies between chord and arc.
+     * Summed over a closed chain it is its winding number; a point on a line belongs to one side of
+     * it.
      */
     public static int crossingsRightOf(
             double ax, double ay, double bx, double by, double bulge, double x, double y) {
@@ -83,8 +86,8 @@ public final class Measures {
 
     /**
      * Twice the area between an edge from a to b and the origin, mm2, positive when it turns left
-     * round it. The part between chord and arc is c^2 b (1/3 + b^2/15 - b^4/105 + b^6/315 ...) to within
-     * 0.1 %: enough to tell inside from outside. For more than half a turn it is exact.
+     * round it. The part between chord and arc is c^2 b (1/3 + b^2/15 - b^4/105 + b^6/315 ...) to
+     * within 0.1 %: enough to tell inside from outside. For more than half a turn it is exact.
      */
     public static double roughDoubleArea(double ax, double ay, double bx, double by, double bulge) {
         double cross = ax * by - ay * bx;

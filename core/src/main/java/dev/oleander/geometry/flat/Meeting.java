@@ -1,12 +1,12 @@
 package dev.oleander.geometry.flat;
 
 /**
- * Common points of two edges. One object serves many pairs; the points of a pair are read before the
- * next is asked.
+ * Common points of two edges. One object serves many pairs; the points of a pair are read before
+ * the next is asked.
  *
  * <p>A place where the edges stay closer together than the tolerance is one point: a tangency is
- * found once. Where they lie on each other over a stretch its two ends are found (two arcs can share
- * two stretches).
+ * found once. Where they lie on each other over a stretch its two ends are found (two arcs can
+ * share two stretches).
  */
 public final class Meeting {
 
@@ -182,9 +182,7 @@ public final class Meeting {
     }
 
     private void accept(double px, double py) {
-        if (first.hasFoot(i, px, py, 0)
-                && second.hasFoot(j, px, py, 0)
-                && !joinsKnown(px, py)) {
+        if (first.hasFoot(i, px, py, 0) && second.hasFoot(j, px, py, 0) && !joinsKnown(px, py)) {
             add(px, py);
         }
     }

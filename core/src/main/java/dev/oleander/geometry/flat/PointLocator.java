@@ -3,8 +3,8 @@ package dev.oleander.geometry.flat;
 /**
  * Winding numbers of points with regard to the loops of a table.
  *
- * <p>The ray to the right of a point crosses a chain that lies wholly to the right of it as often as
- * the line between the chain's ends, so a node of the tree that holds one stretch of a loop is
+ * <p>The ray to the right of a point crosses a chain that lies wholly to the right of it as often
+ * as the line between the chain's ends, so a node of the tree that holds one stretch of a loop is
  * settled by two numbers. Only nodes whose box holds the point are opened: about log n.
  */
 public final class PointLocator {

@@ -188,8 +188,7 @@ public final class Runs {
         if (whole) {
             return edges.bulge(edge);
         }
-        return edges.bulgeBetween(
-                edge, startX(run, n), startY(run, n), endX(run, n), endY(run, n));
+        return edges.bulgeBetween(edge, startX(run, n), startY(run, n), endX(run, n), endY(run, n));
     }
 
     /** The piece with the longest chord among the first {@value #LOOKED_AT} of a run. */

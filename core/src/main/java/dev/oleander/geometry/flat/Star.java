@@ -3,8 +3,8 @@ package dev.oleander.geometry.flat;
 import java.util.Arrays;
 
 /**
- * The half-edges that leave one node, in anticlockwise order. Half-edge 2 r runs along run r, 2 r + 1
- * against it.
+ * The half-edges that leave one node, in anticlockwise order. Half-edge 2 r runs along run r, 2 r +
+ * 1 against it.
  *
  * <p>Directions are compared on a circle about the node that all of them still reach; those which
  * are nearly tangent again on the largest circle that both reach, where they are farthest apart.
@@ -66,7 +66,9 @@ final class Star {
         insert(true);
     }
 
-    /** Counts angles from the middle of the widest gap, so that no near pair is parted by the turn. */
+    /**
+     * Counts angles from the middle of the widest gap, so that no near pair is parted by the turn.
+     */
     private void turnToWidestGap() {
         double widest = size == 0 ? 0 : angle[0] + 4 - angle[size - 1];
         int first = 0;

@@ -19,7 +19,8 @@ public final class Vertices {
     }
 
     /**
-     * @param numbers x, y and bulge by turns, copied; the last bulge of an open chain has no meaning
+     * @param numbers x, y and bulge by turns, copied; the last bulge of an open chain has no
+     *     meaning
      */
     public static Vertices of(double[] numbers, boolean closed) {
         return own(numbers.clone(), closed);
@@ -79,8 +80,8 @@ public final class Vertices {
     }
 
     /**
-     * Enclosed area of a closed chain, mm2; positive when it runs anticlockwise. Exact for arcs, and
-     * about its own start, so that distance from the origin costs no digits.
+     * Enclosed area of a closed chain, mm2; positive when it runs anticlockwise. Exact for arcs,
+     * and about its own start, so that distance from the origin costs no digits.
      */
     public double signedArea() {
         double sum = 0;

@@ -7,8 +7,8 @@ import dev.oleander.geometry.flat.Meeting;
  * The shifted edges of some loops and what becomes of the corners between them.
  *
  * <p>At an outer corner a gap opens, which is closed round the vertex. At an inner corner the
- * shifted edges cross; they are cut back to the crossing where that is certain to lose nothing, else
- * a dead line bridges their ends. Where the path goes on smoothly both ends meet.
+ * shifted edges cross; they are cut back to the crossing where that is certain to lose nothing,
+ * else a dead line bridges their ends. Where the path goes on smoothly both ends meet.
  */
 final class Corners {
 

@@ -63,7 +63,10 @@ public final class OffsetCheck {
                 if (!(Math.abs(error) <= tolerance)) {
                     faults.add(
                             String.format(
-                                    Locale.ROOT, "border at %s misses the distance by %g", p, error));
+                                    Locale.ROOT,
+                                    "border at %s misses the distance by %g",
+                                    p,
+                                    error));
                 }
             }
         }

@@ -8,8 +8,9 @@ import dev.oleander.geometry.flat.Runs;
  * Which faces of the arranged raw curve keep the distance from the source.
  *
  * <p>The distance can only fall below the limit across the raw curve, and then always on the side
- * towards the source. So a face keeps it if no run has it on that side, if the raw curve winds round
- * it as the source does round places beyond the distance, and if one place of its border keeps it.
+ * towards the source. So a face keeps it if no run has it on that side, if the raw curve winds
+ * round it as the source does round places beyond the distance, and if one place of its border
+ * keeps it.
  */
 final class OffsetFaces {
 
@@ -63,8 +64,7 @@ final class OffsetFaces {
         int expected = left > 0 ? 1 : 0;
         boolean[] clear = new boolean[arrangement.cycles()];
         for (int c = 0; c < clear.length; c++) {
-            clear[c] =
-                    arrangement.winding(c, 0) == expected && isAway(c) && keepsDistance(c);
+            clear[c] = arrangement.winding(c, 0) == expected && isAway(c) && keepsDistance(c);
         }
         return clear;
     }

@@ -17,13 +17,13 @@ import java.util.List;
 /**
  * Parallel curves of regions and open paths, arcs kept as arcs.
  *
- * <p>After X.-Z. Liu, J.-H. Yong, G.-Q. Zheng, J.-G. Sun, "An offset algorithm for polyline curves",
- * Computers in Industry 58 (2007) 240-254: every edge is shifted, neighbours are joined, the raw
- * curve is split at its own crossings, and what is nearer to the source than the distance is
- * dropped. Unlike there the last step does not judge single stretches but the faces between them, so
- * that what is kept always closes. All loops are treated together. Every point of a result lies
- * within about 1e-11 of the size of the shape at the distance, none nearer; O(n log n) as long as
- * the raw curve crosses itself O(n) times. One offsetter serves many threads.
+ * <p>After X.-Z. Liu, J.-H. Yong, G.-Q. Zheng, J.-G. Sun, "An offset algorithm for polyline
+ * curves", Computers in Industry 58 (2007) 240-254: every edge is shifted, neighbours are joined,
+ * the raw curve is split at its own crossings, and what is nearer to the source than the distance
+ * is dropped. Unlike there the last step does not judge single stretches but the faces between
+ * them, so that what is kept always closes. All loops are treated together. Every point of a result
+ * lies within about 1e-11 of the size of the shape at the distance, none nearer; O(n log n) as long
+ * as the raw curve crosses itself O(n) times. One offsetter serves many threads.
  */
 public final class Offsetter {
 

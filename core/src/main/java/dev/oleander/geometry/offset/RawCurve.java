@@ -8,9 +8,9 @@ import dev.oleander.geometry.offset.OffsetOptions.Join;
  * The raw parallel curve of some loops: every edge shifted, neighbours joined, closed but crossing
  * itself. Stretches that cannot belong to the result are marked dead.
  *
- * <p>An arc whose radius would turn negative becomes a dead line: every point of it is nearer to the
- * arc than the distance. Dead lines only keep the curve closed, so that winding numbers stay what
- * they are.
+ * <p>An arc whose radius would turn negative becomes a dead line: every point of it is nearer to
+ * the arc than the distance. Dead lines only keep the curve closed, so that winding numbers stay
+ * what they are.
  */
 final class RawCurve {
 
@@ -94,7 +94,9 @@ final class RawCurve {
         }
     }
 
-    /** A shifted edge keeps the normal of its source; that of an arc turns on to where it begins. */
+    /**
+     * A shifted edge keeps the normal of its source; that of an arc turns on to where it begins.
+     */
     private void shifted(int i, double toX, double toY) {
         double nx = source.nx(i);
         double ny = source.ny(i);

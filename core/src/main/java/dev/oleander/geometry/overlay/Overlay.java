@@ -18,9 +18,9 @@ import java.util.List;
  *
  * <p>All loops of both operands are arranged together; winding numbers tell for every face in which
  * operand it lies, and the border of the chosen faces is the result. Where regions touch along a
- * stretch or overlap, nothing special happens: the stretch is one border with both sides known. Edges
- * closer than about 1e-11 of the size of the shapes count as touching, and what is narrower than that
- * is dropped. O((n + k) log n) for n edges and k crossings.
+ * stretch or overlap, nothing special happens: the stretch is one border with both sides known.
+ * Edges closer than about 1e-11 of the size of the shapes count as touching, and what is narrower
+ * than that is dropped. O((n + k) log n) for n edges and k crossings.
  */
 public final class Overlay {
 
@@ -93,8 +93,7 @@ public final class Overlay {
         }
     }
 
-    private static List<Region> once(
-            Frame frame, List<Vertices> loops, int split, Choice choice) {
+    private static List<Region> once(Frame frame, List<Vertices> loops, int split, Choice choice) {
         Edges table = new Edges(2 * loops.stream().mapToInt(Vertices::size).sum());
         int[] layer = new int[loops.size()];
         for (int n = 0; n < loops.size(); n++) {

@@ -2,9 +2,9 @@ package dev.oleander.plan.sheet;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Region;
 import dev.oleander.geometry.offset.OffsetException;
 import dev.oleander.geometry.offset.Offsetter;
-import dev.oleander.geometry.Region;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Side;
 import dev.oleander.quantity.Numbers;

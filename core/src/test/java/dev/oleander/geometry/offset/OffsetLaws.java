@@ -83,8 +83,7 @@ final class OffsetLaws {
     private void checkSum(List<String> broken) {
         double part = distance * shapes.between(0.2, 0.8);
         List<Region> atOnce = offsetter.offset(source, distance);
-        List<Region> inSteps =
-                offsetter.offset(offsetter.offset(source, part), distance - part);
+        List<Region> inSteps = offsetter.offset(offsetter.offset(source, part), distance - part);
         double apart = Math.abs(Judge.area(atOnce) - Judge.area(inSteps));
         if (apart > 10 * tolerance * (1 + Judge.border(atOnce))) {
             broken.add("grown in steps differs by " + apart + " mm2");

@@ -25,7 +25,10 @@ class OffsetterTest {
     private final Offsetter offsetter = Offsetter.round();
 
     private List<Contour> offset(Contour contour, double outward) {
-        return offsetter.offset(contour, outward).stream().map(Region::contours).flatMap(List::stream).toList();
+        return offsetter.offset(contour, outward).stream()
+                .map(Region::contours)
+                .flatMap(List::stream)
+                .toList();
     }
 
     @Test
