@@ -10,7 +10,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Measures areas, prints a table for each and writes it as JSON. */
 public final class Bench {
 
-    private static final List<Area> AREAS = List.of(new SliceArea());
+    private static final List<Area> AREAS = List.of(new SliceArea(), new GeometryArea());
 
     private Bench() {}
 
@@ -55,6 +55,9 @@ public final class Bench {
             return "";
         }
         double size = Math.abs(value);
+        if (size > 0 && size < 1e-3) {
+            return String.format("%.1e", value);
+        }
         return String.format(size >= 100 ? "%.0f" : size >= 1 ? "%.2f" : "%.4f", value);
     }
 

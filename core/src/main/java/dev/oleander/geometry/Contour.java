@@ -13,6 +13,9 @@ public final class Contour implements Chain {
     /** Made when first asked for; it never changes, so a race only makes it twice. */
     private List<Segment> segments;
 
+    /** 1 when anticlockwise, -1 when clockwise, 0 while nobody has asked. */
+    private int turn;
+
     private Contour(Vertices vertices, List<Segment> segments) {
         this.vertices = vertices;
         this.segments = segments;
@@ -74,7 +77,10 @@ public final class Contour implements Chain {
     }
 
     public boolean isAnticlockwise() {
-        return vertices.isAnticlockwise();
+        if (turn == 0) {
+            turn = vertices.isAnticlockwise() ? 1 : -1;
+        }
+        return turn > 0;
     }
 
     @Override

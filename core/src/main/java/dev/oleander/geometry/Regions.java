@@ -18,6 +18,9 @@ public final class Regions {
      * @return the largest outer contour first
      */
     public static List<Region> of(List<Vertices> loops) {
+        if (loops.size() == 1) {
+            return List.of(new Region(Contour.of(loops.get(0)), List.of()));
+        }
         List<Contour> outers = new ArrayList<>();
         List<Contour> openings = new ArrayList<>();
         for (Vertices loop : loops) {

@@ -114,10 +114,10 @@ public final class BoxTree {
         boolean found(int item);
     }
 
-    /** Is told two different items whose boxes touch. */
+    /** Is told two different items whose boxes touch; false ends the search. */
     @FunctionalInterface
     public interface PairVisitor {
-        void found(int first, int second);
+        boolean found(int first, int second);
     }
 
     /** Distance of an item from the place that was asked about, mm. */
@@ -206,30 +206,34 @@ public final class BoxTree {
         }
     }
 
-    private void within(int l, int index, GroupFilter filter, PairVisitor visitor) {
+    private boolean within(int l, int index, GroupFilter filter, PairVisitor visitor) {
         if (l == 0) {
-            return;
+            return true;
         }
         int from = index << SHIFT;
         int end = Math.min(from + FANOUT, level[l] - level[l - 1]);
         if (l == 1 && order == null && !filter.mayPair(from, end)) {
-            return;
+            return true;
         }
         for (int i = from; i < end; i++) {
-            within(l - 1, i, filter, visitor);
+            if (!within(l - 1, i, filter, visitor)) {
+                return false;
+            }
             for (int j = i + 1; j < end; j++) {
-                between(l - 1, i, j, visitor);
+                if (!between(l - 1, i, j, visitor)) {
+                    return false;
+                }
             }
         }
+        return true;
     }
 
-    private void between(int l, int a, int b, PairVisitor visitor) {
+    private boolean between(int l, int a, int b, PairVisitor visitor) {
         if (!touch(4 * (level[l] + a), 4 * (level[l] + b))) {
-            return;
+            return true;
         }
         if (l == 0) {
-            visitor.found(order == null ? a : order[a], order == null ? b : order[b]);
-            return;
+            return visitor.found(order == null ? a : order[a], order == null ? b : order[b]);
         }
         int count = level[l] - level[l - 1];
         int endA = Math.min((a << SHIFT) + FANOUT, count);
@@ -238,10 +242,13 @@ public final class BoxTree {
         for (int i = a << SHIFT; i < endA; i++) {
             if (touch(4 * (level[l - 1] + i), other)) {
                 for (int j = b << SHIFT; j < endB; j++) {
-                    between(l - 1, i, j, visitor);
+                    if (!between(l - 1, i, j, visitor)) {
+                        return false;
+                    }
                 }
             }
         }
+        return true;
     }
 
     private boolean touch(int a, int b) {

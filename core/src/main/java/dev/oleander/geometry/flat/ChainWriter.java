@@ -54,6 +54,13 @@ public final class ChainWriter {
         endY = y1;
     }
 
+    /** Makes room for so many more edges. */
+    void reserve(int edges) {
+        if (STRIDE * (size + edges) > numbers.length) {
+            numbers = Arrays.copyOf(numbers, STRIDE * (size + edges));
+        }
+    }
+
     private void put(double bulge) {
         if (STRIDE * size == numbers.length) {
             numbers = Arrays.copyOf(numbers, 2 * numbers.length);
@@ -124,7 +131,12 @@ public final class ChainWriter {
         if (size < 2 || isThin()) {
             return null;
         }
-        return Vertices.own(Arrays.copyOf(numbers, STRIDE * size), true);
+        return Vertices.own(exact(), true);
+    }
+
+    private double[] exact() {
+        int length = STRIDE * size;
+        return numbers.length == length ? numbers : Arrays.copyOf(numbers, length);
     }
 
     /** The open chain; null when it is shorter than the tolerance. */
@@ -133,7 +145,7 @@ public final class ChainWriter {
             return null;
         }
         put(0);
-        return Vertices.own(Arrays.copyOf(numbers, STRIDE * size), false);
+        return Vertices.own(exact(), false);
     }
 
     private boolean isThin() {

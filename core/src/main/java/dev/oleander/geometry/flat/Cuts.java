@@ -39,9 +39,27 @@ final class Cuts {
     static Cuts of(Edges edges, double tolerance) {
         Cuts cuts = new Cuts(edges, tolerance);
         Meeting meeting = new Meeting(tolerance);
-        cuts.tree.pairs(cuts::mayMeet, (i, j) -> cuts.meet(meeting, i, j));
+        cuts.tree.pairs(
+                cuts::mayMeet,
+                (i, j) -> {
+                    cuts.meet(meeting, i, j);
+                    return true;
+                });
         cuts.unite();
         return cuts;
+    }
+
+    /** Whether there is any meeting. */
+    static boolean any(Edges edges, double tolerance) {
+        Cuts cuts = new Cuts(edges, tolerance);
+        Meeting meeting = new Meeting(tolerance);
+        cuts.tree.pairs(
+                cuts::mayMeet,
+                (i, j) -> {
+                    cuts.meet(meeting, i, j);
+                    return cuts.size == 0;
+                });
+        return cuts.size > 0;
     }
 
     private static int[] successors(Edges edges) {
@@ -65,7 +83,7 @@ final class Cuts {
     }
 
     private void meet(Meeting meeting, int i, int j) {
-        if (next[i] == j && next[j] != i && j == i + 1 && edges.runAhead(i, j + 1)) {
+        if (next[i] == j && next[j] != i && j == i + 1 && edges.runAhead(i)) {
             return;
         }
         meeting.find(edges, i, edges, j);

@@ -243,7 +243,7 @@ public final class Edges {
      * @param tolerance mm; edges this near to each other meet
      */
     public boolean meetThemselves(double tolerance) {
-        return Cuts.of(this, tolerance).size() > 0;
+        return Cuts.any(this, tolerance);
     }
 
     /** A tree over the boxes of all edges, in the order of the table. */
@@ -297,9 +297,16 @@ public final class Edges {
             mx += data[at + NX];
             my += data[at + NY];
         }
-        int last = end - 1;
-        mx += endNx(last);
-        my += endNy(last);
+        return runAhead(from, end, mx + endNx(end - 1), my + endNy(end - 1));
+    }
+
+    /** The same for an edge and its follower, seen halfway between their outermost tangents. */
+    boolean runAhead(int edge) {
+        int next = edge + 1;
+        return runAhead(edge, next + 1, nx(edge) + endNx(next), ny(edge) + endNy(next));
+    }
+
+    private boolean runAhead(int from, int end, double mx, double my) {
         double least = (Math.abs(mx) + Math.abs(my)) * AHEAD;
         for (int i = from; i < end; i++) {
             int at = i * STRIDE;
@@ -429,6 +436,15 @@ public final class Edges {
         double along = (ny * dx - nx * dy) / chord;
         double across = (ny * dy + nx * dx) / chord;
         return across / (Math.sqrt(along * along + across * across) + along);
+    }
+
+    /** Twice the signed area between successive edges and a point, roughly. */
+    double roughDoubleArea(int first, int count, double x, double y) {
+        double sum = 0;
+        for (int i = first; i < first + count; i++) {
+            sum += Measures.roughDoubleArea(x0(i) - x, y0(i) - y, x1(i) - x, y1(i) - y, bulge(i));
+        }
+        return sum;
     }
 
     /** Adds the edges of a closed chain as a new loop. */

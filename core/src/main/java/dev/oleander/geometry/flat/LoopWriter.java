@@ -3,25 +3,37 @@ package dev.oleander.geometry.flat;
 /** Puts the pieces of runs together to a closed chain with as few edges as it needs. */
 final class LoopWriter {
 
+    private final Edges edges;
     private final Runs runs;
-    private final double tolerance;
-    private ChainWriter chain;
+    private final ChainWriter chain;
 
-    LoopWriter(Runs runs, double tolerance) {
+    LoopWriter(Edges edges, Runs runs, double tolerance) {
+        this.edges = edges;
         this.runs = runs;
-        this.tolerance = tolerance;
         this.chain = new ChainWriter(tolerance);
     }
 
     void add(int half) {
         int run = half >> 1;
         int pieces = runs.pieces(run);
+        if (runs.from(run) < 0 && (half & 1) == 0) {
+            addLoop(runs.edge(run, 0), pieces);
+            return;
+        }
         for (int n = 0; n < pieces; n++) {
             if ((half & 1) == 0) {
                 addPiece(run, n);
             } else {
                 addReversed(run, pieces - 1 - n);
             }
+        }
+    }
+
+    /** A loop that meets nothing is written as it is. */
+    private void addLoop(int first, int count) {
+        chain.reserve(count);
+        for (int i = first; i < first + count; i++) {
+            chain.add(edges.x0(i), edges.y0(i), edges.x1(i), edges.y1(i), edges.bulge(i));
         }
     }
 

@@ -225,6 +225,9 @@ public final class Runs {
 
     /** Twice the signed area between the run and a point, roughly. */
     double roughDoubleArea(int run, double x, double y) {
+        if (from[run] < 0) {
+            return edges.roughDoubleArea(firstEdge[run], pieces[run], x, y);
+        }
         double sum = 0;
         double ax = startX(run, 0) - x;
         double ay = startY(run, 0) - y;

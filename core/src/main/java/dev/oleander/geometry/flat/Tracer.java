@@ -69,7 +69,7 @@ public final class Tracer {
 
     /** Writes the loop that has just closed at a node and takes it off the walk. */
     private int cutOff(int[] walked, int from, int size, int[] lastVisit, List<Vertices> loops) {
-        LoopWriter writer = new LoopWriter(arrangement.runs(), tolerance);
+        LoopWriter writer = new LoopWriter(arrangement.edges(), arrangement.runs(), tolerance);
         for (int n = from; n < size; n++) {
             int tail = arrangement.tail(walked[n]);
             if (tail >= 0) {

@@ -48,6 +48,8 @@ final class Corners {
     /** What is left of each edge between the crossings, as keys from 0 to 1, two per edge. */
     private final double[] rest;
 
+    private int openings;
+    private int bridges;
     private final Meeting meeting;
     private final Edges pair = new Edges(4);
 
@@ -90,7 +92,14 @@ final class Corners {
         double bx = source.nx(next);
         double by = source.ny(next);
         double cosine = ax * bx + ay * by;
-        if (cosine > SMOOTH && isSmall(Math.abs(left) * size(bx - ax, by - ay), i, next)) {
+        double gapX = shifted[4 * next] - shifted[4 * i + 2];
+        double gapY = shifted[4 * next + 1] - shifted[4 * i + 3];
+        double gap = gapX * gapX + gapY * gapY;
+        if (gap <= tolerance * tolerance && cosine > 0) {
+            meetAt(i, shifted[4 * next], shifted[4 * next + 1], MEET);
+            return;
+        }
+        if (cosine > SMOOTH && isSmall(Math.sqrt(gap), i, next)) {
             // on the circle about the vertex: moving both ends there costs gap^2 / 8 d at most
             double scale = left / Math.sqrt((ax + bx) * (ax + bx) + (ay + by) * (ay + by));
             meetAt(i, source.x1(i) + scale * (ax + bx), source.y1(i) + scale * (ay + by), MEET);
@@ -99,9 +108,11 @@ final class Corners {
         boolean opens = (ax * by - ay * bx) * left < 0 || cosine < REVERSAL - 1;
         if (opens) {
             kind[i] = OUTER;
+            openings++;
             return;
         }
         kind[i] = BRIDGE;
+        bridges++;
         if (isAlive(i) && isAlive(next)) {
             if (source.curvature(i) == 0 && source.curvature(next) == 0) {
                 trimLines(i, next, cosine);
@@ -112,9 +123,8 @@ final class Corners {
     }
 
     private boolean isSmall(double gap, int i, int next) {
-        return gap <= tolerance
-                || gap <= roundedGap
-                        && gap <= SMALL_SHARE * Math.min(shiftedChord(i), shiftedChord(next));
+        return gap <= roundedGap
+                && gap <= SMALL_SHARE * Math.min(shiftedChord(i), shiftedChord(next));
     }
 
     private double shiftedChord(int i) {
@@ -222,6 +232,11 @@ final class Corners {
         }
     }
 
+    /** How many edges the corners may need at most; a mitre has two. */
+    int mostEdges() {
+        return 2 * openings + bridges;
+    }
+
     /** Whether the shifted edge still runs the way of its source. */
     boolean isAlive(int i) {
         double k = source.curvature(i);
@@ -231,13 +246,18 @@ final class Corners {
 
     /** Bulge of the stretch of a shifted arc between two of its points. */
     double shiftedBulge(int i, double px, double py, double qx, double qy) {
-        boolean whole = px == startX(i) && py == startY(i) && qx == endX(i) && qy == endY(i);
-        if (whole) {
+        if (isNear(px, py, startX(i), startY(i)) && isNear(qx, qy, endX(i), endY(i))) {
             return source.bulge(i);
         }
         pair.clear();
         putShifted(i);
         return pair.bulgeBetween(0, px, py, qx, qy);
+    }
+
+    private boolean isNear(double px, double py, double qx, double qy) {
+        double dx = qx - px;
+        double dy = qy - py;
+        return dx * dx + dy * dy <= tolerance * tolerance;
     }
 
     double startX(int i) {

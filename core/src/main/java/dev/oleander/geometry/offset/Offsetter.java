@@ -69,14 +69,13 @@ public final class Offsetter {
         requireFinite(outward);
         List<Vertices> loops = loops(regions);
         Frame frame = Frame.around(loops, outward);
-        if (table(frame, loops).meetThemselves(frame.tolerance())) {
-            loops = loops(Overlay.union(regions));
-        }
+        Edges table = table(frame, loops);
+        boolean united = table.meetThemselves(frame.tolerance());
+        List<Vertices> simple = united ? loops(Overlay.union(regions)) : loops;
         if (Math.abs(outward) <= frame.tolerance()) {
-            return Regions.of(loops);
+            return Regions.of(simple);
         }
-        List<Vertices> simple = loops;
-        return run(frame, f -> table(f, simple), -outward, false);
+        return run(frame, f -> f == frame && !united ? table : table(f, simple), -outward, false);
     }
 
     private static List<Vertices> loops(List<Region> regions) {

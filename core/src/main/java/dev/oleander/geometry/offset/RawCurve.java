@@ -36,7 +36,7 @@ final class RawCurve {
         this.tolerance = tolerance;
         this.options = options;
         this.corners = new Corners(source, left, tolerance, there);
-        this.raw = new Edges(source.size() + source.size() / 2 + 8);
+        this.raw = new Edges(source.size() + corners.mostEdges());
     }
 
     /**

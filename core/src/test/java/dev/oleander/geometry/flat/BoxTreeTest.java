@@ -83,9 +83,11 @@ class BoxTreeTest {
         tree(boxes, n, sorted)
                 .pairs(
                         (from, end) -> true,
-                        (i, j) ->
-                                assertThat(found.add(Math.min(i, j) * 1000 + Math.max(i, j)))
-                                        .isTrue());
+                        (i, j) -> {
+                            int pair = Math.min(i, j) * 1000 + Math.max(i, j);
+                            assertThat(found.add(pair)).isTrue();
+                            return true;
+                        });
         assertThat(found).isEqualTo(expected);
     }
 
