@@ -34,8 +34,8 @@ import org.openjdk.jmh.annotations.Warmup;
 /** The kernel beside another library on flattened shapes. */
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
-@Warmup(iterations = 3, time = 1)
-@Measurement(iterations = 5, time = 1)
+@Warmup(iterations = 4, time = 1)
+@Measurement(iterations = 6, time = 1)
 @Fork(1)
 public class GeometryBenchmarks {
 

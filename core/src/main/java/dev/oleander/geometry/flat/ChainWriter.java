@@ -24,6 +24,11 @@ public final class ChainWriter {
     private double endX;
     private double endY;
 
+    /** Where the last edge ended, passed over or not. */
+    private double lastX;
+
+    private double lastY;
+
     /**
      * @param tolerance mm; how far a joined edge may pass from what it replaces
      */
@@ -37,6 +42,8 @@ public final class ChainWriter {
             endX = x0;
             endY = y0;
         }
+        lastX = x1;
+        lastY = y1;
         if (Edges.near(endX, endY, x1, y1, tolerance) && Math.abs(bulge) < 1) {
             return;
         }
@@ -144,6 +151,8 @@ public final class ChainWriter {
         if (size == 0) {
             return null;
         }
+        endX = lastX;
+        endY = lastY;
         put(0);
         return Vertices.own(exact(), false);
     }
