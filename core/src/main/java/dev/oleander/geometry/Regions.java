@@ -3,6 +3,7 @@ package dev.oleander.geometry;
 import dev.oleander.geometry.flat.BoxTree;
 import dev.oleander.geometry.flat.Vertices;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 
@@ -10,6 +11,16 @@ import java.util.List;
 public final class Regions {
 
     private Regions() {}
+
+    /** The loops of regions, material to their left: outer contours anticlockwise, openings not. */
+    public static List<Vertices> loops(Collection<Region> regions) {
+        List<Vertices> loops = new ArrayList<>();
+        for (Region region : regions) {
+            loops.add(region.outer().turning(true).vertices());
+            region.openings().forEach(o -> loops.add(o.turning(false).vertices()));
+        }
+        return loops;
+    }
 
     /**
      * Regions of loops that do not cross: anticlockwise ones are outer contours, clockwise ones

@@ -16,6 +16,7 @@ public final class Arrangement {
     public static final int LAYERS = 2;
 
     private final Edges edges;
+    private final double tolerance;
     private final int[] layerOfLoop;
     private final Cuts cuts;
     private final Runs runs;
@@ -32,6 +33,7 @@ public final class Arrangement {
 
     private Arrangement(Edges edges, int[] layerOfLoop, double tolerance) {
         this.edges = edges;
+        this.tolerance = tolerance;
         this.layerOfLoop = layerOfLoop;
         this.cuts = Cuts.of(edges, tolerance);
         this.runs = new Runs(edges, cuts, tolerance);
@@ -219,7 +221,7 @@ public final class Arrangement {
 
     KnotException knotAt(int half) {
         int run = half >> 1;
-        return new KnotException(runs.startX(run, 0), runs.startY(run, 0));
+        return new KnotException(runs.startX(run, 0), runs.startY(run, 0), tolerance);
     }
 
     /** Signed area of a cycle, roughly, times two; negative for the outer one of a part. */

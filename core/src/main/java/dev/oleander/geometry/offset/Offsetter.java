@@ -9,9 +9,9 @@ import dev.oleander.geometry.flat.Edges;
 import dev.oleander.geometry.flat.Frame;
 import dev.oleander.geometry.flat.KnotException;
 import dev.oleander.geometry.flat.Tracer;
+import dev.oleander.geometry.flat.Tries;
 import dev.oleander.geometry.flat.Vertices;
 import dev.oleander.geometry.overlay.Overlay;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -26,11 +26,6 @@ import java.util.List;
  * as the raw curve crosses itself O(n) times. One offsetter serves many threads.
  */
 public final class Offsetter {
-
-    /** How much more easily edges meet when they could not be told apart, and how often. */
-    private static final double COARSER = 32;
-
-    private static final int TRIES = 4;
 
     /** Tolerances by which a place may fall short of the distance. */
     private static final double SHORT = 8;
@@ -67,24 +62,15 @@ public final class Offsetter {
      */
     public List<Region> offset(List<Region> regions, double outward) {
         requireFinite(outward);
-        List<Vertices> loops = loops(regions);
+        List<Vertices> loops = Regions.loops(regions);
         Frame frame = Frame.around(loops, outward);
         Edges table = table(frame, loops);
         boolean united = table.meetThemselves(frame.tolerance());
-        List<Vertices> simple = united ? loops(Overlay.union(regions)) : loops;
+        List<Vertices> simple = united ? Regions.loops(Overlay.union(regions)) : loops;
         if (Math.abs(outward) <= frame.tolerance()) {
             return Regions.of(simple);
         }
         return run(frame, f -> f == frame && !united ? table : table(f, simple), -outward, false);
-    }
-
-    private static List<Vertices> loops(List<Region> regions) {
-        List<Vertices> loops = new ArrayList<>();
-        for (Region region : regions) {
-            loops.add(region.outer().turning(true).vertices());
-            region.openings().forEach(o -> loops.add(o.turning(false).vertices()));
-        }
-        return loops;
     }
 
     /**
@@ -131,17 +117,11 @@ public final class Offsetter {
     }
 
     private List<Region> run(Frame frame, Source source, double left, boolean open) {
-        Frame at = frame;
-        KnotException knot = null;
-        for (int n = 0; n < TRIES; n++) {
-            try {
-                return once(at, source.in(at), left, open);
-            } catch (KnotException tooClose) {
-                knot = tooClose;
-                at = at.coarser(COARSER);
-            }
+        try {
+            return Tries.in(frame, f -> once(f, source.in(f), left, open));
+        } catch (KnotException tooClose) {
+            throw new OffsetException(tooClose.x(), tooClose.y(), tooClose.tolerance());
         }
-        throw new OffsetException(knot.x() + frame.x(), knot.y() + frame.y(), at.tolerance());
     }
 
     private List<Region> once(Frame frame, Edges source, double left, boolean open) {

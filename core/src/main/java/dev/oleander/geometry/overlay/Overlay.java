@@ -1,6 +1,5 @@
 package dev.oleander.geometry.overlay;
 
-import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Regions;
 import dev.oleander.geometry.flat.Arrangement;
@@ -8,6 +7,7 @@ import dev.oleander.geometry.flat.Edges;
 import dev.oleander.geometry.flat.Frame;
 import dev.oleander.geometry.flat.KnotException;
 import dev.oleander.geometry.flat.Tracer;
+import dev.oleander.geometry.flat.Tries;
 import dev.oleander.geometry.flat.Vertices;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -23,11 +23,6 @@ import java.util.List;
  * than that is dropped. O((n + k) log n) for n edges and k crossings.
  */
 public final class Overlay {
-
-    /** How much more easily edges meet when they could not be told apart, and how often. */
-    private static final double COARSER = 32;
-
-    private static final int TRIES = 4;
 
     private Overlay() {}
 
@@ -68,28 +63,13 @@ public final class Overlay {
 
     private static List<Region> run(
             Collection<Region> first, Collection<Region> second, Choice choice) {
-        List<Vertices> loops = new ArrayList<>();
-        first.forEach(r -> addLoops(r, loops));
+        List<Vertices> loops = new ArrayList<>(Regions.loops(first));
         int split = loops.size();
-        second.forEach(r -> addLoops(r, loops));
-        Frame frame = Frame.around(loops, 0);
-        Frame at = frame;
-        KnotException knot = null;
-        for (int n = 0; n < TRIES; n++) {
-            try {
-                return once(at, loops, split, choice);
-            } catch (KnotException tooClose) {
-                knot = tooClose;
-                at = at.coarser(COARSER);
-            }
-        }
-        throw new OverlayException(knot.x() + frame.x(), knot.y() + frame.y(), at.tolerance());
-    }
-
-    private static void addLoops(Region region, List<Vertices> loops) {
-        loops.add(region.outer().turning(true).vertices());
-        for (Contour opening : region.openings()) {
-            loops.add(opening.turning(false).vertices());
+        loops.addAll(Regions.loops(second));
+        try {
+            return Tries.in(Frame.around(loops, 0), f -> once(f, loops, split, choice));
+        } catch (KnotException tooClose) {
+            throw new OverlayException(tooClose.x(), tooClose.y(), tooClose.tolerance());
         }
     }
 
