@@ -16,6 +16,7 @@ final class Cuts {
     final int[] next;
 
     private final BoxTree tree;
+    private final Ahead ahead;
 
     private int size;
     private int[] edge = new int[16];
@@ -33,6 +34,7 @@ final class Cuts {
         this.tolerance = tolerance;
         this.next = successors(edges);
         this.tree = edges.tree(tolerance);
+        this.ahead = new Ahead(edges);
     }
 
     /** Finds all meetings of the edges. */
@@ -79,11 +81,11 @@ final class Cuts {
         for (int i = from; oneChain && i + 1 < end; i++) {
             oneChain = next[i] == i + 1;
         }
-        return !oneChain || !edges.runAhead(from, end);
+        return !oneChain || !ahead.run(from, end);
     }
 
     private void meet(Meeting meeting, int i, int j) {
-        if (next[i] == j && next[j] != i && j == i + 1 && edges.runAhead(i)) {
+        if (next[i] == j && next[j] != i && j == i + 1 && ahead.run(i)) {
             return;
         }
         meeting.find(edges, i, edges, j);

@@ -29,9 +29,6 @@ public final class Edges {
     /** Bulge up to which an arc counts as at most half a turn in spite of rounding. */
     private static final double HALF_TURN = 1 + 1e-9;
 
-    /** Cosine which every tangent must at least have to run ahead. */
-    private static final double AHEAD = 1e-3;
-
     private double[] data;
     private int[] tag;
     private int size;
@@ -282,49 +279,6 @@ public final class Edges {
         into[to + 1] = lowY - margin;
         into[to + 2] = highX + margin;
         into[to + 3] = highY + margin;
-    }
-
-    /**
-     * Whether successive edges of one chain all run ahead in a common direction; then none of them
-     * meets another but at their common ends. Each turns by half a turn at most, so it is enough
-     * that their tangents at both ends do.
-     */
-    boolean runAhead(int from, int end) {
-        double mx = 0;
-        double my = 0;
-        for (int i = from; i < end; i++) {
-            int at = i * STRIDE;
-            mx += data[at + NX];
-            my += data[at + NY];
-        }
-        return runAhead(from, end, mx + endNx(end - 1), my + endNy(end - 1));
-    }
-
-    /** The same for an edge and its follower, seen halfway between their outermost tangents. */
-    boolean runAhead(int edge) {
-        int next = edge + 1;
-        return runAhead(edge, next + 1, nx(edge) + endNx(next), ny(edge) + endNy(next));
-    }
-
-    private boolean runAhead(int from, int end, double mx, double my) {
-        double least = (Math.abs(mx) + Math.abs(my)) * AHEAD;
-        for (int i = from; i < end; i++) {
-            int at = i * STRIDE;
-            double nx = data[at + NX];
-            double ny = data[at + NY];
-            if (nx * mx + ny * my <= least) {
-                return false;
-            }
-            double k = data[at + CURVATURE];
-            if (k != 0) {
-                nx -= k * (data[at + X1] - data[at]);
-                ny -= k * (data[at + Y1] - data[at + Y0]);
-                if (nx * mx + ny * my <= least) {
-                    return false;
-                }
-            }
-        }
-        return true;
     }
 
     /**

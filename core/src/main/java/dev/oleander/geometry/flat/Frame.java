@@ -26,7 +26,7 @@ public record Frame(double x, double y, double tolerance) {
      * The frame for some chains.
      *
      * @param reach mm by which the result may lie outside them
-     * @throws IllegalArgumentException when a coordinate is not finite or beyond {@link #FARTHEST}
+     * @throws TooFarException when a coordinate is not finite or beyond {@link #FARTHEST}
      */
     public static Frame around(List<Vertices> chains, double reach) {
         Extent extent = new Extent();
@@ -104,8 +104,7 @@ public record Frame(double x, double y, double tolerance) {
 
         private void add(double px, double py) {
             if (!(Math.abs(px) <= FARTHEST && Math.abs(py) <= FARTHEST)) {
-                throw new IllegalArgumentException(
-                        "a point at (" + px + ", " + py + ") is beyond " + FARTHEST + " mm");
+                throw new TooFarException(px, py);
             }
             lowX = px < lowX ? px : lowX;
             lowY = py < lowY ? py : lowY;

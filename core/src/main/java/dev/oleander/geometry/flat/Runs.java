@@ -130,14 +130,6 @@ public final class Runs {
         return nodes;
     }
 
-    double nodeX(int node) {
-        return nodeX[node];
-    }
-
-    double nodeY(int node) {
-        return nodeY[node];
-    }
-
     int loop(int run) {
         return loop[run];
     }

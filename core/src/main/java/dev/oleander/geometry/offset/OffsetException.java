@@ -2,19 +2,19 @@ package dev.oleander.geometry.offset;
 
 import dev.oleander.geometry.GeometryException;
 import dev.oleander.geometry.Point;
-import java.util.Locale;
+import dev.oleander.geometry.flat.KnotException;
+import dev.oleander.geometry.flat.TooFarException;
 
-/** A parallel curve that could not be told from itself; carries where. */
+/** A parallel curve that cannot be made; says why and where. */
 public final class OffsetException extends GeometryException {
 
-    OffsetException(double x, double y, double tolerance) {
-        super(
-                String.format(
-                        Locale.ROOT,
-                        "The parallel curve passes itself too closely at (%.3f, %.3f): nearer than %.1e mm.",
-                        x,
-                        y,
-                        tolerance),
-                new Point(x, y));
+    private static final String CANNOT = "The parallel curve cannot be made: ";
+
+    OffsetException(KnotException knot) {
+        super(CANNOT + sentence(knot), new Point(knot.x(), knot.y()));
+    }
+
+    OffsetException(TooFarException far) {
+        super(CANNOT + sentence(far), new Point(far.x(), far.y()));
     }
 }

@@ -8,6 +8,7 @@ import dev.oleander.geometry.flat.Arrangement;
 import dev.oleander.geometry.flat.Edges;
 import dev.oleander.geometry.flat.Frame;
 import dev.oleander.geometry.flat.KnotException;
+import dev.oleander.geometry.flat.TooFarException;
 import dev.oleander.geometry.flat.Tracer;
 import dev.oleander.geometry.flat.Tries;
 import dev.oleander.geometry.flat.Vertices;
@@ -45,7 +46,8 @@ public final class Offsetter {
      * The region within a contour, grown (positive, mm) or shrunk (negative).
      *
      * @return the largest first; empty when nothing is left
-     * @throws OffsetException when edges pass each other so closely that they cannot be told apart
+     * @throws OffsetException when a point is farther than {@link Frame#FARTHEST}, or edges pass
+     *     each other so closely that they cannot be told apart
      */
     public List<Region> offset(Contour contour, double outward) {
         return offset(List.of(new Region(contour.turning(true), List.of())), outward);
@@ -63,7 +65,7 @@ public final class Offsetter {
     public List<Region> offset(List<Region> regions, double outward) {
         requireFinite(outward);
         List<Vertices> loops = Regions.loops(regions);
-        Frame frame = Frame.around(loops, outward);
+        Frame frame = frame(loops, outward);
         Edges table = table(frame, loops);
         boolean united = table.meetThemselves(frame.tolerance());
         List<Vertices> simple = united ? Regions.loops(Overlay.union(regions)) : loops;
@@ -84,8 +86,16 @@ public final class Offsetter {
             throw new IllegalArgumentException("distance must be > 0 mm: " + distance);
         }
         List<Vertices> chains = List.of(path.vertices());
-        Frame frame = Frame.around(chains, distance);
+        Frame frame = frame(chains, distance);
         return run(frame, f -> thereAndBack(f, path.vertices()), -distance, true);
+    }
+
+    private static Frame frame(List<Vertices> chains, double reach) {
+        try {
+            return Frame.around(chains, reach);
+        } catch (TooFarException far) {
+            throw new OffsetException(far);
+        }
     }
 
     private static void requireFinite(double distance) {
@@ -120,7 +130,7 @@ public final class Offsetter {
         try {
             return Tries.in(frame, f -> once(f, source.in(f), left, open));
         } catch (KnotException tooClose) {
-            throw new OffsetException(tooClose.x(), tooClose.y(), tooClose.tolerance());
+            throw new OffsetException(tooClose);
         }
     }
 

@@ -6,6 +6,7 @@ import dev.oleander.geometry.flat.Arrangement;
 import dev.oleander.geometry.flat.Edges;
 import dev.oleander.geometry.flat.Frame;
 import dev.oleander.geometry.flat.KnotException;
+import dev.oleander.geometry.flat.TooFarException;
 import dev.oleander.geometry.flat.Tracer;
 import dev.oleander.geometry.flat.Tries;
 import dev.oleander.geometry.flat.Vertices;
@@ -69,7 +70,9 @@ public final class Overlay {
         try {
             return Tries.in(Frame.around(loops, 0), f -> once(f, loops, split, choice));
         } catch (KnotException tooClose) {
-            throw new OverlayException(tooClose.x(), tooClose.y(), tooClose.tolerance());
+            throw new OverlayException(tooClose);
+        } catch (TooFarException far) {
+            throw new OverlayException(far);
         }
     }
 

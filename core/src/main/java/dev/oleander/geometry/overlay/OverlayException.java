@@ -2,19 +2,19 @@ package dev.oleander.geometry.overlay;
 
 import dev.oleander.geometry.GeometryException;
 import dev.oleander.geometry.Point;
-import java.util.Locale;
+import dev.oleander.geometry.flat.KnotException;
+import dev.oleander.geometry.flat.TooFarException;
 
-/** Regions whose edges could not be told apart; carries where. */
+/** Regions that cannot be combined; says why and where. */
 public final class OverlayException extends GeometryException {
 
-    OverlayException(double x, double y, double tolerance) {
-        super(
-                String.format(
-                        Locale.ROOT,
-                        "Edges pass each other too closely at (%.3f, %.3f): nearer than %.1e mm.",
-                        x,
-                        y,
-                        tolerance),
-                new Point(x, y));
+    private static final String CANNOT = "The regions cannot be combined: ";
+
+    OverlayException(KnotException knot) {
+        super(CANNOT + sentence(knot), new Point(knot.x(), knot.y()));
+    }
+
+    OverlayException(TooFarException far) {
+        super(CANNOT + sentence(far), new Point(far.x(), far.y()));
     }
 }

@@ -46,15 +46,12 @@ final class KerfPath {
                 return Result.of(regions.get(0).outer().turning(side == Side.INSIDE));
             }
             return Result.refused(tooNarrow(contour, kerf, regions.size()));
-        } catch (OffsetException open) {
+        } catch (OffsetException impossible) {
+            String sentence =
+                    "the path half a kerf (%s) from it is impossible. %s"
+                            .formatted(Numbers.length(kerf / 2), impossible.getMessage());
             return Result.refused(
-                    new Refusal(
-                            Refusal.Kind.TOO_NARROW,
-                            "the path half a kerf (%s) from it does not close; the contour may touch itself."
-                                    .formatted(Numbers.length(kerf / 2)),
-                            open.place(),
-                            kerf,
-                            kerf));
+                    new Refusal(Refusal.Kind.TOO_NARROW, sentence, impossible.place(), kerf, kerf));
         }
     }
 

@@ -2,6 +2,7 @@ package dev.oleander.geometry.offset;
 
 import static dev.oleander.geometry.Shapes.p;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.geometry.Arc;
@@ -11,6 +12,8 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Shapes;
+import dev.oleander.geometry.Transform;
+import dev.oleander.geometry.flat.Vertices;
 import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -96,6 +99,131 @@ class OffsetterTest {
         assertThat(grown).hasSize(2);
         assertThat(grown.get(0).isAnticlockwise()).isTrue();
         assertThat(grown.get(1).isAnticlockwise()).isFalse();
+    }
+
+    @Test
+    void anOpeningThatGrowsIntoTheOutlineLeavesOneRegion() {
+        Contour steps = Shapes.polygon(0, 0, 5, 0, 5, 5, 4, 5, 4, 4, 3, 4, 3, 2, 0, 2);
+        Region plate = new Region(steps, List.of(Contour.circle(p(3.5, 1.5), 0.5)));
+        List<Region> rest = offsetter.offset(plate, -0.25);
+        assertThat(rest).hasSize(1);
+        assertThat(OffsetCheck.faults(plate, rest, -0.25, 1e-9, 1)).isEmpty();
+    }
+
+    @Test
+    void openingsThatTouchEachOtherGrowTogether() {
+        Region plate =
+                new Region(
+                        Shapes.rectangle(20, 10),
+                        List.of(Contour.circle(p(7, 5), 2), Contour.circle(p(11, 5), 2)));
+        List<Region> rest = offsetter.offset(plate, -1);
+        assertThat(rest).hasSize(1);
+        assertThat(rest.get(0).openings()).hasSize(1);
+        assertThat(rest.get(0).openings().get(0).segments()).hasSize(2);
+    }
+
+    @Test
+    void aShapeTurnedInsideOutVanishes() {
+        assertThat(offset(Shapes.rectangle(10, 10), -30)).isEmpty();
+        assertThat(offset(Shapes.rounded(100, 60, 10), -31)).isEmpty();
+    }
+
+    @Test
+    void aFilletOfTheDistanceBecomesASharpCorner() {
+        Contour inner = offset(Shapes.rounded(100, 60, 10), -10).get(0);
+        assertThat(inner.segments()).hasSize(4).allMatch(Line.class::isInstance);
+        assertThat(inner.area()).isCloseTo(80 * 40, within(1e-9));
+    }
+
+    @Test
+    void aSlotAsWideAsTwiceTheDistanceVanishesAndOneALittleWiderStays() {
+        assertThat(offset(Shapes.rectangle(30, 4), -2)).isEmpty();
+        assertThat(offset(Shapes.rectangle(30, 4 + 1e-6), -2)).hasSize(1);
+    }
+
+    /** Its fillet at the last corner turns by 4e-3 degrees and is 2e-4 mm long. */
+    @Test
+    void aCrumbOfAFilletFourKilometresAwayDoesNoHarm() {
+        Contour blade =
+                Contour.of(
+                        Vertices.of(
+                                new double[] {
+                                    4000034.043775002, 1480003.9816104625, 0.2554299103355042,
+                                    4000033.554971841, 1480006.1144541292, 0,
+                                    4000013.463625816, 1480037.128328391, 0.306,
+                                    4000011.2740456094, 1480038.4424491154, 0,
+                                    3999970.6091371756, 1480036.5733327428, 0,
+                                    3999983.369929405, 1479975.1107515476, 0,
+                                    4000022.9633832816, 1479964.6865985238, 0,
+                                    4000028.2423098693, 1479983.4101641811, -1.7411588797021098E-5,
+                                    4000028.242352991, 1479983.4103171057, 0
+                                },
+                                true));
+        double d = 4.019423551192119;
+        Region source = new Region(blade, List.of());
+        List<Region> grown = offsetter.offset(source, d);
+        assertThat(OffsetCheck.faults(source, grown, d, 1e-6, 1)).isEmpty();
+        double steiner = blade.area() + blade.length() * d;
+        assertThat(grown.get(0).area()).isGreaterThan(steiner);
+    }
+
+    @Test
+    void regionsThatOverlapAreOffsetAsOne() {
+        Region left = new Region(Shapes.rectangle(10, 10), List.of());
+        Region right = left.transformed(Transform.translation(p(5, 0)));
+        List<Region> grown = offsetter.offset(List.of(left, right), 1);
+        assertThat(grown).hasSize(1);
+        assertThat(grown.get(0).area()).isCloseTo(150 + 50 + Math.PI, within(1e-9));
+    }
+
+    @Test
+    void growingUnitesNeighboursAndFillsOpenings() {
+        Region left = new Region(Shapes.rectangle(10, 10), List.of(Contour.circle(p(5, 5), 0.9)));
+        Region right = left.transformed(Transform.translation(p(11.5, 0)));
+        List<Region> grown = offsetter.offset(List.of(left, right), 1);
+        assertThat(grown).hasSize(1);
+        assertThat(grown.get(0).openings()).isEmpty();
+    }
+
+    @Test
+    void mitresAreSharpUpToTheirLimit() {
+        Offsetter mitred = new Offsetter(OffsetOptions.defaults().withMitres(1.5));
+        Region square = mitred.offset(Shapes.rectangle(10, 10), 2).get(0);
+        assertThat(square.outer().segments()).hasSize(4);
+        assertThat(square.area()).isCloseTo(14 * 14, within(1e-12));
+        // corners of 60 degrees would need a limit of 2
+        Contour triangle = Shapes.polygon(0, 0, 10, 0, 5, 5 * Math.sqrt(3));
+        assertThat(mitred.offset(triangle, 1).get(0).outer().segments()).hasSize(6);
+        assertThatThrownBy(() -> OffsetOptions.defaults().withMitres(0.5))
+                .hasMessageContaining("at least 1");
+    }
+
+    @Test
+    void aHundredThousandSegmentsAreNoTrouble() {
+        double[] radii = new double[100_000];
+        for (int i = 0; i < radii.length; i++) {
+            radii[i] = 2000 + 5 * Math.sin(i * 0.01);
+        }
+        Contour gear = Shapes.star(radii, 0.05);
+        List<Region> grown = offsetter.offset(gear, 0.5);
+        assertThat(grown).hasSize(1);
+        double middle = gear.area() + gear.length() * 0.5;
+        assertThat(grown.get(0).area()).isCloseTo(middle, within(middle * 1e-4));
+    }
+
+    @Test
+    void pointsOutOfReachAreRefusedWithTheirPlace() {
+        Contour far = Shapes.rectangle(10, 10).transformed(Transform.translation(p(3e9, 0)));
+        assertThatThrownBy(() -> offsetter.offset(far, 1))
+                .isInstanceOf(OffsetException.class)
+                .hasMessageContaining("farther from the origin than 1000 km")
+                .satisfies(e -> assertThat(((OffsetException) e).place().x()).isGreaterThan(2e9));
+    }
+
+    @Test
+    void almostNoDistanceChangesNothing() {
+        Contour plate = Shapes.rounded(100, 60, 10);
+        assertThat(offset(plate, 1e-12)).containsExactly(plate);
     }
 
     @Property(tries = 300)
