@@ -72,6 +72,13 @@ public final class Contour implements Chain {
         return vertices.signedArea();
     }
 
+    /** Centre of the enclosed area, exact for arcs. */
+    public Point centroid() {
+        double[] moments = vertices.areaMoments();
+        double area = signedArea();
+        return start().plus(new Point(moments[0] / area, moments[1] / area));
+    }
+
     public double area() {
         return Math.abs(signedArea());
     }

@@ -15,6 +15,15 @@ public record Region(Contour outer, List<Contour> openings) {
         return outer.area() - openings.stream().mapToDouble(Contour::area).sum();
     }
 
+    /** Centre of the material. */
+    public Point centroid() {
+        Point sum = outer.centroid().times(outer.area());
+        for (Contour opening : openings) {
+            sum = sum.minus(opening.centroid().times(opening.area()));
+        }
+        return sum.times(1 / area());
+    }
+
     public boolean contains(Point p) {
         return outer.contains(p) && openings.stream().noneMatch(o -> o.contains(p));
     }

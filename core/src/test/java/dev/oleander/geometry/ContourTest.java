@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 
 class ContourTest {
@@ -77,5 +79,25 @@ class ContourTest {
         assertThatThrownBy(() -> new Contour(open)).hasMessageContaining("open");
         List<Segment> torn = List.of(new Line(p(0, 0), p(1, 0)), new Line(p(2, 0), p(0, 0)));
         assertThatThrownBy(() -> new Contour(torn)).hasMessageContaining("starts at");
+    }
+
+    @Test
+    void theCentreOfHalfADiscLiesFourThirdsOverPiRadiiUp() {
+        Contour half =
+                new Contour(List.of(new Arc(p(5, 0), p(-5, 0), 1), new Line(p(-5, 0), p(5, 0))));
+        Contour moved = half.transformed(Transform.translation(p(100, 200)));
+        assertThat(moved.centroid().distance(p(100, 200 + 20 / (3 * Math.PI)))).isLessThan(1e-12);
+        assertThat(moved.reversed().centroid().distance(moved.centroid())).isLessThan(1e-12);
+        Region ring = new Region(Contour.circle(p(0, 0), 3), List.of(Contour.circle(p(1, 0), 1)));
+        assertThat(ring.centroid().distance(p(-1 / 8.0, 0))).isLessThan(1e-12);
+    }
+
+    @Property(tries = 300)
+    void centresAgreeWithAnotherLibrary(@ForAll long seed) {
+        Contour contour = new RandomShapes(seed).contour((int) Math.floorMod(seed, 7L));
+        if (contour.area() > 1) {
+            var judge = Judge.flat(new Region(contour, List.of()), 1e-6).getCentroid();
+            assertThat(contour.centroid().distance(p(judge.getX(), judge.getY()))).isLessThan(1e-3);
+        }
     }
 }

@@ -32,7 +32,6 @@ public final class Judge {
 
     private static LinearRing ring(Contour contour, double gap) {
         List<Point> points = new Flattener(gap).flatten(contour);
-        // a full circle flattened very coarsely needs more than two chords
         Coordinate[] ring =
                 points.stream().map(p -> new Coordinate(p.x(), p.y())).toArray(Coordinate[]::new);
         return JTS.createLinearRing(ring);

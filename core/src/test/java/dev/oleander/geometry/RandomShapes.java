@@ -9,7 +9,7 @@ import java.util.SplittableRandom;
 public final class RandomShapes {
 
     /** How many kinds of contours there are. */
-    public static final int KINDS = 6;
+    public static final int KINDS = 7;
 
     private final SplittableRandom random;
 
@@ -33,7 +33,8 @@ public final class RandomShapes {
             case 2 -> rounded(skyline(), 0.25 * (1 + random.nextInt(2)));
             case 3 -> skyline().transformed(Transform.rotation(between(0, 6)));
             case 4 -> rounded(spikes(), between(0.5, 3));
-            default -> slivers();
+            case 5 -> slivers();
+            default -> keyhole();
         };
     }
 
@@ -106,6 +107,25 @@ public final class RandomShapes {
             segments.add(Segment.of(points.get(i), points.get((i + 1) % points.size()), bulge));
         }
         return new Contour(segments);
+    }
+
+    /** An arc of nearly a full turn, closed by a line or a narrow slot. */
+    private Contour keyhole() {
+        double radius = between(3, 30);
+        double gap = Math.pow(10, between(-2.5, 0));
+        Arc arc = Arc.about(new Point(0, 0), radius, gap / radius / 2, 2 * Math.PI - gap / radius);
+        if (random.nextBoolean()) {
+            return new Contour(List.of(arc, new Line(arc.end(), arc.start())));
+        }
+        double depth = between(0.2, 1) * radius;
+        Point in = arc.end().minus(new Point(depth, 0));
+        Point out = arc.start().minus(new Point(depth, 0));
+        return new Contour(
+                List.of(
+                        arc,
+                        new Line(arc.end(), in),
+                        new Line(in, out),
+                        new Line(out, arc.start())));
     }
 
     public static Contour polygon(List<Point> points) {

@@ -35,9 +35,15 @@ public final class Flattener {
         return points;
     }
 
-    /** A chord over the angle a lies r (1 - cos(a / 2)) from its arc. */
     private int pieces(Arc arc) {
-        double angle = 2 * Math.acos(Math.max(0, 1 - gap / arc.radius()));
-        return (int) Math.max(1, Math.ceil(Math.abs(arc.sweep()) / angle));
+        return (int) Math.max(1, Math.ceil(Math.abs(arc.sweep()) / step(arc.radius(), gap)));
+    }
+
+    /**
+     * The angle over which a chord lies {@code gap} from its arc, radians: r (1 - cos(a / 2)) = 2 r
+     * sin^2(a / 4), which keeps its digits for the largest radius.
+     */
+    static double step(double radius, double gap) {
+        return 4 * Math.asin(Math.min(1, Math.sqrt(gap / (2 * radius))));
     }
 }

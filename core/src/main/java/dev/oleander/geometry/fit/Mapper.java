@@ -71,7 +71,10 @@ public final class Mapper {
     private List<Segment> fitted(Arc arc) {
         double gap = FINE * tolerance / Math.max(1, transform.stretch());
         List<Point> points = new ArrayList<>();
-        int pieces = Math.max(8, (int) Math.ceil(Math.abs(arc.sweep()) / step(arc, gap)));
+        int pieces =
+                Math.max(
+                        8,
+                        (int) Math.ceil(Math.abs(arc.sweep()) / Flattener.step(arc.radius(), gap)));
         for (int i = 0; i <= pieces; i++) {
             points.add(transform.apply(arc.at((double) i / pieces)));
         }
@@ -80,9 +83,5 @@ public final class Mapper {
         return new ArcFitter(new FitOptions(tolerance, Math.PI))
                 .fit(points, in.angle(), out.angle())
                 .segments();
-    }
-
-    private static double step(Arc arc, double gap) {
-        return 2 * Math.acos(Math.max(0, 1 - gap / arc.radius()));
     }
 }

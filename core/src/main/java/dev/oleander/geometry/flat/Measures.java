@@ -36,6 +36,20 @@ public final class Measures {
         return ((1 + s) * (1 + s) * Math.atan(b) - b * (1 - s)) / (8 * s);
     }
 
+    /**
+     * Moment of the area between chord and arc about the chord, for a chord of 1 mm, mm3; positive
+     * to the right of the chord. From the middle of the circle it is (2 / 3) (c / 2)^3, whatever
+     * the arc; less the area times the middle's distance from the chord that is c^3 / 12 - A c (1 -
+     * b^2) / 4 b.
+     */
+    static double segmentMoment(double b) {
+        double s = b * b;
+        if (s < FLAT * FLAT) {
+            return s * (1 / 15.0 + s * (2 / 105.0 - s / 315));
+        }
+        return 1 / 12.0 - segmentFactor(b) * (1 - s) / (4 * b);
+    }
+
     /** Length of an edge, mm: radius times sweep, c (1 + b^2) atan(b) / b. */
     public static double length(double chord, double bulge) {
         double b = Math.abs(bulge);

@@ -94,6 +94,35 @@ public final class Vertices {
         return sum / 2;
     }
 
+    /**
+     * Signed area times x and times y of the centre of the area of a closed chain, mm3, with the
+     * origin at its first vertex. Exact for arcs.
+     */
+    public double[] areaMoments() {
+        double mx = 0;
+        double my = 0;
+        for (int i = 0; i < size(); i++) {
+            int j = endOf(i);
+            double ax = x(i) - x(0);
+            double ay = y(i) - y(0);
+            double bx = x(j) - x(0);
+            double by = y(j) - y(0);
+            double cross = ax * by - ay * bx;
+            mx += cross * (ax + bx) / 6;
+            my += cross * (ay + by) / 6;
+            if (bulge(i) != 0) {
+                double dx = bx - ax;
+                double dy = by - ay;
+                double square = dx * dx + dy * dy;
+                double area = square * Measures.segmentFactor(bulge(i));
+                double moment = square * Measures.segmentMoment(bulge(i));
+                mx += area * (ax + bx) / 2 + moment * dy;
+                my += area * (ay + by) / 2 - moment * dx;
+            }
+        }
+        return new double[] {mx, my};
+    }
+
     /** Whether a closed chain runs anticlockwise round its area. */
     public boolean isAnticlockwise() {
         double sum = 0;

@@ -188,6 +188,12 @@ class ArcFitterTest {
     }
 
     @Test
+    void aNearlyStraightArcNeedsOneChord() {
+        Path flat = new Path(List.of(new Arc(p(0, 0), p(10, 0), 1e-11)));
+        assertThat(new Flattener(1e-6).flatten(flat)).hasSize(2);
+    }
+
+    @Test
     void aSquashedCircleBecomesATangentEllipse() {
         Transform squash = new Transform(1, 0, 0, 0.4, 3, 4);
         Contour ellipse = new Mapper(squash, TOLERANCE).map(Contour.circle(p(0, 0), 30));

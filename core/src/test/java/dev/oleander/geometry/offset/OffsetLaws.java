@@ -22,6 +22,7 @@ final class OffsetLaws {
     private final Region source;
     private final double distance;
     private final double tolerance;
+    private final double scale;
     private final long seed;
 
     OffsetLaws(long seed) {
@@ -34,7 +35,7 @@ final class OffsetLaws {
                 shapes.random().nextInt(3) == 0 && kind != 0
                         ? shapes.withHoles(contour)
                         : new Region(contour.turning(true), List.of());
-        double scale = shapes.random().nextInt(6) == 0 ? 300 : 1;
+        this.scale = shapes.random().nextInt(6) == 0 ? 300 : 1;
         double[] places = {0, 0, 1000, 10_000, FAR};
         double place = places[shapes.random().nextInt(places.length)];
         Transform move =
@@ -93,7 +94,7 @@ final class OffsetLaws {
     /** Area against the other library, which joins nearly straight edges by a bevel. */
     List<String> brokenForJudge() {
         List<String> broken = new ArrayList<>();
-        double gap = 1e-5;
+        double gap = 1e-5 * scale;
         Geometry flat = Judge.flat(source, gap);
         if (!flat.isValid()) {
             return broken;

@@ -1,5 +1,6 @@
 package dev.oleander.geometry.overlay;
 
+import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Judge;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.RandomShapes;
@@ -17,6 +18,9 @@ final class OverlayLaws {
 
     private static final double FAR = 4e6;
 
+    /** Kinds of operands: contours, discs on a grid and loose ones, keyholes. */
+    private static final int OPERANDS = 8;
+
     private final RandomShapes shapes;
     private final List<Region> a;
     private final List<Region> b;
@@ -28,7 +32,7 @@ final class OverlayLaws {
         double[] places = {0, 0, 1000, FAR};
         double place = places[shapes.random().nextInt(places.length)];
         Transform move = Transform.translation(new Point(place, 0.37 * place));
-        int kind = shapes.random().nextInt(7);
+        int kind = shapes.random().nextInt(OPERANDS);
         a = moved(operand(kind), move);
         int sameness = shapes.random().nextInt(10);
         if (sameness == 0) {
@@ -36,7 +40,7 @@ final class OverlayLaws {
         } else if (sameness == 1) {
             b = moved(a, Transform.translation(new Point(0.5, 0)));
         } else {
-            b = moved(operand(shapes.random().nextInt(7)), move);
+            b = moved(operand(shapes.random().nextInt(OPERANDS)), move);
         }
         relative = place == FAR ? 3e-8 : 1e-9;
     }
@@ -52,7 +56,8 @@ final class OverlayLaws {
         if (kind == 6) {
             return shapes.looseDiscs(30);
         }
-        Region region = new Region(shapes.contour(kind).turning(true), List.of());
+        Contour contour = shapes.contour(kind == 7 ? 6 : kind);
+        Region region = new Region(contour.turning(true), List.of());
         Edges edges = new Edges(64);
         edges.addLoop(region.outer().vertices());
         simple &= !edges.meetThemselves(1e-4) && !edges.meetThemselves(1e-10);
