@@ -83,11 +83,6 @@ public record Transform(double a, double b, double c, double d, double e, double
         return Math.hypot(a, b);
     }
 
-    /** Greatest factor by which the map changes lengths: at most the norm of its matrix. */
-    public double stretch() {
-        return Math.sqrt(a * a + b * b + c * c + d * d);
-    }
-
     /** Whether circles stay circles. */
     public boolean isSimilarity() {
         double first = Math.hypot(a, b);

@@ -43,7 +43,7 @@ public final class Flattener {
      * The angle over which a chord lies {@code gap} from its arc, radians: r (1 - cos(a / 2)) = 2 r
      * sin^2(a / 4), which keeps its digits for the largest radius.
      */
-    static double step(double radius, double gap) {
+    private static double step(double radius, double gap) {
         return 4 * Math.asin(Math.min(1, Math.sqrt(gap / (2 * radius))));
     }
 }

@@ -69,15 +69,8 @@ public final class Mapper {
 
     /** The piece of an ellipse with the tangents it has at its ends. */
     private List<Segment> fitted(Arc arc) {
-        double gap = FINE * tolerance / Math.max(1, transform.stretch());
-        List<Point> points = new ArrayList<>();
-        int pieces =
-                Math.max(
-                        8,
-                        (int) Math.ceil(Math.abs(arc.sweep()) / Flattener.step(arc.radius(), gap)));
-        for (int i = 0; i <= pieces; i++) {
-            points.add(transform.apply(arc.at((double) i / pieces)));
-        }
+        List<Point> points =
+                new CurveSampler(FINE * tolerance).points(t -> transform.apply(arc.at(t)), 0, 1);
         Point in = transform.applyToVector(arc.direction(0));
         Point out = transform.applyToVector(arc.direction(1));
         return new ArcFitter(new FitOptions(tolerance, Math.PI))

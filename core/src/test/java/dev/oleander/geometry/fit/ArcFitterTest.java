@@ -207,6 +207,29 @@ class ArcFitterTest {
         }
     }
 
+    /** A cubic through (0, 0) and (40, 0) with handles: P. Bezier, 1966. */
+    private static Point cubic(double t) {
+        double u = 1 - t;
+        return p(0, 0).plus(p(10, 40).times(3 * u * u * t))
+                .plus(p(30, -30).times(3 * u * t * t))
+                .plus(p(40, 0).times(t * t * t));
+    }
+
+    @Test
+    void aSplineIsSampledAndFitted() {
+        List<Point> points = new CurveSampler(1e-4).points(ArcFitterTest::cubic, 0, 1);
+        Path path = fitter.fit(points);
+        for (double t = 0; t <= 1; t += 1e-3) {
+            Point on = cubic(t);
+            assertThat(path.nearest(on).point().distance(on)).isLessThan(TOLERANCE + 1e-4);
+        }
+        assertThat(sharpestKink(path)).isLessThan(1e-9);
+        assertThat(path.segments().size()).isLessThan(points.size() / 8);
+        assertThatThrownBy(() -> new CurveSampler(1e-3).points(t -> p(1 / t, 0), 0, 1))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("not finite");
+    }
+
     @Test
     void similaritiesNeedNoFit() {
         Contour circle = Contour.circle(p(0, 0), 30);
