@@ -67,6 +67,8 @@ final class Browser implements AutoCloseable {
     }
 
     void signIn(String user) {
+        // What the page before still asks for must not be refused for want of a session.
+        driver.get("about:blank");
         driver.manage().deleteAllCookies();
         open("/sign-in");
         find("#username").sendKeys(user);
