@@ -2,7 +2,9 @@ package dev.oleander;
 
 import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.Entity;
+import dev.oleander.drawing.Fits;
 import dev.oleander.drawing.Layer;
+import dev.oleander.drawing.Style;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
@@ -67,9 +69,18 @@ public final class Drawn {
     }
 
     private Drawn add(String type, List<Segment> segments, boolean closed) {
-        layers.putIfAbsent(layer, new Layer(layer, 7, true));
+        layers.putIfAbsent(layer, Layer.plain(layer));
         int ordinal = entities.size();
-        entities.add(new Entity(ordinal, type, layer, 10 * ordinal + 1, "", segments, closed));
+        entities.add(
+                new Entity(
+                        ordinal,
+                        String.valueOf(ordinal + 1),
+                        type,
+                        Style.onLayer(layer),
+                        10 * ordinal + 1,
+                        "",
+                        segments,
+                        closed));
         return this;
     }
 
@@ -81,7 +92,9 @@ public final class Drawn {
                 List.copyOf(layers.values()),
                 entities,
                 List.of(),
-                List.of());
+                List.of(),
+                List.of(),
+                Fits.none(0.01));
     }
 
     public List<Entity> entities() {

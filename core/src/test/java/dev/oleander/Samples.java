@@ -3,8 +3,9 @@ package dev.oleander;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectLibrary;
-import dev.oleander.drawing.dxf.DxfOptions;
-import dev.oleander.drawing.dxf.DxfReader;
+import dev.oleander.drawing.Drawing;
+import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.file.DrawingFiles;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
@@ -57,10 +58,15 @@ public final class Samples {
         }
     }
 
+    /** The drawing of a sample, DXF or SVG. */
+    public static Drawing drawing(String name) {
+        boolean dxf = Samples.class.getResource("/cases/" + name + ".dxf") != null;
+        String file = name + (dxf ? ".dxf" : ".svg");
+        return new DrawingFiles(ImportOptions.defaults()).read(file, bytes(file));
+    }
+
     public static Reading reading(String name) {
-        String file = name + ".dxf";
-        return new DrawingReading(ReadOptions.defaults())
-                .read(new DxfReader(DxfOptions.defaults()).read(file, bytes(file)));
+        return new DrawingReading(ReadOptions.defaults()).read(drawing(name));
     }
 
     public static Run plan(Reading reading, String material, double thickness, int quantity) {

@@ -3,7 +3,7 @@ package dev.oleander.bench;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectLibrary;
-import dev.oleander.drawing.dxf.DxfOptions;
+import dev.oleander.drawing.ImportOptions;
 import dev.oleander.drawing.dxf.DxfReader;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
@@ -111,7 +111,7 @@ public class SliceBenchmarks {
     @Benchmark
     public Reading importFile() {
         return new DrawingReading(ReadOptions.defaults())
-                .read(new DxfReader(DxfOptions.defaults()).read(drawing, file));
+                .read(new DxfReader(ImportOptions.defaults()).read(drawing, file));
     }
 
     @Benchmark

@@ -1,15 +1,19 @@
 package dev.oleander.drawing;
 
+import dev.oleander.geometry.Point;
 import dev.oleander.quantity.LengthUnit;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * A drawing file after reading, before mending.
+ * A drawing, before mending.
  *
  * @param declaredUnit what the file says, if it does; lengths here are in mm already
  * @param unit what was taken: the declared one, the one asked for, or mm
+ * @param points single points that are drawn, mm: places to snap to
+ * @param skipped what was left out and why
  * @param faults what the reader itself found: entities without length, unreadable ones
+ * @param fits curves that became lines and arcs
  */
 public record Drawing(
         String name,
@@ -17,13 +21,41 @@ public record Drawing(
         LengthUnit unit,
         List<Layer> layers,
         List<Entity> entities,
+        List<Point> points,
         List<Skipped> skipped,
-        List<Fault> faults) {
+        List<Fault> faults,
+        Fits fits) {
 
     public Drawing {
         layers = List.copyOf(layers);
         entities = List.copyOf(entities);
+        points = List.copyOf(points);
         skipped = List.copyOf(skipped);
         faults = List.copyOf(faults);
+    }
+
+    /** Nothing drawn yet. */
+    public static Drawing empty(String name) {
+        return new Drawing(
+                name,
+                Optional.of(LengthUnit.MILLIMETRE),
+                LengthUnit.MILLIMETRE,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Fits.none(ImportOptions.defaults().fit()));
+    }
+
+    /** The same drawing with other line work. */
+    public Drawing with(List<Layer> newLayers, List<Entity> newEntities, List<Point> newPoints) {
+        return new Drawing(
+                name, declaredUnit, unit, newLayers, newEntities, newPoints, skipped, faults, fits);
+    }
+
+    public Drawing withFaults(List<Fault> newFaults) {
+        return new Drawing(
+                name, declaredUnit, unit, layers, entities, points, skipped, newFaults, fits);
     }
 }

@@ -1,26 +1,40 @@
 package dev.oleander.drawing;
 
 import dev.oleander.geometry.Point;
+import dev.oleander.quantity.Numbers;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * Something wrong with the line work.
  *
  * @param size mm; what it measures depends on the kind: width of a gap, length of a double
- * @param mended whether it was put right already
+ * @param ends the two places that a larger gap lies between; else empty
  */
 public record Fault(
-        Kind kind, Optional<Point> place, double size, boolean mended, String sentence) {
+        Kind kind,
+        Optional<Point> place,
+        double size,
+        State state,
+        String sentence,
+        List<Point> ends) {
+
+    public Fault {
+        ends = List.copyOf(ends);
+    }
 
     /** What is wrong, and whether a person has to look at it when it is not mended. */
     public enum Kind {
         GAP(true),
         DOUBLE(true),
         CRUMB(true),
+        SHORT_LINES(false),
         OPEN(true),
         BRANCH(true),
         CROSSING(true),
         UNREADABLE(true),
+        /** a step of drawing that cannot be done any more */
+        STEP(true),
         TOUCHING(false),
         SHARED_EDGE(false);
 
@@ -31,15 +45,48 @@ public record Fault(
         }
     }
 
+    /** How far it is. */
+    public enum State {
+        LEFT,
+        MENDED,
+        /** a person saw it and left it as it is */
+        SETTLED
+    }
+
     public static Fault mended(Kind kind, Point place, double size, String sentence) {
-        return new Fault(kind, Optional.of(place), size, true, sentence);
+        return new Fault(kind, Optional.of(place), size, State.MENDED, sentence, List.of());
     }
 
     public static Fault left(Kind kind, Point place, double size, String sentence) {
-        return new Fault(kind, Optional.of(place), size, false, sentence);
+        return new Fault(kind, Optional.of(place), size, State.LEFT, sentence, List.of());
+    }
+
+    /** A fault without a place. */
+    public static Fault ofFile(String sentence) {
+        return new Fault(Kind.UNREADABLE, Optional.empty(), 0, State.LEFT, sentence, List.of());
+    }
+
+    public boolean mended() {
+        return state == State.MENDED;
     }
 
     public boolean needsPerson() {
-        return !mended && kind.needsPerson;
+        return state == State.LEFT && kind.needsPerson;
+    }
+
+    public Fault settled() {
+        return new Fault(kind, place, size, State.SETTLED, sentence, ends);
+    }
+
+    public Fault at(Optional<Point> newPlace, List<Point> newEnds) {
+        return new Fault(kind, newPlace, size, state, sentence, newEnds);
+    }
+
+    /** What a person's decision is kept by: the kind and the place to a hundredth of a mm. */
+    public String key() {
+        String at =
+                place.map(p -> Numbers.plain(p.x(), 2) + "," + Numbers.plain(p.y(), 2))
+                        .orElse(sentence);
+        return kind + "@" + at;
     }
 }

@@ -1,8 +1,6 @@
 package dev.oleander.drawing;
 
 import dev.oleander.geometry.Box;
-import dev.oleander.geometry.Chain;
-import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
 import java.util.ArrayList;
@@ -42,6 +40,8 @@ public final class SideBySide {
         List<Entity> entities = new ArrayList<>();
         List<Skipped> skipped = new ArrayList<>();
         List<Fault> faults = new ArrayList<>();
+        List<Point> points = new ArrayList<>();
+        Fits fits = Fits.none(drawings.get(0).fits().tolerance());
         Box placed = null;
         for (Drawing drawing : drawings) {
             Box box = boxOf(drawing);
@@ -56,6 +56,8 @@ public final class SideBySide {
             }
             skipped.addAll(drawing.skipped());
             drawing.faults().forEach(f -> faults.add(moved(f, move)));
+            drawing.points().forEach(p -> points.add(move.apply(p)));
+            fits = fits.plus(drawing.fits());
             Box here = new Box(box.min().plus(shift), box.max().plus(shift));
             placed = placed == null ? here : placed.union(here);
         }
@@ -67,8 +69,10 @@ public final class SideBySide {
                 first.unit(),
                 List.copyOf(layers.values()),
                 entities,
+                points,
                 skipped,
-                faults);
+                faults,
+                fits);
     }
 
     private static Box boxOf(Drawing drawing) {
@@ -80,23 +84,13 @@ public final class SideBySide {
     }
 
     private static Entity moved(Entity entity, int ordinal, Transform move) {
-        Chain chain = new Path(entity.segments()).transformed(move);
-        return new Entity(
-                ordinal,
-                entity.type(),
-                entity.layer(),
-                entity.line(),
-                entity.handle(),
-                chain.segments(),
-                entity.closed());
+        return entity.shaped(entity.chain().transformed(move))
+                .at(ordinal)
+                .called(String.valueOf(ordinal + 1));
     }
 
     private static Fault moved(Fault fault, Transform move) {
-        return new Fault(
-                fault.kind(),
-                fault.place().map(move::apply),
-                fault.size(),
-                fault.mended(),
-                fault.sentence());
+        return fault.at(
+                fault.place().map(move::apply), fault.ends().stream().map(move::apply).toList());
     }
 }

@@ -63,6 +63,20 @@ public final class SegmentIndex<T> {
         return found;
     }
 
+    /**
+     * Finds every pair of segments whose boxes come within a distance of each other, each once.
+     *
+     * @param distance mm
+     */
+    public static void pairs(
+            List<? extends Segment> segments, double distance, BoxTree.PairVisitor visitor) {
+        double[] boxes = new double[4 * segments.size()];
+        for (int i = 0; i < segments.size(); i++) {
+            segments.get(i).box().grown(distance / 2).writeTo(boxes, 4 * i);
+        }
+        BoxTree.of(boxes, segments.size()).pairs((from, end) -> true, visitor);
+    }
+
     /** Everything whose box touches {@code box}. */
     public List<T> touching(Box box) {
         return positions(box).stream().map(items::get).toList();

@@ -4,7 +4,10 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
 
-/** Units of length, with their size in mm and their code in the header of a DXF file. */
+/**
+ * Units of length, with their size in mm and their code in the header of a DXF file. A pixel is
+ * that of CSS: 96 on an inch.
+ */
 public enum LengthUnit {
     MILLIMETRE("mm", 1, 4),
     CENTIMETRE("cm", 10, 5),
@@ -12,7 +15,8 @@ public enum LengthUnit {
     INCH("in", 25.4, 1),
     FOOT("ft", 304.8, 2),
     THOU("thou", 0.0254, 9),
-    MICROMETRE("um", 1e-3, 13);
+    MICROMETRE("um", 1e-3, 13),
+    PIXEL("px", 25.4 / 96, -1);
 
     private final String symbol;
     private final double millimetres;
@@ -34,7 +38,7 @@ public enum LengthUnit {
 
     /** The unit of a DXF header variable INSUNITS; empty for 0 (none) and codes not known here. */
     public static Optional<LengthUnit> ofDxfCode(int code) {
-        return Arrays.stream(values()).filter(u -> u.dxfCode == code).findFirst();
+        return Arrays.stream(values()).filter(u -> code > 0 && u.dxfCode == code).findFirst();
     }
 
     public static Optional<LengthUnit> ofSymbol(String symbol) {

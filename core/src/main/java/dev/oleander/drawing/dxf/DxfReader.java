@@ -2,6 +2,7 @@ package dev.oleander.drawing.dxf;
 
 import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.DrawingException;
+import dev.oleander.drawing.ImportOptions;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
@@ -11,10 +12,11 @@ import java.nio.charset.StandardCharsets;
 public final class DxfReader {
 
     private static final int BINARY_PROBE = 256;
+    private static final char BYTE_ORDER_MARK = '\uFEFF';
 
-    private final DxfOptions options;
+    private final ImportOptions options;
 
-    public DxfReader(DxfOptions options) {
+    public DxfReader(ImportOptions options) {
         this.options = options;
     }
 
@@ -24,15 +26,13 @@ public final class DxfReader {
      *     no line work
      */
     public Drawing read(String name, byte[] bytes) {
-        if (bytes.length == 0) {
-            throw new DrawingException(name, null, "%s is empty.".formatted(name));
-        }
-        if (bytes.length > options.mostBytes()) {
-            throw new DrawingException(
-                    name,
-                    null,
-                    "%s has %d MB; the limit is %d MB."
-                            .formatted(name, bytes.length >> 20, options.mostBytes() >> 20));
+        return new DxfParser(name, options).parse(new GroupReader(name, decode(name, bytes)));
+    }
+
+    /** UTF-8 since R2007; before, a code page, of which Western Europe's is the usual one. */
+    private static String decode(String name, byte[] bytes) {
+        if (startsWith(bytes, 0xFF, 0xFE) || startsWith(bytes, 0xFE, 0xFF)) {
+            return new String(bytes, StandardCharsets.UTF_16);
         }
         if (isBinary(bytes)) {
             throw new DrawingException(
@@ -41,7 +41,18 @@ public final class DxfReader {
                     "%s is a binary file. Oleander reads DXF in its text form: save it as text."
                             .formatted(name));
         }
-        return new DxfParser(name, options).parse(new GroupReader(name, decode(bytes)));
+        try {
+            String text =
+                    StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+            boolean marked = !text.isEmpty() && text.charAt(0) == BYTE_ORDER_MARK;
+            return marked ? text.substring(1) : text;
+        } catch (CharacterCodingException notUtf8) {
+            return new String(bytes, Charset.forName("windows-1252"));
+        }
+    }
+
+    private static boolean startsWith(byte[] bytes, int first, int second) {
+        return bytes.length > 1 && (bytes[0] & 0xFF) == first && (bytes[1] & 0xFF) == second;
     }
 
     private static boolean isBinary(byte[] bytes) {
@@ -51,14 +62,5 @@ public final class DxfReader {
             }
         }
         return false;
-    }
-
-    /** UTF-8 since R2007; before, a code page, of which Western Europe's is the usual one. */
-    private static String decode(byte[] bytes) {
-        try {
-            return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
-        } catch (CharacterCodingException notUtf8) {
-            return new String(bytes, Charset.forName("windows-1252"));
-        }
     }
 }

@@ -1,18 +1,18 @@
 package dev.oleander.drawing.dxf;
 
-import java.util.ArrayList;
-import java.util.List;
+import dev.oleander.drawing.intake.UnreadableException;
+import java.util.Arrays;
 import java.util.Optional;
 
-/** Everything between one code 0 and the next: a type and its pairs. */
+/** Everything between one code 0 and the next: a type and its pairs of group code and value. */
 final class DxfRecord {
-
-    /** One pair with the line of its code. */
-    record Group(int code, String value, int line) {}
 
     private final String type;
     private final int line;
-    private final List<Group> groups = new ArrayList<>();
+    private int[] codes = new int[16];
+    private String[] values = new String[16];
+    private int[] lines = new int[16];
+    private int size;
 
     DxfRecord(String type, int line) {
         this.type = type;
@@ -20,7 +20,14 @@ final class DxfRecord {
     }
 
     void add(int code, String value, int groupLine) {
-        groups.add(new Group(code, value, groupLine));
+        if (size == codes.length) {
+            codes = Arrays.copyOf(codes, 2 * size);
+            values = Arrays.copyOf(values, 2 * size);
+            lines = Arrays.copyOf(lines, 2 * size);
+        }
+        codes[size] = code;
+        values[size] = value;
+        lines[size++] = groupLine;
     }
 
     String type() {
@@ -31,12 +38,30 @@ final class DxfRecord {
         return line;
     }
 
-    List<Group> groups() {
-        return groups;
+    int size() {
+        return size;
+    }
+
+    int code(int i) {
+        return codes[i];
+    }
+
+    String value(int i) {
+        return values[i];
     }
 
     Optional<String> text(int code) {
-        return groups.stream().filter(g -> g.code() == code).map(Group::value).findFirst();
+        int i = find(code);
+        return i < 0 ? Optional.empty() : Optional.of(values[i]);
+    }
+
+    private int find(int code) {
+        for (int i = 0; i < size; i++) {
+            if (codes[i] == code) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     /** Whole number, or the default when it is missing or not one. */
@@ -52,6 +77,10 @@ final class DxfRecord {
         return text(8).orElse("0");
     }
 
+    String handle() {
+        return text(5).orElse("");
+    }
+
     boolean isOnPaper() {
         return integer(67, 0) == 1;
     }
@@ -59,39 +88,44 @@ final class DxfRecord {
     /**
      * A number that must be there.
      *
-     * @throws UnreadableEntityException when it is missing, not a number or not finite
+     * @throws UnreadableException when it is missing, not a number or not finite
      */
     double number(int code) {
-        for (Group group : groups) {
-            if (group.code() == code) {
-                return number(group);
-            }
+        int i = find(code);
+        if (i < 0) {
+            throw new UnreadableException("group %d is missing".formatted(code));
         }
-        throw new UnreadableEntityException("group %d is missing".formatted(code));
+        return numberAt(i);
     }
 
     double number(int code, double otherwise) {
-        return text(code).isPresent() ? number(code) : otherwise;
+        int i = find(code);
+        return i < 0 ? otherwise : numberAt(i);
     }
 
-    static double number(Group group) {
+    /** The value of the i-th pair as a finite number. */
+    double numberAt(int i) {
         try {
-            double value = Double.parseDouble(group.value());
+            double value = Double.parseDouble(values[i]);
             if (Double.isFinite(value)) {
                 return value;
             }
         } catch (NumberFormatException notANumber) {
             // told below, together with numbers that are not finite
         }
-        throw new UnreadableEntityException(
-                "\"%s\" at line %d is not a usable number"
-                        .formatted(group.value(), group.line() + 1));
+        String shown = values[i].length() > 30 ? values[i].substring(0, 30) + "…" : values[i];
+        throw new UnreadableException(
+                "\"%s\" at line %d is not a usable number".formatted(shown, lines[i] + 1));
     }
 
-    /** An entity that cannot become geometry; the reader reports it and goes on. */
-    static final class UnreadableEntityException extends RuntimeException {
-        UnreadableEntityException(String message) {
-            super(message);
+    /** Whether the thing is seen from behind: its extrusion is (0, 0, -1). */
+    boolean isFromBehind() {
+        double x = number(210, 0);
+        double y = number(220, 0);
+        double z = number(230, 1);
+        if (Math.hypot(x, y) > 1e-6 * Math.abs(z)) {
+            throw new UnreadableException("it is tilted out of the plane");
         }
+        return z < 0;
     }
 }

@@ -74,7 +74,7 @@ final class GroupReader {
     }
 
     private boolean restIsBlank() {
-        return text.substring(at).isBlank();
+        return at >= text.length() || text.substring(at).isBlank();
     }
 
     private String nextLine() {

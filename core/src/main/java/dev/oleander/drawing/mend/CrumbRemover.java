@@ -28,6 +28,9 @@ final class CrumbRemover {
     }
 
     Chain remove(Chain chain) {
+        if (!options.does(MendOptions.Step.CRUMBS)) {
+            return chain;
+        }
         List<Segment> segments = new ArrayList<>(chain.segments());
         boolean closed = chain instanceof Contour;
         for (int i = 0; i < segments.size(); i++) {

@@ -39,7 +39,7 @@ final class DoubledLoops {
                 }
             }
             if (!dropped[i]) {
-                kept.add(new Joined(contours.get(i), closed.get(i)));
+                kept.add(Joined.of(contours.get(i), closed.get(i)));
             }
         }
         return kept;

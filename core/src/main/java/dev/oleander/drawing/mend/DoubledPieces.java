@@ -9,6 +9,8 @@ import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.SegmentSplitter;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,11 +32,51 @@ final class DoubledPieces {
 
     List<Piece> drop(List<Entity> open, List<Joined> loops) {
         List<Segment> fixed = loops.stream().flatMap(l -> l.chain().segments().stream()).toList();
-        List<Piece> pieces = new ArrayList<>();
-        for (Entity entity : open) {
-            entity.segments().forEach(s -> pieces.add(new Piece(s, entity)));
+        List<Piece> pieces = Piece.allOf(open);
+        boolean[] involved = involved(pieces, fixed);
+        List<Piece> doubled = new ArrayList<>();
+        List<Piece> single = new ArrayList<>(pieces.size());
+        for (int i = 0; i < pieces.size(); i++) {
+            (involved[i] ? doubled : single).add(pieces.get(i));
         }
-        return keepFirst(splitAtEnds(pieces, fixed), fixed);
+        if (doubled.isEmpty()) {
+            return pieces;
+        }
+        List<Segment> near = new ArrayList<>();
+        for (int i = 0; i < fixed.size(); i++) {
+            if (involved[pieces.size() + i]) {
+                near.add(fixed.get(i));
+            }
+        }
+        single.addAll(keepFirst(splitAtEnds(doubled, near), near));
+        single.sort(Comparator.comparingInt(p -> p.entity().ordinal()));
+        return single;
+    }
+
+    /** Which pieces, and after them which fixed segments, share a stretch with another. */
+    private boolean[] involved(List<Piece> pieces, List<Segment> fixed) {
+        List<Segment> all = new ArrayList<>(pieces.size() + fixed.size());
+        pieces.forEach(p -> all.add(p.segment()));
+        all.addAll(fixed);
+        boolean[] involved = new boolean[all.size()];
+        SegmentIndex.pairs(
+                all,
+                options.gap(),
+                (i, j) -> {
+                    Segment a = all.get(i);
+                    Segment b = all.get(j);
+                    boolean open = Math.min(i, j) < pieces.size();
+                    if (open && isSameKind(a, b) && sharesStretch(a, b)) {
+                        involved[i] = true;
+                        involved[j] = true;
+                    }
+                    return true;
+                });
+        return involved;
+    }
+
+    private boolean sharesStretch(Segment a, Segment b) {
+        return shares(a, b, places(a, b)) || shares(b, a, places(b, a));
     }
 
     private List<Piece> splitAtEnds(List<Piece> pieces, List<Segment> fixed) {
@@ -59,21 +101,38 @@ final class DoubledPieces {
 
     /** Where ends of {@code other} lie on {@code segment}, if the two share a stretch. */
     private List<Double> endsOn(Segment segment, Segment other) {
+        double[] cuts = places(segment, other);
+        if (!shares(segment, other, cuts)) {
+            return List.of();
+        }
+        return Arrays.stream(cuts, 1, cuts.length - 1).boxed().toList();
+    }
+
+    /** Both ends of a segment, and between them where it is nearest to the ends of another. */
+    private double[] places(Segment segment, Segment other) {
         double least = options.gap() / segment.length();
-        List<Double> cuts = new ArrayList<>(4);
-        cuts.add(0.0);
-        for (double t : List.of(segment.nearest(other.start()), segment.nearest(other.end()))) {
-            if (t > least && t < 1 - least) {
-                cuts.add(t);
+        double a = segment.nearest(other.start());
+        double b = segment.nearest(other.end());
+        double low = Math.min(a, b);
+        double high = Math.max(a, b);
+        boolean cutsLow = low > least && low < 1 - least;
+        boolean cutsHigh = high > least && high < 1 - least;
+        if (cutsLow && cutsHigh) {
+            return new double[] {0, low, high, 1};
+        }
+        if (cutsLow || cutsHigh) {
+            return new double[] {0, cutsLow ? low : high, 1};
+        }
+        return new double[] {0, 1};
+    }
+
+    private boolean shares(Segment segment, Segment other, double[] cuts) {
+        for (int i = 1; i < cuts.length; i++) {
+            if (liesOn(segment, cuts[i - 1], cuts[i], other)) {
+                return true;
             }
         }
-        cuts.add(1.0);
-        cuts.sort(Double::compare);
-        boolean shares = false;
-        for (int i = 1; i < cuts.size(); i++) {
-            shares |= liesOn(segment, cuts.get(i - 1), cuts.get(i), other);
-        }
-        return shares ? cuts.subList(1, cuts.size() - 1) : List.of();
+        return false;
     }
 
     private List<Piece> keepFirst(List<Piece> pieces, List<Segment> fixed) {

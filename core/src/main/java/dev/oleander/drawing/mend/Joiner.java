@@ -3,6 +3,7 @@ package dev.oleander.drawing.mend;
 import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.mend.Mended.Joined;
+import dev.oleander.drawing.mend.Network.Component;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Path;
@@ -32,33 +33,27 @@ final class Joiner {
         if (pieces.isEmpty()) {
             return List.of();
         }
-        NodeFinder nodes = new NodeFinder(pieces, options, faults);
-        List<Edge> edges = nodes.edges();
         List<Joined> joined = new ArrayList<>();
-        for (List<Edge> component : new EdgeGraph(edges).components()) {
-            EdgeGraph graph = new EdgeGraph(component);
-            joined.addAll(graph.isBranched() ? resolve(graph) : List.of(follow(component, graph)));
+        for (Component component : new NodeFinder(pieces, options, faults).network().components()) {
+            if (component.branched()) {
+                joined.addAll(resolve(component.edges()));
+            } else {
+                joined.add(joined(component.walk()));
+            }
         }
         return joined;
     }
 
-    private Joined follow(List<Edge> component, EdgeGraph graph) {
-        List<Edge> chain = graph.walk();
-        return joined(chain, component);
-    }
-
     /** Faces of a branched network, and the stretches left over as open paths. */
-    private List<Joined> resolve(EdgeGraph graph) {
-        FaceTracer.Faces faces = new FaceTracer().trace(graph.edges());
+    private List<Joined> resolve(List<Edge> edges) {
+        FaceTracer.Faces faces = new FaceTracer().trace(edges);
         List<Joined> joined = new ArrayList<>();
-        faces.loops().forEach(loop -> joined.add(joined(loop, loop)));
-        for (List<Edge> component : new EdgeGraph(faces.rest()).components()) {
-            for (List<Edge> path : new EdgeGraph(component).paths()) {
-                joined.add(joined(path, path));
-            }
+        faces.loops().forEach(loop -> joined.add(joined(loop)));
+        for (Component component : Network.of(faces.rest()).components()) {
+            Network.of(component.edges()).paths().forEach(path -> joined.add(joined(path)));
         }
         faces.shared().forEach(this::reportShared);
-        graph.branches().forEach(node -> reportBranch(node, graph.degree(node)));
+        Network.of(edges).branches().forEach(this::reportBranch);
         return joined;
     }
 
@@ -85,7 +80,7 @@ final class Joiner {
         faults.add(Fault.left(Fault.Kind.BRANCH, place, degree, sentence));
     }
 
-    private Joined joined(List<Edge> edges, List<Edge> sources) {
+    private Joined joined(List<Edge> edges) {
         List<Segment> segments = edges.stream().map(Edge::segment).toList();
         boolean closed =
                 segments.size() > 1
@@ -94,10 +89,11 @@ final class Joiner {
         Chain chain =
                 closed ? merger.merge(new Contour(segments)) : merger.merge(new Path(segments));
         Entity first =
-                sources.stream()
+                edges.stream()
                         .map(Edge::entity)
                         .min(Comparator.comparingInt(Entity::ordinal))
                         .orElseThrow();
-        return new Joined(chain, first);
+        List<String> sources = edges.stream().map(e -> e.entity().key()).distinct().toList();
+        return new Joined(chain, first, sources);
     }
 }

@@ -17,6 +17,16 @@ public record Mended(List<Joined> chains, List<Fault> faults) {
      * An open path or a contour.
      *
      * @param first the earliest entity of the drawing that takes part in it
+     * @param sources keys of all entities that do
      */
-    public record Joined(Chain chain, Entity first) {}
+    public record Joined(Chain chain, Entity first, List<String> sources) {
+
+        static Joined of(Chain chain, Entity only) {
+            return new Joined(chain, only, List.of(only.key()));
+        }
+
+        Joined as(Chain other) {
+            return new Joined(other, first, sources);
+        }
+    }
 }

@@ -1,9 +1,8 @@
 package dev.oleander.drawing.mend;
 
 import dev.oleander.drawing.Fault;
-import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.geometry.flat.BoxTree;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -15,107 +14,150 @@ import java.util.List;
  */
 final class NodeFinder {
 
+    /** Neighbours of a place, on average, from which on the tolerance makes no sense. */
+    private static final long CROWDED = 40;
+
+    /** Two places, by their numbers. */
     private record Gap(int first, int second, double size) {}
 
     private final List<Piece> pieces;
     private final MendOptions options;
     private final List<Fault> faults;
+    private final MeetingPlace meeting;
+    private final PlaceTable table;
 
-    /** End 2 i is the start of piece i, end 2 i + 1 its end. */
-    private final List<Point> ends = new ArrayList<>();
+    /** Place of end 2 i, the start of piece i, and of end 2 i + 1, its end. */
+    private final int[] placeOf;
+
+    /** An end at each place; where only one is, that one. */
+    private final int[] endAt;
 
     private final int[] parent;
     private final int[] degree;
+    private final Point[] moved;
 
     NodeFinder(List<Piece> pieces, MendOptions options, List<Fault> faults) {
         this.pieces = pieces;
         this.options = options;
         this.faults = faults;
-        for (Piece piece : pieces) {
-            ends.add(piece.segment().start());
-            ends.add(piece.segment().end());
+        this.meeting = new MeetingPlace(options);
+        this.table = new PlaceTable(pieces.size());
+        this.placeOf = new int[2 * pieces.size()];
+        for (int i = 0; i < pieces.size(); i++) {
+            Point start = pieces.get(i).segment().start();
+            Point end = pieces.get(i).segment().end();
+            placeOf[2 * i] = table.number(start.x(), start.y());
+            placeOf[2 * i + 1] = table.number(end.x(), end.y());
         }
-        parent = new int[ends.size()];
-        degree = new int[ends.size()];
-        for (int i = 0; i < parent.length; i++) {
+        int n = table.size();
+        this.parent = new int[n];
+        this.degree = new int[n];
+        this.endAt = new int[n];
+        this.moved = new Point[n];
+        for (int i = 0; i < n; i++) {
             parent[i] = i;
-            degree[i] = 1;
+        }
+        for (int end = 0; end < placeOf.length; end++) {
+            degree[placeOf[end]]++;
+            endAt[placeOf[end]] = end;
         }
     }
 
     /**
      * The pieces with their ends moved to their nodes; pieces that shrink to nothing are left out.
      */
-    List<Edge> edges() {
-        SegmentIndex<Point> index = SegmentIndex.ofPoints(ends);
-        uniteExact(index);
-        Point[] places = placesOfNodes();
-        for (Gap gap : gaps(index)) {
-            closeGap(gap, places);
-        }
+    Network network() {
+        List<Gap> gaps = uniteNear();
+        gaps.sort(Comparator.comparingDouble(Gap::size));
+        gaps.forEach(this::closeGap);
         List<Edge> edges = new ArrayList<>(pieces.size());
+        int[] nodes = new int[2 * pieces.size()];
         for (int i = 0; i < pieces.size(); i++) {
-            Point start = places[find(2 * i)];
-            Point end = places[find(2 * i + 1)];
-            if (start.equals(end)) {
+            int from = find(placeOf[2 * i]);
+            int to = find(placeOf[2 * i + 1]);
+            if (from == to) {
                 reportCrumb(pieces.get(i));
             } else {
-                Piece piece = pieces.get(i);
-                edges.add(new Edge(piece.segment().withEnds(start, end), piece.entity()));
+                nodes[2 * edges.size()] = from;
+                nodes[2 * edges.size() + 1] = to;
+                edges.add(edge(pieces.get(i), place(from), place(to)));
             }
         }
-        return edges;
+        return new Network(edges, nodes, table.size());
     }
 
-    private void uniteExact(SegmentIndex<Point> index) {
-        for (int i = 0; i < ends.size(); i++) {
-            Box near = new Box(ends.get(i), ends.get(i)).grown(options.exact());
-            for (int j : index.positions(near)) {
-                if (j < i && ends.get(i).distance(ends.get(j)) <= options.exact()) {
-                    unite(i, j);
-                }
-            }
+    private static Edge edge(Piece piece, Point from, Point to) {
+        boolean still = piece.segment().start().equals(from) && piece.segment().end().equals(to);
+        return new Edge(
+                still ? piece.segment() : piece.segment().withEnds(from, to), piece.entity());
+    }
+
+    /** A node lies where its first end lies, or where a gap was closed. */
+    private Point place(int node) {
+        if (moved[node] == null) {
+            moved[node] = new Point(table.x(node), table.y(node));
         }
+        return moved[node];
     }
 
-    /** A node lies where its first end lies. */
-    private Point[] placesOfNodes() {
-        Point[] places = new Point[ends.size()];
-        for (int i = 0; i < places.length; i++) {
-            int root = find(i);
-            places[root] = places[root] == null ? ends.get(root) : places[root];
-        }
-        return places;
-    }
-
-    private List<Gap> gaps(SegmentIndex<Point> index) {
-        List<Gap> gaps = new ArrayList<>();
-        for (int i = 0; i < ends.size(); i++) {
-            if (degree[find(i)] == 1) {
-                Box near = new Box(ends.get(i), ends.get(i)).grown(options.gap());
-                for (int j : index.positions(near)) {
-                    double size = ends.get(i).distance(ends.get(j));
-                    if (j < i && degree[find(j)] == 1 && size <= options.gap()) {
-                        gaps.add(new Gap(j, i, size));
+    /** Unites what is one place but for rounding, and lists the gaps between other loose ends. */
+    private List<Gap> uniteNear() {
+        List<Gap> near = new ArrayList<>();
+        boolean joins = options.does(MendOptions.Step.GAPS);
+        double reach = joins ? options.gap() : options.exact();
+        BoxTree tree = BoxTree.of(boxes(reach / 2), table.size());
+        long limit = CROWDED * table.size() + 1000;
+        long[] seen = {0};
+        tree.pairs(
+                (from, end) -> true,
+                (a, b) -> {
+                    double size = Math.hypot(table.x(a) - table.x(b), table.y(a) - table.y(b));
+                    if (size <= options.exact()) {
+                        unite(a, b);
+                    } else if (joins && size <= reach && degree[a] == 1 && degree[b] == 1) {
+                        near.add(new Gap(Math.min(a, b), Math.max(a, b), size));
                     }
-                }
-            }
+                    seen[0]++;
+                    return seen[0] <= limit;
+                });
+        if (seen[0] > limit) {
+            reportCrowd();
+            return new ArrayList<>();
         }
-        gaps.sort(Comparator.comparingDouble(Gap::size));
-        return gaps;
+        return near;
     }
 
-    private void closeGap(Gap gap, Point[] places) {
+    private double[] boxes(double margin) {
+        double[] boxes = new double[4 * table.size()];
+        for (int i = 0; i < table.size(); i++) {
+            boxes[4 * i] = table.x(i) - margin;
+            boxes[4 * i + 1] = table.y(i) - margin;
+            boxes[4 * i + 2] = table.x(i) + margin;
+            boxes[4 * i + 3] = table.y(i) + margin;
+        }
+        return boxes;
+    }
+
+    private void reportCrowd() {
+        faults.add(
+                Fault.ofFile(
+                        "Gaps were not joined: most of the line work is finer than the tolerance of %s. Check the unit, or make the tolerance smaller."
+                                .formatted(Numbers.length(options.gap()))));
+    }
+
+    private void closeGap(Gap gap) {
         int a = find(gap.first());
         int b = find(gap.second());
-        boolean samePiece = gap.first() / 2 == gap.second() / 2;
+        int firstEnd = endAt[gap.first()];
+        int secondEnd = endAt[gap.second()];
+        boolean samePiece = firstEnd / 2 == secondEnd / 2;
         boolean stillLoose = a != b && degree[a] == 1 && degree[b] == 1;
         if (!stillLoose || samePiece) {
             return;
         }
-        Point middle = ends.get(gap.first()).midpoint(ends.get(gap.second()));
+        Point middle = meeting.of(pieces, firstEnd, secondEnd);
         unite(a, b);
-        places[find(a)] = middle;
+        moved[find(a)] = middle;
         String sentence =
                 "Gap of %s at (%s, %s) was closed."
                         .formatted(
@@ -137,8 +179,8 @@ final class NodeFinder {
         faults.add(Fault.mended(Fault.Kind.CRUMB, piece.segment().start(), length, sentence));
     }
 
-    private int find(int end) {
-        int root = end;
+    private int find(int place) {
+        int root = place;
         while (parent[root] != root) {
             parent[root] = parent[parent[root]];
             root = parent[root];

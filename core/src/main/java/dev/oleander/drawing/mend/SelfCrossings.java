@@ -15,6 +15,9 @@ import java.util.Map;
 /** Parts a contour that crosses itself into loops that do not, and says where it crossed. */
 final class SelfCrossings {
 
+    /** Up to so many segments are compared one by one. */
+    private static final int FEW = 8;
+
     private final MendOptions options;
     private final List<Fault> faults;
 
@@ -37,21 +40,31 @@ final class SelfCrossings {
     }
 
     private Map<Integer, Map<Double, Point>> crossings(List<Segment> segments) {
-        SegmentIndex<Segment> index = SegmentIndex.of(segments);
         Map<Integer, Map<Double, Point>> cuts = new HashMap<>();
-        for (int i = 0; i < segments.size(); i++) {
-            for (int j : index.positions(segments.get(i).box())) {
-                if (j > i) {
+        if (segments.size() <= FEW) {
+            for (int i = 0; i < segments.size(); i++) {
+                for (int j = i + 1; j < segments.size(); j++) {
                     cut(segments, i, j, cuts);
                 }
             }
+            return cuts;
         }
+        SegmentIndex.pairs(
+                segments,
+                options.exact(),
+                (i, j) -> {
+                    cut(segments, Math.min(i, j), Math.max(i, j), cuts);
+                    return true;
+                });
         return cuts;
     }
 
     private void cut(List<Segment> segments, int i, int j, Map<Integer, Map<Double, Point>> cuts) {
         Segment a = segments.get(i);
         Segment b = segments.get(j);
+        if (!a.box().touches(b.box())) {
+            return;
+        }
         for (Intersections.Crossing c : Intersections.of(a, b, options.exact())) {
             if (isInside(a, c.onFirst()) && isInside(b, c.onSecond())) {
                 cuts.computeIfAbsent(i, k -> new HashMap<>()).put(c.onFirst(), c.point());

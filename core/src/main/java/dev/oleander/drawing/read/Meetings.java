@@ -18,6 +18,9 @@ final class Meetings {
     /** Sine of the angle below which two lines touch rather than cross. */
     private static final double TOUCHING = 1e-4;
 
+    /** More meetings are not listed one by one: such a drawing is no drawing of parts. */
+    private static final int MOST = 2000;
+
     private final double tolerance;
 
     Meetings(double tolerance) {
@@ -31,17 +34,18 @@ final class Meetings {
                     .segments()
                     .forEach(s -> entries.add(new SegmentIndex.Entry<>(feature, s)));
         }
-        SegmentIndex<SegmentIndex.Entry<Feature>> index = SegmentIndex.ofEntries(entries);
         Map<String, Fault> found = new LinkedHashMap<>();
-        for (int i = 0; i < entries.size(); i++) {
-            SegmentIndex.Entry<Feature> entry = entries.get(i);
-            for (int j : index.positions(entry.segment().box().grown(tolerance))) {
-                SegmentIndex.Entry<Feature> other = entries.get(j);
-                if (j > i && entry.item() != other.item()) {
-                    meet(entry, other, found);
-                }
-            }
-        }
+        SegmentIndex.pairs(
+                entries.stream().map(SegmentIndex.Entry::segment).toList(),
+                tolerance,
+                (a, b) -> {
+                    SegmentIndex.Entry<Feature> first = entries.get(Math.min(a, b));
+                    SegmentIndex.Entry<Feature> second = entries.get(Math.max(a, b));
+                    if (first.item() != second.item()) {
+                        meet(first, second, found);
+                    }
+                    return found.size() < MOST;
+                });
         return List.copyOf(found.values());
     }
 

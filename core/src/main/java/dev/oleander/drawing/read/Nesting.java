@@ -28,12 +28,11 @@ final class Nesting {
         this.boxes = contours.stream().map(Contour::box).toList();
         this.parent = new int[contours.size()];
         this.depth = new int[contours.size()];
+        double[] areas = contours.stream().mapToDouble(Contour::area).toArray();
         List<Integer> largestFirst =
                 IntStream.range(0, contours.size())
                         .boxed()
-                        .sorted(
-                                Comparator.comparingDouble((Integer i) -> contours.get(i).area())
-                                        .reversed())
+                        .sorted(Comparator.comparingDouble((Integer i) -> areas[i]).reversed())
                         .toList();
         this.index = SegmentIndex.ofBoxes(boxes);
         int[] rank = new int[contours.size()];

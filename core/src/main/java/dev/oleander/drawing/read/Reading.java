@@ -3,6 +3,7 @@ package dev.oleander.drawing.read;
 import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.Fault;
 import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -18,12 +19,18 @@ public record Reading(
         List<Fault> faults,
         Map<String, Purpose> layerPurposes) {
 
+    /** What an empty table shows, mm. */
+    private static final Box NOTHING = new Box(Point.ORIGIN, new Point(200, 120));
+
     public Stream<Feature> cut() {
         return features.stream().filter(f -> f.purpose() == Purpose.CUT);
     }
 
     /** Box round what is cut and closed; round everything when nothing is. */
     public Box box() {
+        if (features.isEmpty()) {
+            return NOTHING;
+        }
         List<Box> closed = cut().filter(Feature::isClosed).map(f -> f.chain().box()).toList();
         return Box.around(
                 closed.isEmpty() ? features.stream().map(f -> f.chain().box()).toList() : closed);
@@ -52,6 +59,16 @@ public record Reading(
     /** Faults that a person has to decide on. */
     public List<Fault> openFaults() {
         return faults.stream().filter(Fault::needsPerson).toList();
+    }
+
+    /** Slots, keyholes and other named openings by form and size. */
+    public List<FormGroup> forms() {
+        return FormGroup.of(features);
+    }
+
+    /** Faults that were mended, in the order they were found: the list of changes. */
+    public List<Fault> changes() {
+        return faults.stream().filter(Fault::mended).toList();
     }
 
     public Map<String, Feature> byId() {

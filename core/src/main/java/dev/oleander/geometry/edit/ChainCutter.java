@@ -59,7 +59,7 @@ public final class ChainCutter {
         Station from = start(path);
         Station to = end(path);
         double place = path.distanceAt(keep);
-        for (Station cut : cuts(path, knives)) {
+        for (Station cut : crossings(path, knives)) {
             double at = path.distanceAt(cut);
             if (at <= place - tolerance && at > path.distanceAt(from)) {
                 from = cut;
@@ -71,9 +71,10 @@ public final class ChainCutter {
         return between(path, from, to).orElse(path);
     }
 
-    private List<Station> cuts(Path path, List<? extends Chain> knives) {
+    /** Where knives cross a chain, in its order. */
+    public List<Station> crossings(Chain chain, List<? extends Chain> knives) {
         List<Station> cuts = new ArrayList<>();
-        List<Segment> segments = path.segments();
+        List<Segment> segments = chain.segments();
         for (int i = 0; i < segments.size(); i++) {
             Segment segment = segments.get(i);
             for (Chain knife : knives) {
@@ -104,7 +105,12 @@ public final class ChainCutter {
         return withLast(path, continued(last, length));
     }
 
-    private static Segment continued(Segment last, double length) {
+    /**
+     * A segment continued past its end along its line or circle.
+     *
+     * @throws EditException when the circle would close
+     */
+    public static Segment continued(Segment last, double length) {
         double share = 1 + length / last.length();
         if (!(last instanceof Arc arc)) {
             return new Line(last.start(), last.at(share));

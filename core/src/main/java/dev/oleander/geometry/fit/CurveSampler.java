@@ -21,21 +21,32 @@ public final class CurveSampler {
     private static final double[] PLACES = {0.5, 0.2, 0.8};
 
     private final double gap;
+    private final int mostPoints;
 
     /**
      * @param gap greatest distance between the curve and the chord of a stretch, mm
      */
     public CurveSampler(double gap) {
+        this(gap, Integer.MAX_VALUE);
+    }
+
+    /**
+     * @param gap greatest distance between the curve and the chord of a stretch, mm
+     * @param mostPoints more are refused
+     */
+    public CurveSampler(double gap, int mostPoints) {
         if (!(gap > 0)) {
             throw new IllegalArgumentException("gap must be > 0 mm: " + gap);
         }
         this.gap = gap;
+        this.mostPoints = mostPoints;
     }
 
     /**
      * Points from one parameter to another, both included.
      *
      * @throws IllegalArgumentException when the curve has a point that is not finite
+     * @throws FitException when it needs more points than allowed
      */
     public List<Point> points(DoubleFunction<Point> curve, double from, double to) {
         List<Point> points = new ArrayList<>();
@@ -53,6 +64,10 @@ public final class CurveSampler {
             Point end,
             int depth,
             List<Point> points) {
+        if (points.size() >= mostPoints) {
+            throw new FitException(
+                    start, "the curve needs more than %d points".formatted(mostPoints));
+        }
         if (depth >= MOST || depth >= LEAST && isNear(curve, from, start, to, end)) {
             points.add(end);
             return;

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.DrawingException;
+import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.file.DrawingFiles;
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
@@ -13,7 +15,6 @@ import dev.oleander.quantity.LengthUnit;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -39,7 +40,7 @@ class DxfFormsTest {
     }
 
     private static Drawing read(byte[] bytes) {
-        return new DxfReader(DxfOptions.defaults()).read("form.dxf", bytes);
+        return new DrawingFiles(ImportOptions.defaults()).read("form.dxf", bytes);
     }
 
     private static Drawing read(String text) {
@@ -140,19 +141,19 @@ class DxfFormsTest {
 
     @Test
     void limitsAreKept() {
-        DxfOptions small = new DxfOptions(Optional.empty(), 100, 2_000_000, 1e8);
+        ImportOptions small = ImportOptions.defaults().withLimits(100, 2_000_000, 1000);
         assertThatThrownBy(
                         () ->
-                                new DxfReader(small)
+                                new DrawingFiles(small)
                                         .read(
                                                 "big.dxf",
                                                 file(SQUARE).getBytes(StandardCharsets.UTF_8)))
                 .isInstanceOf(DrawingException.class)
                 .hasMessageContaining("limit");
-        DxfOptions few = new DxfOptions(Optional.empty(), 1 << 20, 3, 1e8);
+        ImportOptions few = ImportOptions.defaults().withLimits(1 << 20, 3, 1000);
         assertThatThrownBy(
                         () ->
-                                new DxfReader(few)
+                                new DrawingFiles(few)
                                         .read(
                                                 "many.dxf",
                                                 file(SQUARE).getBytes(StandardCharsets.UTF_8)))

@@ -8,7 +8,9 @@ import dev.oleander.Samples;
 import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.ImportOptions;
 import dev.oleander.drawing.SideBySide;
+import dev.oleander.drawing.file.DrawingFiles;
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Segment;
@@ -40,7 +42,7 @@ class DxfReaderTest {
         assertThat(drawing.declaredUnit()).contains(LengthUnit.INCH);
         assertThat(length(drawing)).isCloseTo(50.8, within(1e-9));
         Drawing asked =
-                new DxfReader(DxfOptions.defaults().withUnit(LengthUnit.MILLIMETRE))
+                new DrawingFiles(ImportOptions.defaults().withUnit(LengthUnit.MILLIMETRE))
                         .read("a.dxf", bytes(file));
         assertThat(length(asked)).isCloseTo(2, within(1e-12));
     }
@@ -69,13 +71,13 @@ class DxfReaderTest {
         assertThat(drawing.skipped())
                 .extracting(s -> s.entity() + (s.lineWork() ? " wanted" : " note"))
                 .containsExactly("TEXT note", "SPLINE wanted", "LINE wanted");
-        assertThat(drawing.faults())
-                .singleElement()
-                .satisfies(
-                        f -> {
-                            assertThat(f.kind()).isEqualTo(Fault.Kind.UNREADABLE);
-                            assertThat(f.sentence()).contains("line 33", "\"nan\"");
-                        });
+        assertThat(drawing.faults()).allMatch(f -> f.kind() == Fault.Kind.UNREADABLE);
+        assertThat(drawing.faults()).hasSize(2);
+        assertThat(drawing.faults().get(0).sentence())
+                .isEqualTo(
+                        "SPLINE on layer CUT (line 27 of the file) is left out: it has no control"
+                                + " points and 0 points to go through; 3 are needed.");
+        assertThat(drawing.faults().get(1).sentence()).contains("line 33", "\"nan\"");
     }
 
     @Test
@@ -101,14 +103,14 @@ class DxfReaderTest {
         assertRefused(entities("0\nTEXT\n8\nNOTES\n"), "holds no line work");
         assertThatThrownBy(
                         () ->
-                                new DxfReader(DxfOptions.defaults())
+                                new DrawingFiles(ImportOptions.defaults())
                                         .read("cut.dxf", Samples.bytes("cut_off_midway.dxf")))
                 .isInstanceOfSatisfying(
                         DrawingException.class, e -> assertThat(e.line()).isPresent())
                 .hasMessageContaining("cut off");
         assertThatThrownBy(
                         () ->
-                                new DxfReader(DxfOptions.defaults())
+                                new DrawingFiles(ImportOptions.defaults())
                                         .read("a.dxf", new byte[] {65, 0, 66, 0}))
                 .hasMessageContaining("binary");
     }
@@ -116,7 +118,7 @@ class DxfReaderTest {
     @Test
     void badNumbersCostOnlyTheirEntity() {
         Drawing drawing =
-                new DxfReader(DxfOptions.defaults())
+                new DrawingFiles(ImportOptions.defaults())
                         .read("bad.dxf", Samples.bytes("bad_numbers.dxf"));
         assertThat(drawing.entities()).isNotEmpty();
         assertThat(drawing.faults()).isNotEmpty();
@@ -128,7 +130,8 @@ class DxfReaderTest {
     @Test
     void aBlockInItselfIsLeftOutAndSaid() {
         String name = "block_in_itself.dxf";
-        Drawing drawing = new DxfReader(DxfOptions.defaults()).read(name, Samples.bytes(name));
+        Drawing drawing =
+                new DrawingFiles(ImportOptions.defaults()).read(name, Samples.bytes(name));
         assertThat(drawing.skipped()).anyMatch(s -> s.entity().equals("INSERT") && s.lineWork());
     }
 
@@ -159,7 +162,7 @@ class DxfReaderTest {
     }
 
     private static Drawing read(String file) {
-        return new DxfReader(DxfOptions.defaults()).read("a.dxf", bytes(file));
+        return new DrawingFiles(ImportOptions.defaults()).read("a.dxf", bytes(file));
     }
 
     private static byte[] bytes(String file) {

@@ -50,8 +50,17 @@ class MenderTest {
     }
 
     @Test
-    void aGapWithinTheToleranceIsClosedInItsMiddle() {
-        Mended mended = mend(new Drawn().lines(0, 0, 100, 0, 100, 50, 0, 50, 0, 0.04));
+    void aGapAtACornerIsClosedInTheCorner() {
+        Mended mended = mend(new Drawn().lines(0.03, 0, 100, 0, 100, 50, 0, 50, 0, 0.04));
+        assertThat(contours(mended)).singleElement().satisfies(c -> area(c, 5000));
+        assertThat(faults(mended, Fault.Kind.GAP))
+                .singleElement()
+                .satisfies(f -> assertThat(f.size()).isCloseTo(0.05, within(1e-9)));
+    }
+
+    @Test
+    void aGapInAStraightLineIsClosedInItsMiddle() {
+        Mended mended = mend(new Drawn().lines(0, 20.04, 0, 0, 100, 0, 100, 50, 0, 50, 0, 20.08));
         assertThat(contours(mended)).hasSize(1);
         assertThat(faults(mended, Fault.Kind.GAP))
                 .singleElement()
@@ -59,8 +68,8 @@ class MenderTest {
                         f -> {
                             assertThat(f.mended()).isTrue();
                             assertThat(f.size()).isCloseTo(0.04, within(1e-9));
-                            assertThat(f.place().orElseThrow().y()).isCloseTo(0.02, within(1e-9));
-                            assertThat(f.sentence()).contains("0.04 mm", "(0, 0.02)");
+                            assertThat(f.place().orElseThrow().y()).isCloseTo(20.06, within(1e-9));
+                            assertThat(f.sentence()).contains("0.04 mm", "(0, 20.06)");
                         });
     }
 

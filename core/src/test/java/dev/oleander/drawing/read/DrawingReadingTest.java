@@ -117,7 +117,7 @@ class DrawingReadingTest {
                         .circle(50, 50, 10);
         ReadOptions chosen =
                 ReadOptions.defaults()
-                        .withLayers(Map.of("X", Purpose.IGNORE))
+                        .withRules(PurposeRules.ofLayers(Map.of("X", Purpose.IGNORE)))
                         .withFeatures(Map.of("c2", Purpose.CUT));
         Reading guessed = drawn.reading();
         Reading decided = new DrawingReading(chosen).read(drawn.drawing());

@@ -23,7 +23,7 @@ class FeatureNamesTest {
                                         .line(210, 0, 210, 40)
                                         .circle(300, 0, 25)))
                 .containsExactly(
-                        "Outline", "Hole Ø 9", "Opening 30 × 12.5", "Line 40", "Disc Ø 50");
+                        "Outline", "Hole Ø 9", "Rectangle 30 × 12.5", "Line 40", "Disc Ø 50");
     }
 
     @Test
@@ -35,7 +35,7 @@ class FeatureNamesTest {
                                         .arc(84, 40, 84, 52, 1)
                                         .line(84, 52, 50, 52)
                                         .arc(50, 52, 50, 40, 1)))
-                .contains("Slot 12 × 46");
+                .contains("Slot 46 × 12");
     }
 
     @Test

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Samples;
-import dev.oleander.drawing.dxf.DxfOptions;
+import dev.oleander.drawing.ImportOptions;
 import dev.oleander.drawing.dxf.DxfReader;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
@@ -144,7 +144,7 @@ class SheetPlannerTest {
         String file = "0\nSECTION\n2\nENTITIES\n" + entities + "0\nENDSEC\n0\nEOF\n";
         return new DrawingReading(ReadOptions.defaults())
                 .read(
-                        new DxfReader(DxfOptions.defaults())
+                        new DxfReader(ImportOptions.defaults())
                                 .read("a.dxf", file.getBytes(StandardCharsets.UTF_8)));
     }
 

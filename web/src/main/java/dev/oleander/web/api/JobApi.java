@@ -101,7 +101,7 @@ class JobApi {
         return document -> {
             JobDocument changed = units == null ? document : OrderField.UNIT.set(document, units);
             for (Map.Entry<String, Purpose> layer : layers.entrySet()) {
-                changed = changed.withLayer(layer.getKey(), layer.getValue());
+                changed = changed.reshaped(s -> s.withLayer(layer.getKey(), layer.getValue()));
             }
             return changed;
         };

@@ -165,8 +165,8 @@ class EditController {
                 before -> {
                     Purpose wanted = purpose.isEmpty() ? null : purpose(purpose);
                     return feature.isEmpty()
-                            ? before.document().withLayer(layer, wanted)
-                            : before.document().withFeature(feature, wanted);
+                            ? before.document().reshaped(s -> s.withLayer(layer, wanted))
+                            : before.document().reshaped(s -> s.withFeature(feature, wanted));
                 };
         String label = "Purpose of " + (feature.isEmpty() ? "layer " + layer : feature);
         return answer(context, EditError.NONE, () -> edit(context, label, edit));

@@ -80,7 +80,7 @@ public final class ShapeSlip {
 
     /** Unit a person chose; empty when that of the file holds. */
     public String chosenUnit() {
-        LengthUnit chosen = result.document().unit();
+        LengthUnit chosen = result.document().shape().unit();
         return chosen == null ? "" : chosen.symbol();
     }
 
@@ -105,7 +105,7 @@ public final class ShapeSlip {
     }
 
     public List<LayerRow> layers() {
-        Map<String, Purpose> chosen = result.document().layers();
+        Map<String, Purpose> chosen = result.document().shape().rules().layers();
         return reading.layerPurposes().entrySet().stream()
                 .map(
                         e ->
@@ -155,7 +155,7 @@ public final class ShapeSlip {
     }
 
     public String gap() {
-        return result.document().gap().text();
+        return result.document().shape().gap().text();
     }
 
     /** The list on the left: parts with what lies in them, then what belongs to no part. */

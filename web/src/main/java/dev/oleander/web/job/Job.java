@@ -28,6 +28,7 @@ public class Job {
     private String material;
     private double thickness;
     private int quantity;
+    private String customer = "";
 
     @Enumerated(EnumType.STRING)
     private Stage stage;
@@ -61,6 +62,7 @@ public class Job {
         material = document.material();
         thickness = document.thickness().value();
         quantity = document.quantity();
+        customer = document.order().customer();
         picture = summary.picture();
         changedBy = by;
         changedAt = at;

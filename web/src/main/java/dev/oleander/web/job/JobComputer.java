@@ -4,41 +4,22 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectLibrary;
-import dev.oleander.drawing.Drawing;
-import dev.oleander.drawing.SideBySide;
-import dev.oleander.drawing.dxf.DxfOptions;
-import dev.oleander.drawing.dxf.DxfReader;
-import dev.oleander.drawing.mend.MendOptions;
-import dev.oleander.drawing.read.DrawingReading;
-import dev.oleander.drawing.read.Purpose;
-import dev.oleander.drawing.read.ReadOptions;
-import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.proof.Prover;
-import dev.oleander.quantity.LengthUnit;
-import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 
 /** Computes what follows from documents and keeps the latest results. */
 @Component
 public class JobComputer {
 
-    /** mm between the drawings of one job. */
-    private static final double BETWEEN_DRAWINGS = 20;
-
     /** Results kept; the weight of a reading is its segments. */
     private static final int MOST_RESULTS = 60;
 
     private static final int MOST_SEGMENTS = 1_000_000;
 
-    private record ReadingKey(
-            List<Long> files,
-            LengthUnit unit,
-            Map<String, Purpose> layers,
-            Map<String, Purpose> features,
-            double gap) {}
+    /** What a shape follows from; formulas of drawing know the thickness, mm. */
+    private record ShapeKey(ShapeChoices choices, double thickness) {}
 
     private final DrawingFileRepository files;
     private final MachineLibrary machines;
@@ -46,10 +27,12 @@ public class JobComputer {
     private final Prover prover = Prover.withAllRules();
     private final Cache<JobDocument, JobResult> results =
             Caffeine.newBuilder().maximumSize(MOST_RESULTS).build();
-    private final Cache<ReadingKey, Reading> readings =
+    private final Cache<ShapeKey, Shape> shapes =
             Caffeine.newBuilder()
                     .maximumWeight(MOST_SEGMENTS)
-                    .weigher((ReadingKey key, Reading r) -> 100 + r.drawing().entities().size())
+                    .weigher(
+                            (ShapeKey key, Shape s) ->
+                                    100 + s.reading().drawing().entities().size())
                     .build();
 
     JobComputer(DrawingFileRepository files, MachineLibrary machines, DialectLibrary dialects) {
@@ -72,38 +55,11 @@ public class JobComputer {
                         .orElseThrow(() -> NotFoundException.machine(document.machine(), machines));
         Dialect dialect = dialects.find(machine.dialect()).orElseThrow();
         return new JobResult(
-                document, machine, machines.cutBook(machine), dialect, reading(document), prover);
+                document, machine, machines.cutBook(machine), dialect, shape(document), prover);
     }
 
-    private Reading reading(JobDocument document) {
-        ReadingKey key =
-                new ReadingKey(
-                        document.files(),
-                        document.unit(),
-                        document.layers(),
-                        document.features(),
-                        document.gap().value());
-        return readings.get(key, this::read);
-    }
-
-    private Reading read(ReadingKey key) {
-        DxfOptions options =
-                key.unit() == null
-                        ? DxfOptions.defaults()
-                        : DxfOptions.defaults().withUnit(key.unit());
-        DxfReader reader = new DxfReader(options);
-        List<Drawing> drawings =
-                key.files().stream()
-                        .map(id -> files.findById(id).orElseThrow())
-                        .map(f -> reader.read(f.name(), f.content()))
-                        .toList();
-        ReadOptions readOptions =
-                new ReadOptions(
-                        key.layers(),
-                        key.features(),
-                        MendOptions.defaults().withGap(key.gap()),
-                        ReadOptions.defaults().circle());
-        return new DrawingReading(readOptions)
-                .read(new SideBySide(BETWEEN_DRAWINGS).join(drawings));
+    private Shape shape(JobDocument document) {
+        ShapeKey key = new ShapeKey(document.shape(), document.thickness().value());
+        return shapes.get(key, k -> new ShapeReader(files).read(k.choices(), k.thickness()));
     }
 }

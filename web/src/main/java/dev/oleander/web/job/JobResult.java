@@ -26,7 +26,7 @@ public final class JobResult {
     private final Machine machine;
     private final CutBook book;
     private final Dialect dialect;
-    private final Reading reading;
+    private final Shape shape;
     private final Supplier<Run> run;
     private final Supplier<Timeline> timeline;
     private final Supplier<Proof> proof;
@@ -36,13 +36,13 @@ public final class JobResult {
             Machine machine,
             CutBook book,
             Dialect dialect,
-            Reading reading,
+            Shape shape,
             Prover prover) {
         this.document = document;
         this.machine = machine;
         this.book = book;
         this.dialect = dialect;
-        this.reading = reading;
+        this.shape = shape;
         this.run = once(this::plan);
         this.timeline =
                 once(() -> new TimeModel(machine).time(new ProgramCompiler().compile(run())));
@@ -50,7 +50,7 @@ public final class JobResult {
                 once(
                         () ->
                                 prover.prove(
-                                        ProofInput.of(reading, run(), timeline()),
+                                        ProofInput.of(reading(), run(), timeline()),
                                         document.acceptances()));
     }
 
@@ -59,7 +59,7 @@ public final class JobResult {
                 new SheetPlanner.Order(
                         document.material(), document.thickness().value(), document.quantity());
         return new SheetPlanner(machine, book)
-                .plan(reading, order, document.plan(), document.sheet());
+                .plan(reading(), order, document.plan(), document.sheet());
     }
 
     public JobDocument document() {
@@ -78,8 +78,12 @@ public final class JobResult {
         return dialect;
     }
 
+    public Shape shape() {
+        return shape;
+    }
+
     public Reading reading() {
-        return reading;
+        return shape.reading();
     }
 
     /**

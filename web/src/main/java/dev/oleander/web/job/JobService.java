@@ -2,7 +2,6 @@ package dev.oleander.web.job;
 
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.Account;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
@@ -89,16 +88,8 @@ public class JobService {
 
     private static JobDocument document(JobDocument.Order order, List<Long> files) {
         return new JobDocument(
-                order.name(),
-                order.machine(),
-                order.material(),
-                order.thickness(),
-                order.quantity(),
-                files,
-                null,
-                Map.of(),
-                Map.of(),
-                Typed.of(0.05),
+                order,
+                ShapeChoices.of(files),
                 PlanChoices.defaults(),
                 SheetChoices.defaults(),
                 Map.of());

@@ -27,8 +27,13 @@ public enum OrderField implements EditField {
             order((o, t) -> order(o, o.name(), o.material(), o.thickness(), quantity(t)))),
     QUALITY("quality", "cut data", (d, t) -> d.withPlan(d.plan().withQuality(t))),
     ORDER("order", "order of the stops", (d, t) -> d.withPlan(ordered(d.plan(), t))),
-    UNIT("unit", "unit of the drawing", (d, t) -> d.withUnit(unit(t))),
-    GAP("mendGap", "gap that is joined", (d, t) -> d.withGap(gap(t)));
+    UNIT("unit", "unit of the drawing", (d, t) -> d.reshaped(s -> s.withUnit(unit(t)))),
+    GAP(
+            "mendGap",
+            "gap that is joined",
+            (d, t) -> d.reshaped(s -> s.withMending(gap(t), s.mending()))),
+    FIT("fit", "tolerance of fitted curves", (d, t) -> d.reshaped(s -> s.withFit(fit(t)))),
+    CUSTOMER("customer", "customer", (d, t) -> d.withOrder(d.order().withCustomer(customer(t))));
 
     private final String word;
     private final String label;
@@ -69,7 +74,8 @@ public enum OrderField implements EditField {
 
     private static JobDocument.Order order(
             JobDocument.Order o, String name, String material, Typed thickness, int quantity) {
-        return new JobDocument.Order(name.strip(), o.machine(), material, thickness, quantity);
+        return new JobDocument.Order(
+                name.strip(), o.machine(), material, thickness, quantity, o.customer());
     }
 
     private static Typed thickness(String text) {
@@ -87,6 +93,18 @@ public enum OrderField implements EditField {
 
     private static Typed gap(String text) {
         return Typed.parse(text, Map.of()).within("The gap", 0.001, 2);
+    }
+
+    private static Typed fit(String text) {
+        return Typed.parse(text, Map.of()).within("The tolerance", 0.0005, 1);
+    }
+
+    private static String customer(String text) {
+        String name = text.strip();
+        if (name.length() > 80) {
+            throw new RefusedEditException("A customer's name has at most 80 characters.");
+        }
+        return name;
     }
 
     private static LengthUnit unit(String text) {

@@ -71,7 +71,8 @@ public final class StageReport {
         reading.drawing().skipped().stream()
                 .filter(Skipped::lineWork)
                 .forEach(s -> needs.add(leftOut(s)));
-        if (reading.drawing().declaredUnit().isEmpty() && result.document().unit() == null) {
+        if (reading.drawing().declaredUnit().isEmpty()
+                && result.document().shape().unit() == null) {
             needs.add("The file does not say its unit; mm were taken. Check the size.");
         }
         if (needs.isEmpty()) {

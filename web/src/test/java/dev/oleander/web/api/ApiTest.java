@@ -181,7 +181,13 @@ class ApiTest extends WebTest {
         jobs.edit(
                 id,
                 "unit",
-                b -> b.document().withUnit(dev.oleander.quantity.LengthUnit.MILLIMETRE),
+                b ->
+                        b.document()
+                                .reshaped(
+                                        s ->
+                                                s.withUnit(
+                                                        dev.oleander.quantity.LengthUnit
+                                                                .MILLIMETRE)),
                 person("mira"));
         JsonNode a = mira.send("POST", "/api/jobs/" + id + "/releases", "{}").json();
         JsonNode b = mira.send("POST", "/api/jobs/" + id + "/releases", "{}").json();

@@ -147,9 +147,9 @@ class FragmentsTest extends WebTest {
         assertThat(ignored.statusCode()).isEqualTo(200);
         assertThat(jobs.view(job).result().reading().byId().get("c1").onPurpose()).isTrue();
         assertThat(edit("shape/undo", Map.of()).statusCode()).isEqualTo(200);
-        assertThat(jobs.view(job).document().features()).isEmpty();
+        assertThat(jobs.view(job).document().shape().features()).isEmpty();
         assertThat(edit("shape/redo", Map.of()).statusCode()).isEqualTo(200);
-        assertThat(jobs.view(job).document().features()).hasSize(1);
+        assertThat(jobs.view(job).document().shape().features()).hasSize(1);
     }
 
     @Test

@@ -28,16 +28,8 @@ class EditFieldsTest {
 
     private static final JobDocument DOCUMENT =
             new JobDocument(
-                    "Job",
-                    "teasel",
-                    "mild steel",
-                    Typed.of(6),
-                    1,
-                    List.of(1L),
-                    null,
-                    Map.of(),
-                    Map.of(),
-                    Typed.of(0.05),
+                    new JobDocument.Order("Job", "teasel", "mild steel", Typed.of(6), 1),
+                    ShapeChoices.of(List.of(1L)),
                     PlanChoices.defaults(),
                     SheetChoices.defaults(),
                     Map.of());
@@ -138,9 +130,9 @@ class EditFieldsTest {
     @Test
     void valuesOfTheJobAreSet() {
         assertThat(OrderField.NAME.set(DOCUMENT, " New ").name()).isEqualTo("New");
-        assertThat(OrderField.UNIT.set(DOCUMENT, "in").unit()).isEqualTo(LengthUnit.INCH);
-        assertThat(OrderField.UNIT.set(DOCUMENT, "").unit()).isNull();
-        assertThat(OrderField.GAP.set(DOCUMENT, "0.2").gap().value()).isEqualTo(0.2);
+        assertThat(OrderField.UNIT.set(DOCUMENT, "in").shape().unit()).isEqualTo(LengthUnit.INCH);
+        assertThat(OrderField.UNIT.set(DOCUMENT, "").shape().unit()).isNull();
+        assertThat(OrderField.GAP.set(DOCUMENT, "0.2").shape().gap().value()).isEqualTo(0.2);
         assertThat(OrderField.QUALITY.set(DOCUMENT, "fine").plan().quality()).isEqualTo("fine");
         assertThat(OrderField.ORDER.set(DOCUMENT, "shortest").plan().order())
                 .isEqualTo(OrderRule.SHORTEST);

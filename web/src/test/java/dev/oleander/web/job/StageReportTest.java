@@ -96,7 +96,7 @@ class StageReportTest extends WebTest {
         long id = makeJob("fairlead_base_gaps", "Next", 1);
         JobView job = jobs.view(id);
         assertThat(StageReport.next(job.stages()).stage()).isEqualTo(Stage.SHAPE);
-        assertThat(StageReport.nextAction(job.stages())).contains("is open");
+        assertThat(StageReport.nextAction(job.stages())).startsWith("Gap of 1.5 mm");
         assertThat(new StageReport(job.result(), Optional.empty()).stages()).hasSize(5);
     }
 }

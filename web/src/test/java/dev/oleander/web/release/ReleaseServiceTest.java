@@ -32,7 +32,7 @@ class ReleaseServiceTest extends WebTest {
         long id = releasable("Kept inputs");
         Release made = releases.release(id, person("anselm"));
         JsonNode inputs = JsonMapper.shared().readTree(made.inputs());
-        assertThat(inputs.get("document").get("quantity").asInt()).isEqualTo(3);
+        assertThat(inputs.get("document").get("order").get("quantity").asInt()).isEqualTo(3);
         assertThat(inputs.get("machine").get("name").asString()).isEqualTo("Teasel");
         assertThat(inputs.get("cutData").get(0).get("kerf").asDouble()).isEqualTo(0.26);
         assertThat(inputs.get("placements")).hasSize(3);
@@ -73,7 +73,7 @@ class ReleaseServiceTest extends WebTest {
         jobs.edit(
                 id,
                 "ignored",
-                b -> b.document().withLayer("PLATE", Purpose.IGNORE),
+                b -> b.document().reshaped(s -> s.withLayer("PLATE", Purpose.IGNORE)),
                 person("mira"));
         assertThatThrownBy(() -> releases.release(id, person("mira")))
                 .isInstanceOf(ReleaseRefusedException.class)

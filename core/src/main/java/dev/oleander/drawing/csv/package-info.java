@@ -1,0 +1,2 @@
+/** Reads lists of points. Start at {@link dev.oleander.drawing.csv.PointListReader}. */
+package dev.oleander.drawing.csv;

@@ -1,0 +1,41 @@
+package dev.oleander.drawing.draw;
+
+import dev.oleander.drawing.Drawing;
+import dev.oleander.geometry.Point;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A drawing after all its steps.
+ *
+ * @param groups keys of entities by the name of their group
+ * @param troubles steps that could not be done, in their order
+ */
+public record Drawn(
+        Drawing drawing,
+        List<Guide> guides,
+        List<Dimension> dimensions,
+        Map<String, List<String>> groups,
+        List<Trouble> troubles) {
+
+    public Drawn {
+        guides = List.copyOf(guides);
+        dimensions = List.copyOf(dimensions);
+        groups = Map.copyOf(groups);
+        troubles = List.copyOf(troubles);
+    }
+
+    /** A construction line without ends: through a point, in a direction in radians. */
+    public record Guide(String step, Point through, double angle) {}
+
+    /**
+     * A distance that is written beside the drawing.
+     *
+     * @param from one place, {@code to} the other
+     * @param away mm from the line between them to where it is written, to the left
+     */
+    public record Dimension(String step, Point from, Point to, double away) {}
+
+    /** A step that could not be done, and why. */
+    public record Trouble(String step, String parameter, String sentence) {}
+}

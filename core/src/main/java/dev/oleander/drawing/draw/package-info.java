@@ -1,0 +1,11 @@
+/**
+ * Drawing by steps: what people drew and changed, kept as they said it and done again whenever a
+ * value changes, so that everything made from a shape follows it.
+ *
+ * <p>In: a {@link dev.oleander.drawing.Drawing} and a list of {@link
+ * dev.oleander.drawing.draw.DrawStep}. Out: a {@link dev.oleander.drawing.draw.Drawn} with the new
+ * drawing, guides, dimensions, and what could not be done. Start at {@link
+ * dev.oleander.drawing.draw.DrawSteps}; the commands there are stand in {@link
+ * dev.oleander.drawing.draw.Commands}.
+ */
+package dev.oleander.drawing.draw;

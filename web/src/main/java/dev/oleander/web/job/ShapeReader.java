@@ -1,0 +1,83 @@
+package dev.oleander.web.job;
+
+import dev.oleander.drawing.Drawing;
+import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.SideBySide;
+import dev.oleander.drawing.draw.DrawSteps;
+import dev.oleander.drawing.draw.Drawn;
+import dev.oleander.drawing.file.DrawingFiles;
+import dev.oleander.drawing.mend.MendOptions;
+import dev.oleander.drawing.read.DrawingReading;
+import dev.oleander.drawing.read.ReadOptions;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** From files and decisions to a shape: bring in, draw, mend, read. */
+final class ShapeReader {
+
+    /** mm between the drawings of one job. */
+    private static final double BETWEEN_DRAWINGS = 20;
+
+    private final DrawingFileRepository files;
+
+    ShapeReader(DrawingFileRepository files) {
+        this.files = files;
+    }
+
+    /**
+     * @param thickness mm, which formulas know as t
+     * @throws dev.oleander.drawing.DrawingException when a file cannot be read
+     */
+    Shape read(ShapeChoices choices, double thickness) {
+        Drawn drawn =
+                new DrawSteps(Map.of("t", thickness)).apply(brought(choices), choices.steps());
+        Drawing drawing = drawn.drawing();
+        List<Fault> faults = new ArrayList<>(drawing.faults());
+        drawn.troubles().forEach(t -> faults.add(fault(t)));
+        return new Shape(
+                drawn, new DrawingReading(options(choices)).read(drawing.withFaults(faults)));
+    }
+
+    private Drawing brought(ShapeChoices choices) {
+        if (choices.files().isEmpty()) {
+            return Drawing.empty("Drawn here");
+        }
+        ImportOptions options = ImportOptions.defaults().withFit(choices.fit().value());
+        DrawingFiles reader =
+                new DrawingFiles(
+                        choices.unit() == null ? options : options.withUnit(choices.unit()));
+        List<Drawing> drawings =
+                choices.files().stream()
+                        .map(id -> files.findById(id).orElseThrow())
+                        .map(f -> reader.read(f.name(), f.content()))
+                        .toList();
+        return new SideBySide(BETWEEN_DRAWINGS).join(drawings);
+    }
+
+    private static Fault fault(Drawn.Trouble trouble) {
+        return new Fault(
+                Fault.Kind.STEP,
+                Optional.empty(),
+                0,
+                Fault.State.LEFT,
+                "Step %s cannot be done: %s".formatted(trouble.step(), trouble.sentence()),
+                List.of());
+    }
+
+    private static ReadOptions options(ShapeChoices choices) {
+        MendOptions mend =
+                MendOptions.defaults()
+                        .withGap(choices.gap().value())
+                        .withFit(choices.fit().value())
+                        .withSteps(choices.mending());
+        return ReadOptions.defaults()
+                .withRules(choices.rules())
+                .withFeatures(choices.features())
+                .withTurned(choices.turned())
+                .withSettled(choices.settled())
+                .withMend(mend);
+    }
+}
