@@ -5,6 +5,8 @@ import {ProgramList} from './program.js';
 import {RunLine} from './run-line.js';
 import {Scene} from './scene.js';
 import {Table} from './table.js';
+import {Drawing} from './draw.js';
+import {Taking} from './take.js';
 
 // The bench: keeps run line, table, slip and replay on the same selection and the same moment.
 
@@ -16,6 +18,13 @@ const player = replays ? new Player(table) : null;
 const program = stage === 'release' ? new ProgramList(document.getElementById('program'), player) : null;
 const state = () => document.getElementById('bench-state');
 const number = (value, decimals) => value.toFixed(decimals);
+
+const fetchSlip = () => htmx.ajax('GET', `/jobs/${job}/${stage}/slip`, {target: '#slip', swap: 'innerHTML', source: document.body});
+const drawing = stage === 'shape' && edits === 'true' ? new Drawing(table, job, fetchSlip) : null;
+const note = (sentence) => {
+  document.getElementById('summary').textContent = sentence;
+};
+const taking = edits === 'true' ? new Taking(table, note) : null;
 
 let selection = state().querySelector('[name=stop]').value.split(',').filter(Boolean);
 let scene = null;
@@ -36,7 +45,7 @@ async function loadScene() {
 
 // ---- selection
 
-function select(ids, fetchSlip = true) {
+function select(ids, withSlip = true) {
   selection = ids;
   state().querySelector('[name=stop]').value = ids.join(',');
   const address = new URL(location);
@@ -47,8 +56,8 @@ function select(ids, fetchSlip = true) {
   }
   history.replaceState(null, '', address);
   applySelection();
-  if (fetchSlip && (stage === 'cuts' || stage === 'shape')) {
-    htmx.ajax('GET', `/jobs/${job}/${stage}/slip`, {target: '#slip', swap: 'innerHTML', source: document.body});
+  if (withSlip && (stage === 'cuts' || stage === 'shape')) {
+    fetchSlip();
   }
   if (player && ids.length === 1) {
     player.seekStop(ids[0]);
@@ -249,8 +258,11 @@ on('tool-legend', ({currentTarget}) => {
 
 document.addEventListener('click', ({target}) => {
   const place = target.closest('.place, [data-features]');
+  const chosen = target.closest('[data-select-features]');
   if (target.closest('[data-clear-selection]')) {
     select([]);
+  } else if (chosen?.dataset.selectFeatures) {
+    select(chosen.dataset.selectFeatures.split(','));
   } else if (target.closest('#time-scale')) {
     runLine.setScaled(!runLine.scaled);
   } else if (place?.dataset.features) {
@@ -275,7 +287,11 @@ function visit({x, y, t, stopId}) {
 
 document.addEventListener('keydown', (event) => {
   if (event.key === 'Escape' && !document.querySelector('dialog[open]')) {
-    if (table.mode === 'measure') {
+    if (taking?.active) {
+      taking.cancel();
+    } else if (drawing?.active) {
+      drawing.end();
+    } else if (table.mode === 'measure') {
       document.getElementById('tool-measure').click();
     } else if (selection.length) {
       select([]);

@@ -138,7 +138,7 @@ export function box(d) {
 
 /** Places worth snapping to, with their kind in words. */
 export function snapPlaces(d) {
-  const places = [];
+  const places = d.length ? [{kind: 'end', x: d[0], y: d[1]}] : [];
   forSegments(d, (x0, y0, x1, y1, b) => {
     places.push({kind: 'end', x: x1, y: y1});
     const middle = pointOf(x0, y0, x1, y1, b, 0.5);
@@ -146,6 +146,12 @@ export function snapPlaces(d) {
     if (b !== 0) {
       const a = arc(x0, y0, x1, y1, b);
       places.push({kind: 'centre', x: a.cx, y: a.cy});
+      for (let q = 0; q < 4; q++) {
+        const ahead = (((q * Math.PI / 2 - a.from) * Math.sign(a.sweep)) % (2 * Math.PI) + 2 * Math.PI) % (2 * Math.PI);
+        if (ahead <= Math.abs(a.sweep)) {
+          places.push({kind: 'quadrant', x: a.cx + a.r * Math.cos(q * Math.PI / 2), y: a.cy + a.r * Math.sin(q * Math.PI / 2)});
+        }
+      }
     }
   });
   return places;

@@ -1,53 +1,53 @@
-import {nearest, snapPlaces} from './paths.js';
+import {arc, forSegments, nearest} from './paths.js';
 
-// What lies under a place of the screen. Picks are [id, path, box]; reach in pixels.
+// What lies under a place of the screen; reach in pixels.
 
-const REACH = 9;
+export const REACH = 9;
 
-function* near(picks, view, {x, y}) {
+/** Picks within reach, with the place in world coordinates. */
+export function near(index, view, {x, y}, reach = REACH) {
   const [wx, wy] = view.toWorld(x, y);
-  const reach = REACH / view.k;
-  for (const [id, d, box] of picks) {
-    if (wx > box[0] - reach && wx < box[2] + reach && wy > box[1] - reach && wy < box[3] + reach) {
-      yield {id, d, wx, wy};
+  const r = reach / view.k;
+  return {wx, wy, reach: r, picks: index.touching([wx - r, wy - r, wx + r, wy + r])};
+}
+
+/** The nearest chain within reach: {id, d, place}, or null. */
+export function chainAt(index, view, at) {
+  const {wx, wy, reach, picks} = near(index, view, at);
+  let best = null;
+  let least = reach;
+  for (const [id, d] of picks) {
+    const place = nearest(d, wx, wy);
+    if (place.distance < least) {
+      least = place.distance;
+      best = {id, d, place};
     }
   }
+  return best;
 }
 
 /** The id of the nearest chain within reach, or null. */
-export function pickAt(picks, view, at) {
-  let best = null;
-  let least = REACH / view.k;
-  for (const {id, d, wx, wy} of near(picks, view, at)) {
-    const found = nearest(d, wx, wy);
-    if (found.distance < least) {
-      least = found.distance;
-      best = id;
+export const pickAt = (index, view, at) => chainAt(index, view, at)?.id ?? null;
+
+/** Radius of the arc of a path at a place; null on a straight stretch. */
+export function radiusAt(d, {x, y}) {
+  let found = null;
+  let least = Infinity;
+  forSegments(d, (x0, y0, x1, y1, b) => {
+    const distance = nearest([x0, y0, x1, y1, b], x, y).distance;
+    if (distance < least) {
+      least = distance;
+      found = b === 0 ? null : arc(x0, y0, x1, y1, b).r;
     }
-  }
-  return best;
+  });
+  return found;
 }
 
 /** The ids of all chains within a rectangle of the screen. */
-export function pickWithin(picks, view, {x, y, nowX, nowY}) {
+export function pickWithin(index, view, {x, y, nowX, nowY}) {
   const [left, bottom] = view.toWorld(Math.min(x, nowX), Math.max(y, nowY));
   const [right, top] = view.toWorld(Math.max(x, nowX), Math.min(y, nowY));
-  return picks.filter(([, , box]) => box[0] >= left && box[1] >= bottom && box[2] <= right && box[3] <= top)
+  return index.touching([left, bottom, right, top])
+      .filter(([, , box]) => box[0] >= left && box[1] >= bottom && box[2] <= right && box[3] <= top)
       .map(([id]) => id);
-}
-
-/** The nearest end, middle or centre within reach, with its kind in words; null when there is none. */
-export function snapAt(picks, view, at) {
-  let best = null;
-  let least = REACH / view.k;
-  for (const {d, wx, wy} of near(picks, view, at)) {
-    for (const place of snapPlaces(d)) {
-      const distance = Math.hypot(place.x - wx, place.y - wy);
-      if (distance < least) {
-        least = distance;
-        best = place;
-      }
-    }
-  }
-  return best;
 }

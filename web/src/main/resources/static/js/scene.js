@@ -4,7 +4,7 @@ import {box, placed, trace} from './paths.js';
 
 export class Scene {
   constructor(data, stage) {
-    Object.assign(this, data);
+    Object.assign(this, data, data.notes);
     this.stage = stage;
     this.stopById = new Map(this.stops.map((s) => [s.id, s]));
     this.featureById = new Map(this.features.map((f) => [f.id, f]));

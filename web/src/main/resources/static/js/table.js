@@ -1,6 +1,8 @@
 import {trace} from './paths.js';
 import {Painter, readColours, RULER} from './painter.js';
-import {pickAt, pickWithin, snapAt} from './picker.js';
+import {BoxIndex} from './box-index.js';
+import {chainAt, pickAt, pickWithin, radiusAt} from './picker.js';
+import {snapAt} from './snap.js';
 import {View} from './view.js';
 
 // The table: three canvases over each other. The lowest holds what stands still, the middle one what
@@ -77,6 +79,7 @@ export class Table extends EventTarget {
     const first = !this.scene;
     this.scene = scene;
     this.picks = scene.pickable();
+    this.index = new BoxIndex(this.picks);
     if (first) {
       this.fit();
     }
@@ -127,6 +130,7 @@ export class Table extends EventTarget {
   setMode(mode) {
     this.#mode = mode;
     this.measure = [];
+    this.top.dataset.mode = mode;
     this.refreshTop();
   }
 
@@ -239,7 +243,7 @@ export class Table extends EventTarget {
   #paintMeasure(ctx) {
     const points = [...this.measure];
     if (this.#mode === 'measure' && points.length === 1 && this.pointer) {
-      points.push(snapAt(this.picks, this.view, this.pointer) ?? this.#world(this.pointer));
+      points.push(this.#snapped(this.pointer));
     }
     if (points.length === 2) {
       const [a, b] = points.map((p) => this.view.toScreen(p.x, p.y));
@@ -374,7 +378,7 @@ export class Table extends EventTarget {
     if (drag.kind === 'handle') {
       drag.grabbed.drop(this.#world(at), drag.far);
     } else if (drag.kind === 'band' && drag.far) {
-      this.dispatchEvent(new CustomEvent('picked', {detail: {ids: pickWithin(this.picks, this.view, drag), add: false}}));
+      this.dispatchEvent(new CustomEvent('picked', {detail: {ids: pickWithin(this.index, this.view, drag), add: false}}));
     } else if (!drag.far) {
       this.#click(at, event);
     }
@@ -391,16 +395,43 @@ export class Table extends EventTarget {
   #click(at, event) {
     if (this.#mode === 'measure') {
       this.measure = this.measure.length === 2 ? [] : this.measure;
-      this.measure.push(snapAt(this.picks, this.view, at) ?? this.#world(at));
+      this.measure.push(this.#snapped(at));
       return;
     }
-    const id = pickAt(this.picks, this.view, at);
+    if (this.#mode === 'draw') {
+      this.dispatchEvent(new CustomEvent('placed', {detail: this.#snapped(at)}));
+      return;
+    }
+    if (this.#mode === 'take-place' || this.#mode === 'take-line') {
+      const found = chainAt(this.index, this.view, at);
+      const arc = found && radiusAt(found.d, found.place);
+      this.dispatchEvent(new CustomEvent('taken', {detail: {place: this.#snapped(at), d: found?.d, arc}}));
+      return;
+    }
+    const id = pickAt(this.index, this.view, at);
     this.dispatchEvent(new CustomEvent('picked', {detail: {ids: id ? [id] : [], add: event.ctrlKey || event.metaKey || event.shiftKey}}));
   }
 
-  /** Writes at the pointer what it would snap to while measuring. */
+  /** The place to snap to, or the place itself. */
+  #snapped(at) {
+    return this.#snap(at) ?? this.#world(at);
+  }
+
+  #snap(at) {
+    const drawing = this.#mode === 'draw';
+    return this.index ? snapAt(this.index, this.view, at, {points: this.scene.points, guides: this.scene.guides,
+      from: this.snapFrom?.() ?? null, grid: drawing}) : null;
+  }
+
+  /** Where the pointer is, snapped; null off the table. */
+  get pointerPlace() {
+    return this.pointer && this.scene ? this.#snapped(this.pointer) : null;
+  }
+
+  /** Writes at the pointer what it would snap to while measuring or drawing. */
   #noteSnap(at) {
-    const place = this.#mode === 'measure' && this.picks ? snapAt(this.picks, this.view, at) : null;
+    const snaps = this.#mode !== 'select' && this.#mode !== 'take-line';
+    const place = snaps ? this.#snap(at) : null;
     this.snapNote.hidden = !place;
     if (place) {
       this.snapNote.textContent = place.kind;

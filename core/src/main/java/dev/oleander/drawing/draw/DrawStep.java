@@ -6,7 +6,7 @@ import java.util.Map;
 /**
  * One thing a person did to the drawing.
  *
- * @param id names what it draws: the entities of step d3 are d3, d3.2, d3.3
+ * @param id names what it draws: the entities of step d3 are d3, d3-2, d3-3
  * @param command word of a command of {@link Commands}
  * @param on keys of the entities it works on
  * @param values formulas by parameter, as they were typed; those left out take their defaults

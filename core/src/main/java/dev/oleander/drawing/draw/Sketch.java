@@ -59,7 +59,7 @@ final class Sketch {
         }
         String of = key.substring(0, key.length() - 1);
         return entities.values().stream()
-                .filter(e -> e.key().equals(of) || e.key().startsWith(of + "."))
+                .filter(e -> e.key().equals(of) || e.key().startsWith(of + "-"))
                 .toList();
     }
 
@@ -92,10 +92,10 @@ final class Sketch {
             return step;
         }
         int n = counts.merge(step, 1, Integer::sum) + 1;
-        while (entities.containsKey(step + "." + n)) {
+        while (entities.containsKey(step + "-" + n)) {
             n = counts.merge(step, 1, Integer::sum) + 1;
         }
-        return step + "." + n;
+        return step + "-" + n;
     }
 
     private final Map<String, Integer> counts = new LinkedHashMap<>();

@@ -257,8 +257,8 @@ class DrawStepsTest {
                         .draw("circle", "x=0 y=0 diameter=8")
                         .add("rows", List.of("d1"), "columns=3 rows=2 dx=20 dy=15");
         Map<String, Entity> drawn = steps.entities();
-        assertThat(drawn).hasSize(6).containsKeys("d1", "d2", "d2.2", "d2.5");
-        assertAt(drawn.get("d2.5").chain().box().centre(), 40, 15);
+        assertThat(drawn).hasSize(6).containsKeys("d1", "d2", "d2-2", "d2-5");
+        assertAt(drawn.get("d2-5").chain().box().centre(), 40, 15);
         Map<String, Entity> round =
                 new Steps()
                         .draw("circle", "x=30 y=0 diameter=8")

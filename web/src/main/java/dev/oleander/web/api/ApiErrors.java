@@ -1,6 +1,7 @@
 package dev.oleander.web.api;
 
 import dev.oleander.drawing.DrawingException;
+import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.plan.PlanException;
 import dev.oleander.quantity.FormulaException;
@@ -40,7 +41,12 @@ class ApiErrors extends ResponseEntityExceptionHandler {
         return problem;
     }
 
-    @ExceptionHandler({FormulaException.class, CutDataException.class, PlanException.class})
+    @ExceptionHandler({
+        DrawException.class,
+        FormulaException.class,
+        CutDataException.class,
+        PlanException.class
+    })
     ProblemDetail badValue(RuntimeException refused) {
         return unprocessable("Value not usable", refused);
     }

@@ -49,9 +49,26 @@ final class ApiJson {
             int lines,
             int arcs,
             Double circleDiameter,
-            String parent) {}
+            String parent,
+            String form,
+            String startHoleOf,
+            List<String> entities) {}
 
     record HoleJson(double diameter, int count, List<String> contours) {}
+
+    /** Openings of one named form: slot, keyhole, rectangle, polygon; sizes in mm. */
+    record FormJson(
+            String kind,
+            String label,
+            double length,
+            double width,
+            double radius,
+            int sides,
+            int count,
+            List<String> contours) {}
+
+    /** A part that is equal to an earlier one. */
+    record CopyJson(String part, String of, boolean mirrored) {}
 
     record FaultJson(String kind, double[] place, double size, boolean mended, String sentence) {}
 
@@ -67,7 +84,14 @@ final class ApiJson {
             double keptArea,
             double cutLength,
             List<FaultJson> faults,
-            List<SkippedJson> skipped) {}
+            List<SkippedJson> skipped,
+            List<FormJson> forms,
+            List<CopyJson> copies,
+            Map<String, String> purposes,
+            FitsJson fits) {}
+
+    /** Curves that became lines and arcs, within a tolerance in mm. */
+    record FitsJson(int curves, int segments, double tolerance) {}
 
     record SecondsJson(
             double total, double cutting, double travel, double piercing, double people) {}

@@ -2,6 +2,8 @@ package dev.oleander.web.api;
 
 import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FormGroup;
+import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Point;
@@ -17,8 +19,11 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
 import dev.oleander.web.api.ApiJson.BoxJson;
 import dev.oleander.web.api.ApiJson.ContourJson;
+import dev.oleander.web.api.ApiJson.CopyJson;
 import dev.oleander.web.api.ApiJson.FaultJson;
 import dev.oleander.web.api.ApiJson.FindingJson;
+import dev.oleander.web.api.ApiJson.FitsJson;
+import dev.oleander.web.api.ApiJson.FormJson;
 import dev.oleander.web.api.ApiJson.HoleJson;
 import dev.oleander.web.api.ApiJson.ItemJson;
 import dev.oleander.web.api.ApiJson.JobJson;
@@ -83,7 +88,39 @@ final class ApiMapper {
                 r.faults().stream().map(ApiMapper::fault).toList(),
                 r.drawing().skipped().stream()
                         .map(s -> new SkippedJson(s.entity(), s.layer(), s.count(), s.why()))
-                        .toList());
+                        .toList(),
+                r.forms().stream().map(ApiMapper::form).toList(),
+                r.parts().stream()
+                        .filter(p -> p.copyOf().isPresent())
+                        .map(ApiMapper::copy)
+                        .toList(),
+                purposes(r),
+                new FitsJson(
+                        r.drawing().fits().curves(),
+                        r.drawing().fits().segments(),
+                        r.drawing().fits().tolerance()));
+    }
+
+    private static FormJson form(FormGroup g) {
+        return new FormJson(
+                g.form().kind().word(),
+                g.form().label(),
+                g.form().length(),
+                g.form().width(),
+                g.form().radius(),
+                g.form().sides(),
+                g.count(),
+                g.features());
+    }
+
+    private static CopyJson copy(Part p) {
+        return new CopyJson(p.id(), p.copyOf().orElseThrow(), p.mirrored());
+    }
+
+    private static Map<String, String> purposes(Reading r) {
+        Map<String, String> purposes = new TreeMap<>();
+        r.layerPurposes().forEach((layer, purpose) -> purposes.put(layer, purpose.word()));
+        return purposes;
     }
 
     private static ContourJson contour(Feature f) {
@@ -100,10 +137,13 @@ final class ApiMapper {
                 f.lines(),
                 f.arcs(),
                 f.circleDiameter().isPresent() ? f.circleDiameter().getAsDouble() : null,
-                f.parent().orElse(null));
+                f.parent().orElse(null),
+                f.form().map(form -> form.label()).orElse(null),
+                f.place().startOf().orElse(null),
+                f.sources());
     }
 
-    private static FaultJson fault(Fault f) {
+    static FaultJson fault(Fault f) {
         return new FaultJson(
                 lower(f.kind()),
                 f.place().map(ApiMapper::place).orElse(null),

@@ -25,7 +25,6 @@ import dev.oleander.web.job.StopEdits;
 import java.io.IOException;
 import java.net.URI;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -122,13 +121,11 @@ class JobApi {
     }
 
     private static Purpose purpose(String layer, String word) {
-        return Arrays.stream(Purpose.values())
-                .filter(p -> p.name().equalsIgnoreCase(word))
-                .findFirst()
+        return Purpose.ofWord(word)
                 .orElseThrow(
                         () ->
                                 new RefusedEditException(
-                                        "Layer %s: \"%s\" is no purpose: cut, mark, fold or ignore."
+                                        "Layer %s: \"%s\" is no purpose: cut, mark, fold, start or ignore."
                                                 .formatted(layer, word)));
     }
 

@@ -81,6 +81,12 @@ class BenchController {
         return "bench/run-line :: rows";
     }
 
+    /** The mended drawing as a file. */
+    @GetMapping("/jobs/{id}/drawing.{form:dxf|svg}")
+    ResponseEntity<String> drawing(@PathVariable long id, @PathVariable String form) {
+        return DrawingDownload.of(jobs.view(id), form);
+    }
+
     @GetMapping("/jobs/{id}/scene")
     ResponseEntity<Scene> scene(@PathVariable long id) {
         JobView job = jobs.view(id);

@@ -1,5 +1,6 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Stop;
@@ -59,9 +60,11 @@ class BenchModel {
         Set<String> ids = new LinkedHashSet<>(stops.stream().map(Stop::id).toList());
         model.addAttribute("runLine", planned ? RunLineView.of(result, ids) : null);
         if (shown.stage() == Stage.SHAPE) {
-            String feature = shown.selection().isEmpty() ? "" : shown.selection().get(0);
-            model.addAttribute("shape", new ShapeSlip(result, feature));
-            model.addAttribute("selection", feature);
+            Map<String, Feature> known = result.reading().byId();
+            List<String> features = shown.selection().stream().filter(known::containsKey).toList();
+            model.addAttribute("shape", new ShapeSlip(result, features, shown.error()));
+            model.addAttribute("commands", CommandView.bar());
+            model.addAttribute("selection", String.join(",", features));
             return;
         }
         model.addAttribute("selection", String.join(",", ids));

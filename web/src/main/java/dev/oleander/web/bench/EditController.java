@@ -1,34 +1,21 @@
 package dev.oleander.web.bench;
 
-import dev.oleander.drawing.DrawingException;
 import dev.oleander.drawing.read.Purpose;
-import dev.oleander.plan.PlanException;
-import dev.oleander.quantity.FormulaException;
-import dev.oleander.web.account.SignedIn;
-import dev.oleander.web.bench.BenchModel.Shown;
+import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.SheetField;
-import dev.oleander.web.job.StaleEditException;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.StopField;
-import jakarta.servlet.http.HttpServletResponse;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Supplier;
-import org.springframework.dao.OptimisticLockingFailureException;
-import org.springframework.http.HttpStatus;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ModelAttribute;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -41,41 +28,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/jobs/{id}/{stage}")
 class EditController {
 
-    /**
-     * What every edit brings along, and where its answer goes.
-     *
-     * @param step the step its page was made from
-     * @param stop ids of the selected stops
-     */
-    record Context(
-            long id,
-            String stage,
-            Integer step,
-            String stop,
-            SignedIn who,
-            Model model,
-            HttpServletResponse response) {}
-
     private final JobService jobs;
     private final StopEdits stopEdits;
-    private final BenchModel bench;
+    private final EditAnswers answers;
 
-    EditController(JobService jobs, StopEdits stopEdits, BenchModel bench) {
+    EditController(JobService jobs, StopEdits stopEdits, EditAnswers answers) {
         this.jobs = jobs;
         this.stopEdits = stopEdits;
-        this.bench = bench;
-    }
-
-    @ModelAttribute("context")
-    Context context(
-            @PathVariable long id,
-            @PathVariable String stage,
-            @RequestParam(required = false) Integer step,
-            @RequestParam(defaultValue = "") String stop,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
-        return new Context(id, stage, step, stop, who, model, response);
+        this.answers = answers;
     }
 
     /** Sets a value of the selected stops; without a value it is put back. */
@@ -91,7 +51,7 @@ class EditController {
         List<String> ids = BenchController.ids(context.stop());
         context.model().addAttribute("scope", scope);
         String label = (value == null ? "Put back: " : "") + wanted.label() + of(ids);
-        return answer(
+        return answers.answer(
                 context,
                 new EditError(field, value, ""),
                 () -> edit(context, label, stopEdits.set(ids, reach, values)));
@@ -113,7 +73,8 @@ class EditController {
                 shift.isEmpty()
                         ? stopEdits.move(ids, before)
                         : stopEdits.shift(ids, shift.equals("up"));
-        return answer(context, EditError.NONE, () -> edit(context, "Order" + of(ids), edit));
+        return answers.answer(
+                context, EditError.NONE, () -> edit(context, "Order" + of(ids), edit));
     }
 
     /** Sets a value of the whole job. */
@@ -123,7 +84,7 @@ class EditController {
             @RequestParam String field,
             @RequestParam String value) {
         OrderField wanted = known(OrderField.ofWord(field), field);
-        return answer(
+        return answers.answer(
                 context,
                 new EditError(field, value, ""),
                 () ->
@@ -139,7 +100,7 @@ class EditController {
             @RequestParam String field,
             @RequestParam(defaultValue = "") String value) {
         SheetField wanted = known(SheetField.ofWord(field), field);
-        return answer(
+        return answers.answer(
                 context,
                 new EditError(field, value, ""),
                 () ->
@@ -163,23 +124,28 @@ class EditController {
             @RequestParam(defaultValue = "") String purpose) {
         JobService.Edit edit =
                 before -> {
-                    Purpose wanted = purpose.isEmpty() ? null : purpose(purpose);
+                    Purpose wanted = purposeOrNull(purpose);
                     return feature.isEmpty()
                             ? before.document().reshaped(s -> s.withLayer(layer, wanted))
                             : before.document().reshaped(s -> s.withFeature(feature, wanted));
                 };
         String label = "Purpose of " + (feature.isEmpty() ? "layer " + layer : feature);
-        return answer(context, EditError.NONE, () -> edit(context, label, edit));
+        return answers.answer(context, EditError.NONE, () -> edit(context, label, edit));
     }
 
-    private static Purpose purpose(String word) {
-        return Arrays.stream(Purpose.values())
-                .filter(p -> p.name().equalsIgnoreCase(word))
-                .findFirst()
+    /**
+     * @return null when nothing is said
+     * @throws RefusedEditException when it is none of the words there are
+     */
+    static Purpose purposeOrNull(String word) {
+        if (word.isEmpty()) {
+            return null;
+        }
+        return Purpose.ofWord(word)
                 .orElseThrow(
                         () ->
                                 new RefusedEditException(
-                                        "\"%s\" is no purpose: cut, mark, fold or ignore."
+                                        "\"%s\" is no purpose: cut, mark, fold, start or ignore."
                                                 .formatted(word)));
     }
 
@@ -191,7 +157,7 @@ class EditController {
             @RequestParam(defaultValue = "") String reason) {
         String given =
                 reason.isBlank() ? null : reason.strip() + " (" + context.who().fullName() + ")";
-        return answer(
+        return answers.answer(
                 context,
                 EditError.NONE,
                 () ->
@@ -203,12 +169,14 @@ class EditController {
 
     @PostMapping("/undo")
     String undo(@ModelAttribute("context") Context context) {
-        return answer(context, EditError.NONE, () -> jobs.undo(context.id(), context.who()));
+        return answers.answer(
+                context, EditError.NONE, () -> jobs.undo(context.id(), context.who()));
     }
 
     @PostMapping("/redo")
     String redo(@ModelAttribute("context") Context context) {
-        return answer(context, EditError.NONE, () -> jobs.redo(context.id(), context.who()));
+        return answers.answer(
+                context, EditError.NONE, () -> jobs.redo(context.id(), context.who()));
     }
 
     private JobView edit(Context context, String label, JobService.Edit edit) {
@@ -218,38 +186,5 @@ class EditController {
     private static <T> T known(Optional<T> field, String name) {
         return field.orElseThrow(
                 () -> new NotFoundException("There is no value \"%s\".".formatted(name)));
-    }
-
-    /** The fragments after an edit, or as they were with what stands against it. */
-    private String answer(Context context, EditError place, Supplier<JobView> edit) {
-        EditError error = EditError.NONE;
-        JobView job;
-        try {
-            job = edit.get();
-        } catch (FormulaException
-                | RefusedEditException
-                | PlanException
-                | DrawingException refused) {
-            error = new EditError(place.field(), place.typed(), refused.getMessage());
-            context.response().setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            job = jobs.view(context.id());
-        } catch (StaleEditException | OptimisticLockingFailureException overtaken) {
-            String sentence =
-                    overtaken instanceof StaleEditException
-                            ? overtaken.getMessage()
-                            : StaleEditException.AT_THE_SAME_MOMENT;
-            error = new EditError("", "", sentence);
-            context.response().setStatus(HttpStatus.CONFLICT.value());
-            job = jobs.view(context.id());
-        }
-        Shown shown =
-                Shown.of(
-                        BenchController.stage(context.stage()),
-                        BenchController.ids(context.stop()),
-                        error);
-        bench.fill(context.model(), job, shown, context.who());
-        context.response()
-                .setHeader("HX-Trigger", "{\"sceneChanged\":{\"step\":%d}}".formatted(job.step()));
-        return "bench/update";
     }
 }

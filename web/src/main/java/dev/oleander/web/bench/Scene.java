@@ -23,7 +23,32 @@ public record Scene(
         double[] stock,
         List<StopShape> stops,
         List<Flag> flags,
-        List<double[]> motion) {
+        List<double[]> motion,
+        Notes notes) {
+
+    /**
+     * What is not line work.
+     *
+     * @param guides x, y and angle (radians) of construction lines
+     * @param dimensions both places, and how far to the left the distance is written
+     * @param points x, y
+     * @param stale ids of features that a new version of the drawing changed
+     * @param faults what is wrong with the line work, where it has a place
+     */
+    public record Notes(
+            List<double[]> guides,
+            List<double[]> dimensions,
+            List<double[]> points,
+            List<String> stale,
+            List<FaultMark> faults) {}
+
+    /**
+     * A fault at its place.
+     *
+     * @param state mended, decide, left or note
+     * @param size mm, as it is written; empty when it measures nothing
+     */
+    public record FaultMark(double x, double y, String state, String size) {}
 
     /** A chain of the drawing. */
     public record FeatureShape(

@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.draw.Drawn;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Arc;
@@ -15,8 +17,11 @@ import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.Stop;
 import dev.oleander.proof.Finding;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.bench.Scene.FaultMark;
 import dev.oleander.web.bench.Scene.FeatureShape;
 import dev.oleander.web.bench.Scene.Flag;
+import dev.oleander.web.bench.Scene.Notes;
 import dev.oleander.web.bench.Scene.StopShape;
 import dev.oleander.web.job.JobResult;
 import java.util.ArrayList;
@@ -50,7 +55,16 @@ final class SceneBuilder {
             result.run();
         } catch (PlanException noSheet) {
             return new Scene(
-                    step, box, features, regions, List.of(), null, List.of(), List.of(), List.of());
+                    step,
+                    box,
+                    features,
+                    regions,
+                    List.of(),
+                    null,
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    notes(result));
         }
         List<Stop> stops = result.run().stops();
         return new Scene(
@@ -64,7 +78,48 @@ final class SceneBuilder {
                 numbers(result.run().layout().stock()),
                 stops.stream().map(SceneBuilder::stop).toList(),
                 result.proof().findings().stream().map(SceneBuilder::flag).toList(),
-                motion(result.timeline(), stops));
+                motion(result.timeline(), stops),
+                notes(result));
+    }
+
+    private static FaultMark mark(Fault f) {
+        String state =
+                f.mended()
+                        ? "mended"
+                        : f.needsPerson()
+                                ? "decide"
+                                : f.state() == Fault.State.SETTLED ? "left" : "note";
+        boolean measures = f.kind() == Fault.Kind.GAP || f.kind() == Fault.Kind.CRUMB;
+        return new FaultMark(
+                rounded(f.place().orElseThrow().x()),
+                rounded(f.place().orElseThrow().y()),
+                state,
+                measures ? Numbers.length(f.size()) : "");
+    }
+
+    private static Notes notes(JobResult result) {
+        Drawn drawn = result.shape().drawn();
+        return new Notes(
+                drawn.guides().stream()
+                        .map(g -> new double[] {g.through().x(), g.through().y(), g.angle()})
+                        .toList(),
+                drawn.dimensions().stream()
+                        .map(
+                                d ->
+                                        new double[] {
+                                            d.from().x(),
+                                            d.from().y(),
+                                            d.to().x(),
+                                            d.to().y(),
+                                            d.away()
+                                        })
+                        .toList(),
+                drawn.drawing().points().stream().map(p -> new double[] {p.x(), p.y()}).toList(),
+                List.copyOf(result.document().shape().revision().stale()),
+                result.reading().faults().stream()
+                        .filter(f -> f.place().isPresent())
+                        .map(SceneBuilder::mark)
+                        .toList());
     }
 
     private static FeatureShape feature(Feature f) {

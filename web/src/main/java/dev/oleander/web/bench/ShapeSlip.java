@@ -1,22 +1,33 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.Fits;
 import dev.oleander.drawing.Skipped;
+import dev.oleander.drawing.Style;
+import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Form;
+import dev.oleander.drawing.read.FormGroup;
 import dev.oleander.drawing.read.HoleGroup;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Purpose;
+import dev.oleander.drawing.read.PurposeRules;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.ShapeChoices;
+import dev.oleander.web.job.ShapeEdits;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** What the drawing was read as. */
 public final class ShapeSlip {
@@ -29,7 +40,24 @@ public final class ShapeSlip {
 
     /** Something wrong, with its place when it has one. */
     public record FaultRow(
-            String kind, String sentence, boolean mended, boolean urgent, String x, String y) {}
+            String kind,
+            String sentence,
+            boolean mended,
+            boolean urgent,
+            boolean settled,
+            String key,
+            String x,
+            String y,
+            String bridge) {
+
+        /** Mended, decide, left or note. */
+        public String word() {
+            if (mended) {
+                return "mended";
+            }
+            return urgent ? "decide" : settled ? "left" : "note";
+        }
+    }
 
     /** One chain of the list on the left. */
     public record FeatureRow(
@@ -40,14 +68,154 @@ public final class ShapeSlip {
      */
     public record Group(String title, String note, List<FeatureRow> rows) {}
 
+    /** A value that many things are drawn with, and what it means. */
+    public record RuleRow(String by, String value, int entities, String purpose, boolean chosen) {}
+
     private final JobResult result;
     private final Reading reading;
-    private final String selected;
+    private final List<String> selected;
+    private final EditError error;
 
-    ShapeSlip(JobResult result, String selected) {
+    /**
+     * @param selected ids of features
+     */
+    ShapeSlip(JobResult result, List<String> selected, EditError error) {
         this.result = result;
         this.reading = result.reading();
         this.selected = selected;
+        this.error = error;
+    }
+
+    /** Whether there is anything drawn at all. */
+    public boolean isEmpty() {
+        return reading.features().isEmpty();
+    }
+
+    /** Named openings that are not round: Slot 40 × 10, with how many and which. */
+    public List<FormGroup> forms() {
+        return reading.forms();
+    }
+
+    /** Parts that are equal: "3 of part 1, 1 of them turned over". */
+    public List<String> copies() {
+        Map<String, List<Part>> byFirst =
+                reading.parts().stream()
+                        .filter(p -> p.copyOf().isPresent())
+                        .collect(
+                                Collectors.groupingBy(
+                                        p -> p.copyOf().orElseThrow(),
+                                        TreeMap::new,
+                                        Collectors.toList()));
+        return byFirst.entrySet().stream().map(e -> copies(e.getKey(), e.getValue())).toList();
+    }
+
+    private static String copies(String first, List<Part> others) {
+        long over = others.stream().filter(Part::mirrored).count();
+        String sentence =
+                "Part %s is there %d times".formatted(first.substring(1), others.size() + 1);
+        return over == 0 ? sentence : sentence + ", %d of them turned over".formatted(over);
+    }
+
+    /** How many start holes were found. */
+    public long startHoles() {
+        return reading.features().stream().filter(f -> f.place().startOf().isPresent()).count();
+    }
+
+    /** Diameters that start holes have, as they would be typed. */
+    public String startDiameters() {
+        return result.document().shape().rules().startDiameters().stream()
+                .map(d -> Numbers.plain(d, 3))
+                .collect(Collectors.joining(", "));
+    }
+
+    /** Colours and line types that tell line work apart, when there is more than one. */
+    public List<RuleRow> styleRules() {
+        List<RuleRow> rows = new ArrayList<>();
+        rows.addAll(rows("colour", PurposeRules.By.COLOUR, Style::colour));
+        rows.addAll(rows("line type", PurposeRules.By.LINE_TYPE, Style::lineType));
+        return rows;
+    }
+
+    private List<RuleRow> rows(String word, PurposeRules.By by, Function<Style, String> value) {
+        Map<String, Purpose> rules = result.document().shape().rules().by(by);
+        Map<String, Long> counts =
+                reading.drawing().entities().stream()
+                        .collect(
+                                Collectors.groupingBy(
+                                        e -> value.apply(e.style()),
+                                        TreeMap::new,
+                                        Collectors.counting()));
+        rules.keySet().forEach(v -> counts.putIfAbsent(v, 0L));
+        if (counts.size() < 2) {
+            return List.of();
+        }
+        return counts.entrySet().stream()
+                .map(
+                        e ->
+                                new RuleRow(
+                                        word,
+                                        e.getKey(),
+                                        e.getValue().intValue(),
+                                        rules.containsKey(e.getKey())
+                                                ? rules.get(e.getKey()).word()
+                                                : "",
+                                        rules.containsKey(e.getKey())))
+                .toList();
+    }
+
+    public String fit() {
+        return result.document().shape().fit().text();
+    }
+
+    /** "12 curves became 40 lines and arcs"; empty when there were none. */
+    public String fits() {
+        Fits fits = reading.drawing().fits();
+        return fits.curves() == 0
+                ? ""
+                : "%d curves became %d lines and arcs within %s."
+                        .formatted(
+                                fits.curves(), fits.segments(), Numbers.length(fits.tolerance()));
+    }
+
+    public String customer() {
+        return result.document().order().customer();
+    }
+
+    /** Whether all that can be mended is mended already. */
+    public boolean isAllMended() {
+        return result.document().shape().mending().containsAll(MendOptions.ALL);
+    }
+
+    /** How many faults were mended: the list of changes. */
+    public int changes() {
+        return reading.changes().size();
+    }
+
+    public List<StepView> steps() {
+        return StepView.of(result, error);
+    }
+
+    /** The step that drew the selected chain; null when it came from a file. */
+    public StepView step() {
+        Feature feature = selected.isEmpty() ? null : reading.byId().get(selected.get(0));
+        if (feature == null) {
+            return null;
+        }
+        String id = ShapeEdits.stepOf(feature.sources().get(0));
+        return steps().stream().filter(s -> s.id().equals(id)).findFirst().orElse(null);
+    }
+
+    /** What a new version of the drawing changed and nobody has taken over yet. */
+    public ShapeChoices.Revision revision() {
+        return result.document().shape().revision();
+    }
+
+    public boolean isRevisionOpen() {
+        return !revision().equals(ShapeChoices.Revision.NONE);
+    }
+
+    public int selectedCount() {
+        return selected.size();
     }
 
     public List<Figure> figures() {
@@ -115,18 +283,14 @@ public final class ShapeSlip {
                                                 reading.drawing().entities().stream()
                                                         .filter(x -> x.layer().equals(e.getKey()))
                                                         .count(),
-                                        word(e.getValue()),
+                                        e.getValue().word(),
                                         chosen.containsKey(e.getKey())))
                 .filter(l -> l.entities() > 0 || l.chosen())
                 .toList();
     }
 
     public List<String> purposes() {
-        return Arrays.stream(Purpose.values()).map(ShapeSlip::word).toList();
-    }
-
-    private static String word(Purpose purpose) {
-        return purpose.name().toLowerCase(Locale.ROOT);
+        return Arrays.stream(Purpose.values()).map(Purpose::word).toList();
     }
 
     public List<FaultRow> faults() {
@@ -146,8 +310,19 @@ public final class ShapeSlip {
                 fault.sentence(),
                 fault.mended(),
                 fault.needsPerson(),
+                fault.state() == Fault.State.SETTLED,
+                fault.key(),
                 fault.place().map(p -> Numbers.plain(p.x(), 4)).orElse(""),
-                fault.place().map(p -> Numbers.plain(p.y(), 4)).orElse(""));
+                fault.place().map(p -> Numbers.plain(p.y(), 4)).orElse(""),
+                fault.ends().size() == 2 ? bridge(fault) : "");
+    }
+
+    /** Values of the line that would close a gap. */
+    private static String bridge(Fault gap) {
+        Point a = gap.ends().get(0);
+        Point b = gap.ends().get(1);
+        return "{\"command\":\"line\",\"v.x1\":\"%s\",\"v.y1\":\"%s\",\"v.x2\":\"%s\",\"v.y2\":\"%s\"}"
+                .formatted(a.x(), a.y(), b.x(), b.y());
     }
 
     public List<Skipped> skipped() {
@@ -174,6 +349,7 @@ public final class ShapeSlip {
         }
         add(groups, "Marked", Purpose.MARK);
         add(groups, "Fold lines", Purpose.FOLD);
+        add(groups, "Start holes", Purpose.START);
         List<FeatureRow> open =
                 reading.cut().filter(f -> !f.isClosed()).map(f -> row(f, "Open line")).toList();
         if (!open.isEmpty()) {
@@ -195,9 +371,12 @@ public final class ShapeSlip {
     }
 
     private static String opening(Feature feature) {
-        return feature.circleDiameter().isPresent()
-                ? "Hole Ø " + Numbers.plain(feature.circleDiameter().getAsDouble(), 2)
-                : "Opening";
+        Form form = feature.form().orElseThrow();
+        return switch (form.kind()) {
+            case CIRCLE -> "Hole " + form.label();
+            case OTHER -> "Opening";
+            default -> form.label();
+        };
     }
 
     private FeatureRow row(Feature feature, String name) {
@@ -205,19 +384,25 @@ public final class ShapeSlip {
                 feature.id(),
                 name,
                 Numbers.length(feature.chain().length()),
-                word(feature.purpose()),
-                feature.id().equals(selected));
+                feature.purpose().word(),
+                selected.contains(feature.id()));
     }
 
     /** The selected chain, if one is. */
     public FeatureView feature() {
-        Feature feature = reading.byId().get(selected);
+        Feature feature = selected.isEmpty() ? null : reading.byId().get(selected.get(0));
         return feature == null ? null : FeatureView.of(feature);
     }
 
     /** A chain with its figures. */
     public record FeatureView(
-            String id, String title, List<Figure> figures, String purpose, boolean onPurpose) {
+            String id,
+            String title,
+            List<Figure> figures,
+            String purpose,
+            boolean onPurpose,
+            boolean closed,
+            boolean turned) {
 
         static FeatureView of(Feature f) {
             List<Figure> figures = new ArrayList<>();
@@ -229,9 +414,8 @@ public final class ShapeSlip {
                 Point b = f.chain().end();
                 figures.add(new Figure("Ends apart", Numbers.length(a.distance(b))));
             }
-            f.circleDiameter()
-                    .ifPresent(
-                            d -> figures.add(new Figure("Diameter", Numbers.plain(d, 3) + " mm")));
+            f.form().ifPresent(form -> figures.add(new Figure("Form", form.label())));
+            f.place().startOf().ifPresent(c -> figures.add(new Figure("Start hole of", c)));
             figures.add(new Figure("Made of", f.lines() + " lines, " + f.arcs() + " arcs"));
             figures.add(new Figure("Layer", f.layer()));
             figures.add(new Figure("Depth", String.valueOf(f.depth())));
@@ -240,8 +424,10 @@ public final class ShapeSlip {
                     f.id(),
                     kind + " " + f.id(),
                     figures,
-                    ShapeSlip.word(f.purpose()),
-                    f.onPurpose());
+                    f.purpose().word(),
+                    f.onPurpose(),
+                    f.isClosed(),
+                    f.place().turned());
         }
 
         private static String word(Feature f) {

@@ -4,6 +4,7 @@ import dev.oleander.drawing.DrawingException;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.Customers;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.Stage;
 import jakarta.servlet.http.HttpServletResponse;
@@ -24,10 +25,12 @@ class BoardController {
 
     private final BoardService board;
     private final MachineLibrary machines;
+    private final Customers customers;
 
-    BoardController(BoardService board, MachineLibrary machines) {
+    BoardController(BoardService board, MachineLibrary machines, Customers customers) {
         this.board = board;
         this.machines = machines;
+        this.customers = customers;
     }
 
     @GetMapping("/")
@@ -42,6 +45,7 @@ class BoardController {
         model.addAttribute("stages", Stage.values());
         model.addAttribute("machines", machines.machines());
         model.addAttribute("intake", Intake.of(machines));
+        model.addAttribute("customers", customers.names());
         model.addAttribute("problems", problems);
         return "board";
     }
@@ -66,6 +70,21 @@ class BoardController {
         }
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         return page(BoardQuery.EVERYTHING, brought.sentences(), who, model);
+    }
+
+    /** A job without a file: the part is drawn on Shape. */
+    @PostMapping("/jobs/new")
+    String begin(
+            IntakeForm form,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        try {
+            return "redirect:/jobs/%d/shape".formatted(board.begin(form, who));
+        } catch (RefusedEditException | FormulaException refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(BoardQuery.EVERYTHING, List.of(refused.getMessage()), who, model);
+        }
     }
 
     private BoardService.Brought bring(MultipartFile file, IntakeForm form, SignedIn who)

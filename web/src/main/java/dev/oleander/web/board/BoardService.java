@@ -97,15 +97,33 @@ class BoardService {
     /** Makes a job of one file; its name is that of the file. */
     long bring(MultipartFile file, IntakeForm form, SignedIn who) throws IOException {
         String fileName = file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
+        return make(
+                JobNames.ofFile(fileName),
+                List.of(new JobService.Upload(fileName, file.getBytes())),
+                form,
+                who);
+    }
+
+    /** Makes a job without a file, to be drawn. */
+    long begin(IntakeForm form, SignedIn who) {
+        return make("New part", List.of(), form, who);
+    }
+
+    private long make(String name, List<JobService.Upload> uploads, IntakeForm form, SignedIn who) {
         JobDocument.Order plain =
                 new JobDocument.Order(
-                        JobNames.ofFile(fileName),
+                        name,
                         form.machine(),
                         form.material(),
                         Typed.parse(form.thickness(), Map.of()),
                         1);
-        UnaryOperator<JobDocument> quantity = d -> OrderField.QUANTITY.set(d, form.quantity());
-        return jobService.create(
-                List.of(new JobService.Upload(fileName, file.getBytes())), plain, quantity, who);
+        UnaryOperator<JobDocument> values =
+                d -> {
+                    JobDocument counted = OrderField.QUANTITY.set(d, form.quantity());
+                    return form.customer() == null
+                            ? counted
+                            : OrderField.CUSTOMER.set(counted, form.customer());
+                };
+        return jobService.create(uploads, plain, values, who);
     }
 }

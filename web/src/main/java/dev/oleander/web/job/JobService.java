@@ -23,6 +23,8 @@ public class JobService {
     private final DrawingFileRepository files;
     private final AccountRepository accounts;
     private final JobComputer computer;
+    private final Revisions revisions;
+    private final Customers customers;
     private final OrderCheck orderCheck;
     private final Released.Lookup releases;
     private final Clock clock;
@@ -33,6 +35,8 @@ public class JobService {
             DrawingFileRepository files,
             AccountRepository accounts,
             JobComputer computer,
+            Revisions revisions,
+            Customers customers,
             OrderCheck orderCheck,
             Released.Lookup releases,
             Clock clock) {
@@ -41,6 +45,8 @@ public class JobService {
         this.files = files;
         this.accounts = accounts;
         this.computer = computer;
+        this.revisions = revisions;
+        this.customers = customers;
         this.orderCheck = orderCheck;
         this.releases = releases;
         this.clock = clock;
@@ -50,7 +56,7 @@ public class JobService {
     public record Upload(String name, byte[] content) {}
 
     /**
-     * Makes a job of one or more drawings.
+     * Makes a job of drawings, or of none when all is to be drawn here.
      *
      * @return its id
      * @throws dev.oleander.drawing.DrawingException when a file cannot be read; then no job is made
@@ -73,9 +79,9 @@ public class JobService {
                 now);
         jobs.saveAndFlush(job);
         List<Long> ids = uploads.stream().map(u -> store(job, u, now)).toList();
-        JobDocument document = settings.apply(document(order, ids));
+        JobDocument document = customers.propose(settings.apply(document(order, ids)));
         orderCheck.check(document.order());
-        append(job, document, "Drawing brought in", account);
+        append(job, document, ids.isEmpty() ? "Job begun" : "Drawing brought in", account);
         return job.id();
     }
 
@@ -151,8 +157,36 @@ public class JobService {
         if (!after.equals(before)) {
             orderCheck.check(after.order());
             append(job, after, label, accounts.getReferenceById(who.id()));
+            customers.learn(before, after);
         }
         return view(job);
+    }
+
+    /** What a new version of the drawing did to a job. */
+    public record Revised(
+            JobView job, int kept, List<String> stale, List<ShapeChoices.Lost> lost) {}
+
+    /**
+     * Puts new files in the place of the drawing; decisions about what is still there stay.
+     *
+     * @throws dev.oleander.drawing.DrawingException when a file cannot be read; then nothing
+     *     changes
+     * @throws StaleEditException when somebody else was faster
+     */
+    @Transactional
+    public Revised revise(long id, Integer seenStep, List<Upload> uploads, SignedIn who) {
+        Job job = heldJob(id);
+        requireSeen(job, seenStep);
+        Instant now = clock.instant();
+        List<Long> ids = uploads.stream().map(u -> store(job, u, now)).toList();
+        JobDocument before = DocumentJson.read(step(job, job.pointer()).document());
+        Revisions.Outcome outcome = revisions.revise(computer.result(before), ids);
+        append(
+                job,
+                outcome.document(),
+                "New version of the drawing",
+                accounts.getReferenceById(who.id()));
+        return new Revised(view(job), outcome.kept(), outcome.stale(), outcome.lost());
     }
 
     private void requireSeen(Job job, Integer seenStep) {

@@ -151,7 +151,7 @@ class SlipsTest extends WebTest {
     @Test
     void theShapeSlipListsWhatWasReadAndWhatIsWrong() {
         long id = makeJob("fairlead_base_gaps", "Shape", 1);
-        ShapeSlip slip = new ShapeSlip(jobs.view(id).result(), "c20");
+        ShapeSlip slip = new ShapeSlip(jobs.view(id).result(), List.of("c20"), EditError.NONE);
         assertThat(slip.figures()).extracting(ShapeSlip.Figure::label).contains("Size", "Parts");
         assertThat(slip.faults().get(0).urgent()).isTrue();
         assertThat(slip.faults()).filteredOn(ShapeSlip.FaultRow::mended).isNotEmpty();

@@ -1,0 +1,114 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.drawing.DrawingException;
+import dev.oleander.drawing.draw.DrawException;
+import dev.oleander.plan.PlanException;
+import dev.oleander.quantity.FormulaException;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.bench.BenchModel.Shown;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.StaleEditException;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.function.Supplier;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/**
+ * Answers edits with the fragments that changed; one that is refused answers 422 with the sentence
+ * beside the field, and the job stays as it was.
+ */
+@Component
+class EditAnswers {
+
+    /**
+     * What every edit brings along, and where its answer goes.
+     *
+     * @param step the step its page was made from
+     * @param stop ids of the selected stops, or features on Shape
+     */
+    record Context(
+            long id,
+            String stage,
+            Integer step,
+            String stop,
+            SignedIn who,
+            Model model,
+            HttpServletResponse response) {}
+
+    private final JobService jobs;
+    private final BenchModel bench;
+
+    EditAnswers(JobService jobs, BenchModel bench) {
+        this.jobs = jobs;
+        this.bench = bench;
+    }
+
+    /** Makes an edit on the step its page was made from. */
+    String edit(Context context, EditError place, String label, JobService.Edit edit) {
+        return answer(
+                context,
+                place,
+                () -> jobs.edit(context.id(), context.step(), label, edit, context.who()));
+    }
+
+    /** The fragments after an edit, or as they were with what stands against it. */
+    String answer(Context context, EditError place, Supplier<JobView> edit) {
+        EditError error = EditError.NONE;
+        JobView job;
+        try {
+            job = edit.get();
+        } catch (FormulaException
+                | RefusedEditException
+                | PlanException
+                | DrawException
+                | DrawingException refused) {
+            error = new EditError(place.field(), place.typed(), refused.getMessage());
+            context.response().setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            job = jobs.view(context.id());
+        } catch (StaleEditException | OptimisticLockingFailureException overtaken) {
+            String sentence =
+                    overtaken instanceof StaleEditException
+                            ? overtaken.getMessage()
+                            : StaleEditException.AT_THE_SAME_MOMENT;
+            error = new EditError("", "", sentence);
+            context.response().setStatus(HttpStatus.CONFLICT.value());
+            job = jobs.view(context.id());
+        }
+        Shown shown =
+                Shown.of(
+                        BenchController.stage(context.stage()),
+                        BenchController.ids(context.stop()),
+                        error);
+        bench.fill(context.model(), job, shown, context.who());
+        context.response()
+                .setHeader("HX-Trigger", "{\"sceneChanged\":{\"step\":%d}}".formatted(job.step()));
+        return "bench/update";
+    }
+
+    /** Gives every edit its context. */
+    @ControllerAdvice(assignableTypes = {EditController.class, ShapeController.class})
+    static class ContextAdvice {
+
+        @ModelAttribute("context")
+        Context context(
+                @PathVariable long id,
+                @PathVariable(required = false) String stage,
+                @RequestParam(required = false) Integer step,
+                @RequestParam(defaultValue = "") String stop,
+                @AuthenticationPrincipal SignedIn who,
+                Model model,
+                HttpServletResponse response) {
+            String at = stage == null ? "shape" : stage;
+            return new Context(id, at, step, stop, who, model, response);
+        }
+    }
+}

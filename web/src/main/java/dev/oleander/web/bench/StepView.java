@@ -1,0 +1,100 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.drawing.draw.Command;
+import dev.oleander.drawing.draw.Commands;
+import dev.oleander.drawing.draw.DrawStep;
+import dev.oleander.drawing.draw.Drawn;
+import dev.oleander.drawing.draw.Parameter;
+import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.ShapeEdits;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A step of drawing with its values.
+ *
+ * @param features ids of what it drew, apart by commas
+ * @param note its main values in short
+ * @param trouble why it cannot be done; empty when it can
+ */
+public record StepView(
+        String id,
+        String label,
+        String features,
+        String note,
+        String trouble,
+        List<FieldView> fields) {
+
+    /** All steps of a drawing, the newest first. */
+    static List<StepView> of(JobResult result, EditError error) {
+        Map<String, String> troubles = new HashMap<>();
+        for (Drawn.Trouble t : result.shape().drawn().troubles()) {
+            troubles.put(t.step(), t.sentence());
+        }
+        Map<String, List<String>> features = new HashMap<>();
+        result.reading()
+                .features()
+                .forEach(
+                        f ->
+                                features.computeIfAbsent(
+                                                ShapeEdits.stepOf(f.sources().get(0)),
+                                                s -> new ArrayList<>())
+                                        .add(f.id()));
+        List<StepView> views = new ArrayList<>();
+        for (DrawStep step : result.document().shape().steps()) {
+            String ids = String.join(",", features.getOrDefault(step.id(), List.of()));
+            views.add(0, view(step, ids, troubles.getOrDefault(step.id(), ""), error));
+        }
+        return views;
+    }
+
+    private static StepView view(DrawStep step, String ids, String trouble, EditError error) {
+        Command command = Commands.find(step.command()).orElse(null);
+        if (command == null) {
+            return new StepView(step.id(), step.command(), ids, "", trouble, List.of());
+        }
+        List<FieldView> fields =
+                command.parameters().stream().map(p -> field(p, step, error)).toList();
+        return new StepView(step.id(), command.label(), ids, note(command, step), trouble, fields);
+    }
+
+    private static String note(Command command, DrawStep step) {
+        List<String> said = new ArrayList<>();
+        for (Parameter p : command.parameters()) {
+            boolean place = p.kind() == Parameter.Kind.X || p.kind() == Parameter.Kind.Y;
+            String text = step.values().get(p.name());
+            if (!place && text != null && said.size() < 3) {
+                said.add(text);
+            }
+        }
+        return String.join(", ", said);
+    }
+
+    private static FieldView field(Parameter p, DrawStep step, EditError error) {
+        String text = step.values().getOrDefault(p.name(), "");
+        boolean here = !text.isEmpty();
+        FieldView view =
+                new FieldView(
+                        p.name(),
+                        p.label(),
+                        here ? text : p.otherwise(),
+                        "",
+                        unit(p),
+                        here ? "here" : "usual",
+                        false,
+                        false,
+                        "");
+        return error.in(view);
+    }
+
+    /** Unit that is written behind a value; empty for counts and words. */
+    public static String unit(Parameter p) {
+        return switch (p.kind()) {
+            case LENGTH, X, Y -> "mm";
+            case ANGLE -> "°";
+            case COUNT, FACTOR, TEXT, YES_NO -> "";
+        };
+    }
+}

@@ -1,0 +1,197 @@
+package dev.oleander.web.job;
+
+import dev.oleander.drawing.draw.Command;
+import dev.oleander.drawing.draw.Commands;
+import dev.oleander.drawing.draw.DrawException;
+import dev.oleander.drawing.draw.DrawStep;
+import dev.oleander.drawing.draw.Drawn;
+import dev.oleander.drawing.draw.TargetFinder;
+import dev.oleander.drawing.mend.MendOptions;
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Point;
+import dev.oleander.quantity.Typed;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Edits of the drawing: steps drawn, changed and taken away, mending, sides. */
+@Component
+public class ShapeEdits {
+
+    private final JobComputer computer;
+
+    ShapeEdits(JobComputer computer) {
+        this.computer = computer;
+    }
+
+    /**
+     * Something to draw.
+     *
+     * @param command word of a drawing command
+     * @param near where a person pointed, mm in the drawing; null when nowhere
+     * @param features ids of what was selected
+     * @param values formulas by parameter
+     */
+    public record Wish(
+            String command, Point near, List<String> features, Map<String, String> values) {}
+
+    /** One more step, when it can be done. */
+    public JobService.Edit draw(Wish wish) {
+        return before -> {
+            Command command =
+                    Commands.find(wish.command())
+                            .orElseThrow(
+                                    () ->
+                                            new RefusedEditException(
+                                                    "There is no drawing command \"%s\"."
+                                                            .formatted(wish.command())));
+            ShapeChoices shape = before.document().shape();
+            DrawStep step =
+                    new DrawStep(
+                            shape.nextStep(),
+                            command.word(),
+                            targets(before, command, wish),
+                            given(wish.values()));
+            return checked(before.document().withShape(shape.plus(step)), step.id());
+        };
+    }
+
+    private static Map<String, String> given(Map<String, String> values) {
+        Map<String, String> given = new TreeMap<>();
+        values.forEach(
+                (name, text) -> {
+                    if (text != null && !text.isBlank()) {
+                        given.put(name, text.strip());
+                    }
+                });
+        return given;
+    }
+
+    /**
+     * A step that cannot be done is refused; others that cannot any more are told in the reading.
+     */
+    private JobDocument checked(JobDocument after, String step) {
+        for (Drawn.Trouble trouble : computer.result(after).shape().drawn().troubles()) {
+            if (trouble.step().equals(step)) {
+                throw DrawException.about(trouble.parameter(), trouble.sentence());
+            }
+        }
+        return after;
+    }
+
+    private static List<String> targets(JobResult before, Command command, Wish wish) {
+        if (command.targets() == Command.Targets.NONE) {
+            return List.of();
+        }
+        Set<String> chosen = sources(before, wish.features());
+        if (command.targets() == Command.Targets.SOME) {
+            if (chosen.isEmpty()) {
+                throw new RefusedEditException(
+                        "Select what to work on first, then choose %s."
+                                .formatted(command.label().toLowerCase(Locale.ROOT)));
+            }
+            return wholeSteps(before, chosen);
+        }
+        if (wish.near() == null) {
+            throw new RefusedEditException("Click the place on the table.");
+        }
+        return new TargetFinder(before.reading().drawing(), chosen)
+                .at(wish.near(), command.targets());
+    }
+
+    private static Set<String> sources(JobResult before, List<String> features) {
+        Map<String, Feature> byId = before.reading().byId();
+        return features.stream()
+                .map(byId::get)
+                .filter(f -> f != null)
+                .flatMap(f -> f.sources().stream())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    /** Where all that a step drew is chosen, the step itself is, so that its shape may grow. */
+    private static List<String> wholeSteps(JobResult before, Set<String> chosen) {
+        Map<String, List<String>> ofStep = new TreeMap<>();
+        before.reading()
+                .drawing()
+                .entities()
+                .forEach(
+                        e ->
+                                ofStep.computeIfAbsent(stepOf(e.key()), s -> new ArrayList<>())
+                                        .add(e.key()));
+        Set<String> targets = new LinkedHashSet<>();
+        for (String key : chosen) {
+            String step = stepOf(key);
+            boolean whole =
+                    step.startsWith("d")
+                            && ofStep.get(step).size() > 1
+                            && chosen.containsAll(ofStep.get(step));
+            targets.add(whole ? step + "*" : key);
+        }
+        return List.copyOf(targets);
+    }
+
+    /** Step d3 drew d3, d3-2 and d3-3. */
+    public static String stepOf(String key) {
+        int dash = key.indexOf('-');
+        return dash < 0 ? key : key.substring(0, dash);
+    }
+
+    /** Another value of a step. */
+    public JobService.Edit setStep(String id, String parameter, String text) {
+        return before -> {
+            List<DrawStep> steps = new ArrayList<>(before.document().shape().steps());
+            int at = indexOf(steps, id);
+            Map<String, String> values = new TreeMap<>(steps.get(at).values());
+            values.put(parameter, text);
+            steps.set(at, steps.get(at).withValues(given(values)));
+            return checked(before.document().reshaped(s -> s.withSteps(steps)), id);
+        };
+    }
+
+    /** Takes a step away; what worked on it alone is told. */
+    public JobService.Edit removeStep(String id) {
+        return before -> {
+            List<DrawStep> steps = new ArrayList<>(before.document().shape().steps());
+            steps.remove(indexOf(steps, id));
+            return before.document().reshaped(s -> s.withSteps(steps));
+        };
+    }
+
+    private static int indexOf(List<DrawStep> steps, String id) {
+        for (int i = 0; i < steps.size(); i++) {
+            if (steps.get(i).id().equals(id)) {
+                return i;
+            }
+        }
+        throw new NotFoundException("There is no step %s in this drawing.".formatted(id));
+    }
+
+    /** Mends everything that can be decided without a person. */
+    public JobService.Edit mend(Typed tolerance, Collection<MendOptions.Step> what) {
+        return before -> before.document().reshaped(s -> s.withMending(tolerance, what));
+    }
+
+    /** Leaves a fault as it is, or asks about it again. */
+    public JobService.Edit settle(String fault) {
+        return before -> before.document().reshaped(s -> s.withSettled(fault));
+    }
+
+    /** Keeps the other side of a contour. */
+    public JobService.Edit turn(String feature) {
+        return before -> {
+            Feature found = before.reading().byId().get(feature);
+            if (found == null || !found.isClosed()) {
+                throw new RefusedEditException(
+                        "%s is no closed contour; it has no side to turn.".formatted(feature));
+            }
+            return before.document().reshaped(s -> s.withTurned(feature));
+        };
+    }
+}

@@ -1,0 +1,292 @@
+// Drawing on the table: a command asks for places, clicked or typed, and for values, then the server
+// draws. The command stays in use until Escape, so that several lines or circles follow each other.
+
+const at = (x, y) => ({x, y});
+const apart = (a, b) => Math.hypot(b.x - a.x, b.y - a.y);
+const degrees = (a, b) => Math.atan2(b.y - a.y, b.x - a.x) * 180 / Math.PI;
+const rounded = (value) => String(Number(value.toFixed(4)));
+
+const place = (x = 'x', y = 'y') => (p) => ({[x]: p.tx, [y]: p.ty});
+const by = (p, [a]) => ({dx: rounded(p.x - a.x), dy: rounded(p.y - a.y)});
+
+/** What each place of a command fills in, and what is asked for. */
+const PLACES = {
+  line: [['the first end', place('x1', 'y1')], ['the other end', place('x2', 'y2')]],
+  arc: [['the first end', place('x1', 'y1')], ['a place on the arc', place('x2', 'y2')], ['the other end', place('x3', 'y3')]],
+  'arc-centre': [['the centre', place()],
+    ['the start', (p, [c]) => ({radius: rounded(apart(c, p)), from: rounded(degrees(c, p))})],
+    ['the end', (p, [c, s]) => ({sweep: rounded((degrees(c, p) - degrees(c, s) + 720) % 360)})]],
+  'arc-radius': [['the first end', place('x1', 'y1')], ['the other end', place('x2', 'y2')]],
+  circle: [['the centre', place()], ['a place on the circle', (p, [c]) => ({diameter: rounded(2 * apart(c, p))})]],
+  rectangle: [['a corner', place()],
+    ['the corner across', (p, [c]) => ({width: rounded(p.x - c.x), height: rounded(p.y - c.y)})]],
+  slot: [['the centre', place()],
+    ['one end', (p, [c]) => ({length: rounded(2 * apart(c, p)), turn: rounded(degrees(c, p))})]],
+  polygon: [['the centre', place()],
+    ['the middle of a side', (p, [c]) => ({flats: rounded(2 * apart(c, p)), turn: rounded(degrees(c, p) + 90)})]],
+  move: [['where from', () => ({})], ['where to', by]],
+  copy: [['where from', () => ({})], ['where to', by]],
+  rows: [['where from', () => ({})], ['the next one', by]],
+  mirror: [['one end of the axis', place('x1', 'y1')], ['the other end', place('x2', 'y2')]],
+  dimension: [['one end', place('x1', 'y1')], ['the other end', place('x2', 'y2')]],
+  trim: [['the stretch to take away', place()]],
+  extend: [['the end to extend', place()]],
+  split: [['where to split', place()]],
+  fillet: [['the corner', place()]],
+  chamfer: [['the corner', place()]],
+  meet: [['the corner', place()]],
+  offset: [], join: [], reverse: [], delete: [], group: [], layer: [], fit: [],
+};
+const MIDDLE = [['where it lies', place()]];
+
+/** Values that stay when the command is used again. */
+const KEPT = new Set(['radius', 'length', 'other', 'layer', 'distance', 'width', 'sides', 'height', 'turn', 'keep', 'away']);
+
+export class Drawing {
+  #places = [];
+  #word = null;
+  #kept = {};
+  #waiting = false;
+
+  /**
+   * @param table the table
+   * @param job id
+   * @param slip fetches the slip of the selection again
+   */
+  constructor(table, job, slip) {
+    this.table = table;
+    this.job = job;
+    this.slip = slip;
+    document.addEventListener('click', (event) => this.#clicked(event));
+    document.addEventListener('submit', (event) => this.#submitted(event));
+    table.snapFrom = () => this.#places[this.#places.length - 1] ?? null;
+    table.addEventListener('placed', ({detail}) => this.#placed(detail));
+    table.overlays.push((ctx, painter) => this.#preview(ctx, painter));
+  }
+
+  get active() {
+    return this.#word !== null;
+  }
+
+  #clicked({target}) {
+    const button = target.closest('[data-draw]');
+    if (button) {
+      button.closest('details')?.removeAttribute('open');
+      this.start(button.dataset.draw);
+    } else if (target.closest('[data-draw-end]')) {
+      this.end();
+    }
+  }
+
+  async start(word, values = {}, from = null) {
+    this.#word = word;
+    this.#places = from ? [from] : [];
+    for (const button of document.querySelectorAll('[data-draw]')) {
+      button.ariaPressed = String(button.dataset.draw === word);
+    }
+    await htmx.ajax('GET', `/jobs/${this.job}/shape/commands/${word}`, {target: '#slip', swap: 'innerHTML', source: document.body});
+    if (this.#word !== word) {
+      return;
+    }
+    for (const [name, value] of Object.entries(values)) {
+      this.#fill(name, value);
+    }
+    const asksForPlace = this.#steps().length > 0;
+    this.table.setMode(asksForPlace ? 'draw' : 'select');
+    if (from) {
+      this.#fillAll(this.#steps()[0][1](from, []));
+    }
+    this.#prompt();
+    if (!asksForPlace) {
+      if (!this.#missing() && word !== 'fit') {
+        this.#submit();
+      } else {
+        (this.#missing() ?? this.form.querySelector('input[type=text]'))?.focus();
+      }
+    }
+  }
+
+  end() {
+    this.#word = null;
+    this.#places = [];
+    this.table.setMode('select');
+    for (const button of document.querySelectorAll('[data-draw]')) {
+      button.ariaPressed = 'false';
+    }
+    this.slip();
+  }
+
+  get form() {
+    return document.getElementById('draw-form');
+  }
+
+  #steps() {
+    return PLACES[this.#word] ?? (this.form?.querySelector('[data-kind=x]') ? MIDDLE : []);
+  }
+
+  #field(name) {
+    return this.form?.elements[`v.${name}`];
+  }
+
+  #fill(name, value) {
+    const field = this.#field(name);
+    if (field) {
+      field.value = value;
+    }
+  }
+
+  #fillAll(values) {
+    Object.entries(values).forEach(([name, value]) => this.#fill(name, value));
+  }
+
+  #missing() {
+    return [...this.form?.querySelectorAll('[data-required=true]') ?? []].find((f) => !f.value.trim());
+  }
+
+  #prompt() {
+    const prompt = document.getElementById('draw-prompt');
+    const next = this.#steps()[this.#places.length];
+    if (prompt) {
+      prompt.textContent = next ? `Click ${next[0]}, or type it.` : this.#missing() ? 'Type what is missing.' : 'Enter draws.';
+      document.getElementById('draw-place').hidden = !this.#steps().length;
+    }
+    this.table.refreshTop();
+  }
+
+  #placed(p) {
+    if (!this.active || this.#waiting) {
+      return;
+    }
+    this.#take({...p, tx: rounded(p.x), ty: rounded(p.y)});
+  }
+
+  #take(p) {
+    const next = this.#steps()[this.#places.length];
+    if (!next) {
+      return;
+    }
+    this.#fillAll(next[1](p, this.#places));
+    this.#places.push(p);
+    if (this.#places.length < this.#steps().length) {
+      this.#prompt();
+      return;
+    }
+    const missing = this.#missing();
+    if (missing) {
+      this.#prompt();
+      missing.focus();
+    } else {
+      this.#submit();
+    }
+  }
+
+  #submitted(event) {
+    if (event.target.id === 'draw-form') {
+      event.preventDefault();
+      const missing = this.#missing();
+      if (missing) {
+        missing.focus();
+      } else {
+        this.#submit();
+      }
+    } else if (event.target.id === 'draw-place') {
+      event.preventDefault();
+      this.#typed(document.getElementById('draw-typed'));
+    }
+  }
+
+  /** A place as text: 40, 25 · by 10, 5 · 50 at 30. Formulas stay formulas. */
+  #typed(field) {
+    const last = this.#places[this.#places.length - 1] ?? {x: 0, y: 0, tx: '0', ty: '0'};
+    const text = field.value.trim();
+    const relative = text.match(/^by\s+(.+)$/i);
+    const polar = text.match(/^(.+?)\s+at\s+(.+)$/i);
+    const pair = (relative ? relative[1] : text).split(text.includes(';') ? ';' : ',').map((s) => s.trim());
+    let p = null;
+    if (polar) {
+      const [l, a] = [Number(polar[1]), Number(polar[2]) * Math.PI / 180];
+      p = {x: last.x + l * Math.cos(a), y: last.y + l * Math.sin(a), tx: `${last.tx} + (${polar[1]})*COS(${polar[2]})`,
+        ty: `${last.ty} + (${polar[1]})*SIN(${polar[2]})`};
+    } else if (pair.length === 2 && pair.every(Boolean)) {
+      p = relative
+          ? {x: last.x + Number(pair[0]), y: last.y + Number(pair[1]), tx: `${last.tx} + (${pair[0]})`, ty: `${last.ty} + (${pair[1]})`}
+          : {x: Number(pair[0]), y: Number(pair[1]), tx: pair[0], ty: pair[1]};
+    }
+    if (!p) {
+      this.#refuse('A place is x, y - or by dx, dy - or length at angle.');
+      return;
+    }
+    field.value = '';
+    this.#take(p);
+    document.getElementById('draw-typed')?.focus();
+  }
+
+  #refuse(sentence) {
+    const error = document.getElementById('draw-error');
+    if (error) {
+      error.textContent = sentence;
+      error.hidden = !sentence;
+    }
+  }
+
+  async #submit() {
+    const word = this.#word;
+    const data = Object.fromEntries(new FormData(this.form));
+    const near = this.#places[this.#places.length - 1];
+    if (near && !Number.isNaN(near.x)) {
+      Object.assign(data, {nearX: near.x, nearY: near.y});
+    }
+    const targets = document.querySelector('.draw-command')?.dataset.targets;
+    const chained = word === 'line' ? this.#places[1] : null;
+    this.#waiting = true;
+    await htmx.ajax('POST', `/jobs/${this.job}/shape/draw`, {source: document.body, swap: 'none', values: data});
+    this.#waiting = false;
+    const refused = document.getElementById('draw-refused')?.textContent ?? document.getElementById('bench-error')?.textContent;
+    if (this.#word !== word) {
+      return;
+    }
+    if (refused) {
+      const values = Object.fromEntries(Object.entries(data).filter(([k]) => k.startsWith('v.')).map(([k, v]) => [k.slice(2), v]));
+      await this.start(word, values);
+      this.#refuse(refused);
+      this.table.dispatchEvent(new CustomEvent('refused', {detail: refused}));
+    } else if (targets === 'some') {
+      this.end();
+    } else {
+      const kept = Object.fromEntries(Object.entries(data).map(([k, v]) => [k.replace(/^v\./, ''), v])
+          .filter(([k]) => KEPT.has(k) && !(word === 'slot' && (k === 'length' || k === 'turn'))
+              && !(word === 'rectangle' && (k === 'width' || k === 'height')) && !(word === 'polygon' && k === 'turn')
+              && !word.startsWith('arc')));
+      await this.start(word, kept, chained);
+    }
+  }
+
+  // ---- what would be drawn, at the pointer
+
+  #preview(ctx, painter) {
+    if (!this.active || !this.#places.length || !this.table.pointerPlace) {
+      return;
+    }
+    const p = this.table.pointerPlace;
+    const [a, b] = this.#places;
+    const path = new Path2D();
+    if (['circle', 'polygon'].includes(this.#word) || (this.#word === 'arc-centre' && !b)) {
+      path.arc(a.x, a.y, apart(a, p), 0, 2 * Math.PI);
+    } else if (this.#word === 'rectangle') {
+      path.rect(Math.min(a.x, p.x), Math.min(a.y, p.y), Math.abs(p.x - a.x), Math.abs(p.y - a.y));
+    } else {
+      path.moveTo(a.x, a.y);
+      if (b) {
+        path.lineTo(b.x, b.y);
+      }
+      path.lineTo(p.x, p.y);
+    }
+    painter.stroke(path, this.table.colours.leaf, 1.4, [6, 3]);
+    painter.screen();
+    const [sx, sy] = this.table.view.toScreen(p.x, p.y);
+    const last = b ?? a;
+    ctx.font = '500 12px Commissioner, sans-serif';
+    ctx.fillStyle = this.table.colours.ink;
+    ctx.fillText(`${apart(last, p).toFixed(2)} mm at ${degrees(last, p).toFixed(1)}°`, sx + 14, sy - 12);
+  }
+}
