@@ -250,6 +250,11 @@ on('tool-measure', ({currentTarget}) => {
   currentTarget.ariaPressed = String(measuring);
   summarise();
 });
+on('tool-dimensions', ({currentTarget}) => {
+  table.hidesDimensions = !table.hidesDimensions;
+  currentTarget.ariaPressed = String(!table.hidesDimensions);
+  table.refresh();
+});
 on('tool-legend', ({currentTarget}) => {
   const legend = document.getElementById('legend');
   legend.hidden = !legend.hidden;

@@ -107,7 +107,9 @@ export class Painter {
     open.forEach((d) => this.#ends(d));
     this.stroke(ticks, this.c.rose, 0.8);
     this.#points(scene.points);
-    this.#dimensions(scene.dimensions);
+    if (!this.hidesDimensions) {
+      this.#dimensions(scene.dimensions);
+    }
     this.#faults(scene.faults);
     this.#words(scene.features.filter((f) => scene.stale.includes(f.id)));
   }

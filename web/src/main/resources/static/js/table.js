@@ -190,7 +190,9 @@ export class Table extends EventTarget {
   #paintBase() {
     const began = performance.now();
     const ctx = this.base.getContext('2d');
-    new Painter(ctx, this.view, this.ratio, this.colours).paint(this.scene);
+    const painter = new Painter(ctx, this.view, this.ratio, this.colours);
+    painter.hidesDimensions = this.hidesDimensions;
+    painter.paint(this.scene);
     this.#cost = performance.now() - began;
     this.paintedView = this.view.copy();
     this.top.dataset.view = [this.view.k, this.view.ox, this.view.oy].join(' ');

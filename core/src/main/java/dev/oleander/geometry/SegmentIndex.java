@@ -67,14 +67,29 @@ public final class SegmentIndex<T> {
      * Finds every pair of segments whose boxes come within a distance of each other, each once.
      *
      * @param distance mm
+     * @param most how many pairs are looked at
+     * @return whether all were; false when there are more, or the visitor wanted no more
      */
-    public static void pairs(
-            List<? extends Segment> segments, double distance, BoxTree.PairVisitor visitor) {
+    public static boolean pairs(
+            List<? extends Segment> segments,
+            double distance,
+            long most,
+            BoxTree.PairVisitor visitor) {
         double[] boxes = new double[4 * segments.size()];
         for (int i = 0; i < segments.size(); i++) {
             segments.get(i).box().grown(distance / 2).writeTo(boxes, 4 * i);
         }
-        BoxTree.of(boxes, segments.size()).pairs((from, end) -> true, visitor);
+        long[] seen = {0};
+        boolean[] ended = {false};
+        BoxTree.of(boxes, segments.size())
+                .pairs(
+                        (from, end) -> true,
+                        (a, b) -> {
+                            seen[0]++;
+                            ended[0] = seen[0] > most || !visitor.found(a, b);
+                            return !ended[0];
+                        });
+        return !ended[0];
     }
 
     /** Everything whose box touches {@code box}. */

@@ -32,7 +32,7 @@ public final class DxfReader {
     /** UTF-8 since R2007; before, a code page, of which Western Europe's is the usual one. */
     private static String decode(String name, byte[] bytes) {
         if (startsWith(bytes, 0xFF, 0xFE) || startsWith(bytes, 0xFE, 0xFF)) {
-            return new String(bytes, StandardCharsets.UTF_16);
+            return unmarked(new String(bytes, StandardCharsets.UTF_16));
         }
         if (isBinary(bytes)) {
             throw new DrawingException(
@@ -44,11 +44,15 @@ public final class DxfReader {
         try {
             String text =
                     StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
-            boolean marked = !text.isEmpty() && text.charAt(0) == BYTE_ORDER_MARK;
-            return marked ? text.substring(1) : text;
+            return unmarked(text);
         } catch (CharacterCodingException notUtf8) {
             return new String(bytes, Charset.forName("windows-1252"));
         }
+    }
+
+    private static String unmarked(String text) {
+        boolean marked = !text.isEmpty() && text.charAt(0) == BYTE_ORDER_MARK;
+        return marked ? text.substring(1) : text;
     }
 
     private static boolean startsWith(byte[] bytes, int first, int second) {

@@ -7,11 +7,9 @@ import dev.oleander.drawing.intake.UnreadableException;
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Line;
-import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
-import dev.oleander.geometry.fit.Mapper;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -156,14 +154,22 @@ final class EntityBuilder {
             return new Built(Outline.exact(moved, closed && moved.size() > 1), place);
         }
         requireNotFlat(to);
-        Mapper mapper = new Mapper(to, fit);
-        List<Segment> moved =
-                closed
-                        ? mapper.map(new Contour(segments)).segments()
-                        : mapper.map(new Path(segments)).segments();
-        int arcs = (int) segments.stream().filter(s -> s instanceof Arc).count();
-        int lines = segments.size() - arcs;
-        return new Built(new Outline(moved, closed, arcs, moved.size() - lines), place);
+        OutlinePen pen = new OutlinePen(fit);
+        pen.start(place);
+        for (Segment s : segments) {
+            if (s instanceof Arc arc) {
+                collector.checked(to.apply(arc.middle()));
+                pen.curve(
+                        t -> to.apply(arc.at(t)),
+                        0,
+                        1,
+                        to.applyToVector(arc.direction(0)),
+                        to.applyToVector(arc.direction(1)));
+            } else {
+                pen.lineTo(to.apply(s.end()));
+            }
+        }
+        return new Built(pen.finish(closed), place);
     }
 
     private static List<Segment> moved(List<Segment> segments, Transform to) {

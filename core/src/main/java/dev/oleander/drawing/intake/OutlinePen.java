@@ -33,6 +33,9 @@ public final class OutlinePen {
     /** Points of a run up to which a nearer fit is sought. */
     private static final int MOST_REFITTED = 5_000;
 
+    /** Curves smaller than this share of the tolerance are as good as straight. */
+    private static final double SPECK = 1e-2;
+
     /** Share of the coordinates below which two ends are one place. */
     private static final double ROUNDING = 1e-11;
 
@@ -128,10 +131,21 @@ public final class OutlinePen {
         if (run.isEmpty()) {
             return;
         }
-        List<Segment> arcs = withoutSpecks(closest(List.copyOf(run)));
+        List<Segment> arcs = isSpeck() ? chord() : withoutSpecks(closest(List.copyOf(run)));
         segments.addAll(arcs);
         fitted += arcs.size();
         run.clear();
+    }
+
+    private boolean isSpeck() {
+        Point start = run.get(0);
+        return run.stream().allMatch(p -> p.distance(start) <= SPECK * tolerance);
+    }
+
+    private List<Segment> chord() {
+        Point start = run.get(0);
+        Point end = run.get(run.size() - 1);
+        return start.equals(end) ? List.of() : List.of(new Line(start, end));
     }
 
     /**

@@ -59,19 +59,27 @@ final class DoubledPieces {
         pieces.forEach(p -> all.add(p.segment()));
         all.addAll(fixed);
         boolean[] involved = new boolean[all.size()];
-        SegmentIndex.pairs(
-                all,
-                options.gap(),
-                (i, j) -> {
-                    Segment a = all.get(i);
-                    Segment b = all.get(j);
-                    boolean open = Math.min(i, j) < pieces.size();
-                    if (open && isSameKind(a, b) && sharesStretch(a, b)) {
-                        involved[i] = true;
-                        involved[j] = true;
-                    }
-                    return true;
-                });
+        boolean complete =
+                SegmentIndex.pairs(
+                        all,
+                        options.gap(),
+                        MendOptions.MOST_PAIRS,
+                        (i, j) -> {
+                            Segment a = all.get(i);
+                            Segment b = all.get(j);
+                            boolean open = Math.min(i, j) < pieces.size();
+                            if (open && isSameKind(a, b) && sharesStretch(a, b)) {
+                                involved[i] = true;
+                                involved[j] = true;
+                            }
+                            return true;
+                        });
+        if (!complete) {
+            faults.add(
+                    Fault.ofFile(
+                            "Line work drawn twice was not looked for everywhere: more than %d pairs of lines lie over each other."
+                                    .formatted(MendOptions.MOST_PAIRS)));
+        }
         return involved;
     }
 

@@ -21,6 +21,9 @@ public record MendOptions(double gap, double exact, double fit, Set<Step> steps)
         SHORT_LINES
     }
 
+    /** Pairs of segments that are compared; drawings of parts have a few for each segment. */
+    public static final long MOST_PAIRS = 2_000_000;
+
     /** What changes nothing that anybody would miss. */
     public static final Set<Step> USUAL =
             Set.copyOf(EnumSet.of(Step.GAPS, Step.DOUBLES, Step.CRUMBS));

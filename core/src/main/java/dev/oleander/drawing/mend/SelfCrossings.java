@@ -52,6 +52,7 @@ final class SelfCrossings {
         SegmentIndex.pairs(
                 segments,
                 options.exact(),
+                MendOptions.MOST_PAIRS,
                 (i, j) -> {
                     cut(segments, Math.min(i, j), Math.max(i, j), cuts);
                     return true;

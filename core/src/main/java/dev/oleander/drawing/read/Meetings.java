@@ -1,6 +1,7 @@
 package dev.oleander.drawing.read;
 
 import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.geometry.Intersections;
 import dev.oleander.geometry.Intersections.Crossing;
 import dev.oleander.geometry.Point;
@@ -38,6 +39,7 @@ final class Meetings {
         SegmentIndex.pairs(
                 entries.stream().map(SegmentIndex.Entry::segment).toList(),
                 tolerance,
+                MendOptions.MOST_PAIRS,
                 (a, b) -> {
                     SegmentIndex.Entry<Feature> first = entries.get(Math.min(a, b));
                     SegmentIndex.Entry<Feature> second = entries.get(Math.max(a, b));

@@ -13,6 +13,9 @@ import java.util.function.DoubleFunction;
 /** Draws the subpaths of one shape; coordinates come in user units. */
 final class PathWriter {
 
+    /** Share of a radius by which half an ellipse may miss it. */
+    private static final double HALF = 1e-9;
+
     private final Collector collector;
     private final Transform map;
     private final double fit;
@@ -153,7 +156,8 @@ final class PathWriter {
             line(x, y);
             return;
         }
-        double radius = Math.max(1, reach);
+        // half an ellipse but for rounding: the root below would turn 1e-16 into 1e-8
+        double radius = reach > 1 - HALF ? reach : 1;
         double rise = Math.sqrt(Math.max(0, radius * radius - reach * reach));
         Point side = half.left().times((large == sweep ? -1 : 1) * rise / reach);
         Point centre = from.midpoint(to).plus(side);

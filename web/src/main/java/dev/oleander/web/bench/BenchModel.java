@@ -4,14 +4,15 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Stop;
-import dev.oleander.proof.Finding;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.Stage;
+import dev.oleander.web.job.StageReport;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -80,16 +81,20 @@ class BenchModel {
         }
     }
 
-    private ReleaseSlip release(JobView job, boolean planned, String revision) {
+    private ReleaseSlip release(JobView job, boolean planned, String shown) {
         List<Release> made = releases.ofJob(job.id());
         if (!planned) {
-            return new ReleaseSlip(null, made, revision, job.stage(Stage.SHEET).needs(), false);
+            return new ReleaseSlip(null, made, shown, job.stage(Stage.SHEET).needs(), false);
         }
         ProgramPreview preview = releases.preview(job);
-        List<String> obstacles =
-                job.result().proof().open().stream().map(Finding::sentence).toList();
+        List<String> obstacles = new ArrayList<>();
+        String revision = StageReport.revisionNeed(job.document().shape().revision());
+        if (!revision.isEmpty()) {
+            obstacles.add(revision);
+        }
+        job.result().proof().open().forEach(f -> obstacles.add(f.sentence()));
         boolean fresh = job.stage(Stage.RELEASE).isReady();
-        return new ReleaseSlip(preview, made, revision, obstacles, fresh);
+        return new ReleaseSlip(preview, made, shown, obstacles, fresh);
     }
 
     private static List<Stop> selected(JobResult result, List<String> ids) {

@@ -110,13 +110,23 @@ public record RunLineView(
                 stop.id(),
                 stop.number(),
                 stop.name(),
-                refused ? "not cut" : stop.kind() == Stop.Kind.MARK ? "mark" : "",
+                note(stop, result),
                 refused ? "–" : Numbers.duration(seconds),
                 seconds,
                 begins.getOrDefault(stop.id(), 0.0),
                 stop.passes().size(),
                 flag,
                 selected.contains(stop.id()));
+    }
+
+    private static String note(Stop stop, JobResult result) {
+        if (stop.refusal().isPresent()) {
+            return "not cut";
+        }
+        if (result.document().shape().revision().stale().contains(stop.feature())) {
+            return "stale";
+        }
+        return stop.kind() == Stop.Kind.MARK ? "mark" : "";
     }
 
     private static Map<String, Severity> worst(JobResult result) {

@@ -14,6 +14,8 @@ import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.PurposeRules;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Chain;
+import dev.oleander.geometry.Distances;
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Numbers;
@@ -48,7 +50,8 @@ public final class ShapeSlip {
             String key,
             String x,
             String y,
-            String bridge) {
+            String bridge,
+            String corner) {
 
         /** Mended, decide, left or note. */
         public String word() {
@@ -214,6 +217,37 @@ public final class ShapeSlip {
         return !revision().equals(ShapeChoices.Revision.NONE);
     }
 
+    /** Distance between two selected chains, with what they are; empty unless two are. */
+    public List<Figure> between() {
+        if (selected.size() != 2) {
+            return List.of();
+        }
+        Map<String, Feature> byId = reading.byId();
+        Chain a = byId.get(selected.get(0)).chain();
+        Chain b = byId.get(selected.get(1)).chain();
+        return List.of(
+                new Figure(
+                        "Gap between them",
+                        Numbers.plain(Distances.between(a, b).distance(), 3) + " mm"),
+                new Figure(
+                        "Middles apart",
+                        Numbers.plain(a.box().centre().distance(b.box().centre()), 3) + " mm"));
+    }
+
+    /** Groups by name, with the features of their entities apart by commas. */
+    public Map<String, String> groupsByName() {
+        Map<String, String> groups = new TreeMap<>();
+        result.shape().drawn().groups().forEach((name, keys) -> groups.put(name, featuresOf(keys)));
+        return groups;
+    }
+
+    private String featuresOf(List<String> keys) {
+        return reading.features().stream()
+                .filter(f -> f.sources().stream().anyMatch(keys::contains))
+                .map(Feature::id)
+                .collect(Collectors.joining(","));
+    }
+
     public int selectedCount() {
         return selected.size();
     }
@@ -314,7 +348,14 @@ public final class ShapeSlip {
                 fault.key(),
                 fault.place().map(p -> Numbers.plain(p.x(), 4)).orElse(""),
                 fault.place().map(p -> Numbers.plain(p.y(), 4)).orElse(""),
-                fault.ends().size() == 2 ? bridge(fault) : "");
+                fault.ends().size() == 2 ? bridge(fault) : "",
+                fault.ends().size() == 2 ? corner(fault.ends().get(0)) : "");
+    }
+
+    /** Values of the corner that two ends would be brought to. */
+    private static String corner(Point near) {
+        return "{\"command\":\"meet\",\"nearX\":\"%1$s\",\"nearY\":\"%2$s\",\"v.x\":\"%1$s\",\"v.y\":\"%2$s\"}"
+                .formatted(near.x(), near.y());
     }
 
     /** Values of the line that would close a gap. */

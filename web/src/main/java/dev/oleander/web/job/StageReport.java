@@ -75,10 +75,35 @@ public final class StageReport {
                 && result.document().shape().unit() == null) {
             needs.add("The file does not say its unit; mm were taken. Check the size.");
         }
+        String revision = revisionNeed(result.document().shape().revision());
+        if (!revision.isEmpty()) {
+            needs.add(0, revision);
+        }
+        if (reading.features().isEmpty()) {
+            return StageView.open(Stage.SHAPE, "nothing drawn yet");
+        }
         if (needs.isEmpty()) {
             return StageView.ready(Stage.SHAPE, shapeSummary(reading));
         }
         return StageView.needs(Stage.SHAPE, count(needs.size(), "thing") + " to decide", needs);
+    }
+
+    /** What a new version of the drawing leaves to decide; empty when it is taken over. */
+    public static String revisionNeed(ShapeChoices.Revision revision) {
+        int stale = revision.stale().size();
+        int lost = revision.lost().size();
+        if (stale == 0 && lost == 0) {
+            return "";
+        }
+        List<String> parts = new ArrayList<>();
+        if (stale > 0) {
+            parts.add(count(stale, "line") + " moved or changed");
+        }
+        if (lost > 0) {
+            parts.add(count(lost, "line") + (lost == 1 ? " is gone" : " are gone"));
+        }
+        return "New version of the drawing: %s. Look at them and take it over on Shape."
+                .formatted(String.join(", ", parts));
     }
 
     private static String leftOut(Skipped s) {

@@ -13,6 +13,7 @@ import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.StageReport;
 import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
 import java.time.Clock;
@@ -125,6 +126,10 @@ public class ReleaseService {
     private static void requireReleasable(JobView job, Proof proof) {
         if (job.result().timeline().program().size() <= 1) {
             throw new ReleaseRefusedException("There is nothing to cut.", List.of());
+        }
+        String open = StageReport.revisionNeed(job.document().shape().revision());
+        if (!open.isEmpty()) {
+            throw new ReleaseRefusedException(open, List.of());
         }
         if (!proof.releasable()) {
             throw new ReleaseRefusedException(
