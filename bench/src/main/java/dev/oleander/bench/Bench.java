@@ -10,7 +10,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Measures areas, prints a table for each and writes it as JSON. */
 public final class Bench {
 
-    private static final List<Area> AREAS = List.of(new SliceArea(), new GeometryArea());
+    private static final List<Area> AREAS =
+            List.of(new SliceArea(), new GeometryArea(), new DrawingArea());
 
     private Bench() {}
 

@@ -1,6 +1,10 @@
 package dev.oleander.bench;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Locale;
+import java.util.Random;
 import java.util.SplittableRandom;
 
 /**
@@ -12,30 +16,59 @@ final class PlateSheet {
     static final int ENTITIES_PER_PLATE = 24;
     static final int CONTOURS_PER_PLATE = 11;
 
-    private final StringBuilder file = new StringBuilder();
-    private final SplittableRandom random;
+    /** Share of the plates that have gaps and a doubled line in worn drawings. */
+    private static final double WORN = 0.3;
 
-    private PlateSheet(long seed) {
+    private final List<String> entities = new ArrayList<>();
+    private final SplittableRandom random;
+    private final double wear;
+
+    private PlateSheet(long seed, double wear) {
         this.random = new SplittableRandom(seed);
+        this.wear = wear;
     }
 
     /** The text of a DXF file; the same seed gives the same text. */
     static String of(int plates, long seed) {
-        PlateSheet sheet = new PlateSheet(seed);
-        sheet.file.append("0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n");
-        sheet.file.append("0\nSECTION\n2\nENTITIES\n");
+        return new PlateSheet(seed, 0).file(plates);
+    }
+
+    /** Plates with notes, gaps and doubled lines, in no order; as many entities as asked for. */
+    static String worn(int entities) {
+        PlateSheet sheet = new PlateSheet(7, WORN);
+        sheet.file(entities / (ENTITIES_PER_PLATE + 1));
+        Collections.shuffle(sheet.entities, new Random(7));
+        return sheet.text();
+    }
+
+    private String file(int plates) {
         int columns = (int) Math.ceil(Math.sqrt(plates));
         for (int i = 0; i < plates; i++) {
-            sheet.plate(i % columns * 320.0, i / columns * 200.0);
+            plate(i % columns * 320.0, i / columns * 200.0);
         }
-        return sheet.file.append("0\nENDSEC\n0\nEOF\n").toString();
+        return text();
+    }
+
+    private String text() {
+        return "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n"
+                + String.join("", entities)
+                + "0\nENDSEC\n0\nEOF\n";
     }
 
     private void plate(double x, double y) {
         double w = random.nextInt(200, 300);
         double h = random.nextInt(120, 180);
         double r = random.nextInt(6, 20);
-        line(x + r, y, x + w - r, y);
+        boolean worn = random.nextDouble() < wear;
+        line(x + r, y, x + w - r - (worn ? random.nextDouble(0.002, 0.04) : 0), y);
+        if (worn) {
+            line(x + w - r, y, x + r, y);
+        }
+        if (wear > 0) {
+            add(
+                    "0\nTEXT\n8\nNOTES\n10\n%.6f\n20\n%.6f\n40\n6.0\n1\nDECK PLATE\n",
+                    x + w / 2 - 40, y + h / 2);
+        }
         line(x + w, y + r, x + w, y + h - r);
         line(x + w - r, y + h, x + r, y + h);
         line(x, y + h - r, x, y + r);
@@ -83,6 +116,6 @@ final class PlateSheet {
     }
 
     private void add(String format, Object... values) {
-        file.append(String.format(Locale.ROOT, format, values));
+        entities.add(String.format(Locale.ROOT, format, values));
     }
 }

@@ -75,7 +75,7 @@ public record Box(Point min, Point max) {
     }
 
     /** Least x and y, greatest x and y. */
-    void writeTo(double[] numbers, int at) {
+    public void writeTo(double[] numbers, int at) {
         numbers[at] = min.x();
         numbers[at + 1] = min.y();
         numbers[at + 2] = max.x();

@@ -70,6 +70,7 @@ final class NodeFinder {
         List<Gap> gaps = uniteNear();
         gaps.sort(Comparator.comparingDouble(Gap::size));
         gaps.forEach(this::closeGap);
+        uniteFallen();
         List<Edge> edges = new ArrayList<>(pieces.size());
         int[] nodes = new int[2 * pieces.size()];
         for (int i = 0; i < pieces.size(); i++) {
@@ -84,6 +85,19 @@ final class NodeFinder {
             }
         }
         return new Network(edges, nodes, table.size());
+    }
+
+    /** Both ends of a tiny piece can come to the same place when gaps beside it are closed. */
+    private void uniteFallen() {
+        for (int i = 0; i < pieces.size(); i++) {
+            int from = find(placeOf[2 * i]);
+            int to = find(placeOf[2 * i + 1]);
+            if (from != to && place(from).equals(place(to))) {
+                Point both = place(from);
+                unite(from, to);
+                moved[find(from)] = both;
+            }
+        }
     }
 
     private static Edge edge(Piece piece, Point from, Point to) {

@@ -3,7 +3,7 @@ package dev.oleander.drawing.read;
 import dev.oleander.drawing.Fault;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.geometry.flat.BoxTree;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
@@ -49,19 +49,20 @@ final class OpenEnds {
 
     /** The nearest end of each, where both are each other's nearest; -1 where there is none. */
     private int[] partners(List<End> ends) {
-        SegmentIndex<Point> index = SegmentIndex.ofPoints(ends.stream().map(End::point).toList());
+        BoxTree tree = tree(ends);
         int[] nearest = new int[ends.size()];
         for (int i = 0; i < nearest.length; i++) {
-            nearest[i] = -1;
-            double least = Double.POSITIVE_INFINITY;
-            Point here = ends.get(i).point();
-            for (int j : index.positions(new Box(here, here).grown(FARTHEST))) {
-                double distance = here.distance(ends.get(j).point());
-                if (j != i && distance < least && distance <= reach(ends.get(i), ends.get(j))) {
-                    least = distance;
-                    nearest[i] = j;
-                }
-            }
+            End here = ends.get(i);
+            int self = i;
+            nearest[i] =
+                    tree.nearest(
+                            here.point().x(),
+                            here.point().y(),
+                            reach(here, here),
+                            j ->
+                                    j == self
+                                            ? Double.POSITIVE_INFINITY
+                                            : distance(here, ends.get(j)));
         }
         int[] partner = new int[nearest.length];
         for (int i = 0; i < partner.length; i++) {
@@ -69,6 +70,21 @@ final class OpenEnds {
             partner[i] = mutual ? nearest[i] : -1;
         }
         return partner;
+    }
+
+    private static BoxTree tree(List<End> ends) {
+        double[] boxes = new double[4 * ends.size()];
+        for (int i = 0; i < ends.size(); i++) {
+            Point p = ends.get(i).point();
+            new Box(p, p).writeTo(boxes, 4 * i);
+        }
+        return BoxTree.of(boxes, ends.size());
+    }
+
+    /** Infinite when they lie too far apart to belong together. */
+    private static double distance(End a, End b) {
+        double distance = a.point().distance(b.point());
+        return distance <= reach(a, b) ? distance : Double.POSITIVE_INFINITY;
     }
 
     private static double reach(End a, End b) {
