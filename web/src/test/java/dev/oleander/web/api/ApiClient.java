@@ -59,6 +59,12 @@ public final class ApiClient {
 
     /** A form with one or more files; names of files by their content. */
     public Answer upload(String path, Map<String, String> fields, Map<String, byte[]> files) {
+        return upload("POST", path, fields, files);
+    }
+
+    /** The same with another method. */
+    public Answer upload(
+            String method, String path, Map<String, String> fields, Map<String, byte[]> files) {
         ByteArrayOutputStream body = new ByteArrayOutputStream();
         fields.forEach(
                 (name, value) ->
@@ -72,7 +78,7 @@ public final class ApiClient {
         return send(
                 request(path)
                         .header("Content-Type", "multipart/form-data; boundary=" + BOUNDARY)
-                        .POST(BodyPublishers.ofByteArray(body.toByteArray())));
+                        .method(method, BodyPublishers.ofByteArray(body.toByteArray())));
     }
 
     private static void part(ByteArrayOutputStream body, String disposition, byte[] content) {
