@@ -30,7 +30,7 @@ let selection = state().querySelector('[name=stop]').value.split(',').filter(Boo
 let scene = null;
 
 async function loadScene() {
-  const answer = await fetch(`/jobs/${job}/scene`);
+  const answer = await fetch(`/jobs/${job}/scene?planned=${stage !== 'shape'}`);
   if (!answer.ok) {
     say('The drawing could not be fetched. Reload the page.');
     return;

@@ -1,5 +1,6 @@
 // Any number field of the slip can be filled from the table: a distance, its x or y, a radius, a
-// length or an area, measured on what is drawn.
+// length or an area, measured on what is drawn. The button lies inside the field, so that nothing moves
+// when it comes and goes: a click that is under way would miss its button.
 
 import {area, length} from './paths.js';
 
@@ -61,12 +62,12 @@ export class Taking {
       return;
     }
     const number = box && target.matches('input[type=text]') && target.dataset.kind !== 'text' && !target.disabled
-        && box.querySelector('.unit, .meaning');
+        && box.querySelector('.unit, .meaning')?.textContent.trim();
     this.menu.hidden = !number;
     if (number) {
       this.#field = target;
       this.list.hidden = true;
-      box.after(this.menu);
+      box.append(this.menu);
     }
   }
 

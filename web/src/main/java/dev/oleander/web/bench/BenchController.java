@@ -88,9 +88,10 @@ class BenchController {
     }
 
     @GetMapping("/jobs/{id}/scene")
-    ResponseEntity<Scene> scene(@PathVariable long id) {
+    ResponseEntity<Scene> scene(
+            @PathVariable long id, @RequestParam(defaultValue = "true") boolean planned) {
         JobView job = jobs.view(id);
-        return ResponseEntity.ok(SceneBuilder.build(job.step(), job.result()));
+        return ResponseEntity.ok(SceneBuilder.build(job.step(), job.result(), planned));
     }
 
     static Stage stage(String word) {

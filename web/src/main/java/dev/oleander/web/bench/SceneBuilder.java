@@ -38,7 +38,10 @@ final class SceneBuilder {
 
     private SceneBuilder() {}
 
-    static Scene build(int step, JobResult result) {
+    /**
+     * @param planned whether stops, findings and motion are wanted too; Shape draws none of them
+     */
+    static Scene build(int step, JobResult result, boolean planned) {
         Reading reading = result.reading();
         List<FeatureShape> features =
                 reading.features().stream().map(SceneBuilder::feature).toList();
@@ -51,9 +54,7 @@ final class SceneBuilder {
                                                 .toList())
                         .toList();
         double[] box = numbers(reading.workBox());
-        try {
-            result.run();
-        } catch (PlanException noSheet) {
+        if (!planned || !isPlanned(result)) {
             return new Scene(
                     step,
                     box,
@@ -120,6 +121,15 @@ final class SceneBuilder {
                         .filter(f -> f.place().isPresent())
                         .map(SceneBuilder::mark)
                         .toList());
+    }
+
+    private static boolean isPlanned(JobResult result) {
+        try {
+            result.run();
+            return true;
+        } catch (PlanException noSheet) {
+            return false;
+        }
     }
 
     private static FeatureShape feature(Feature f) {

@@ -66,6 +66,18 @@ class ShapeController {
         return "bench/draw :: command";
     }
 
+    /** The lines of one folded group of the reading. */
+    @GetMapping("/groups/{index}")
+    String group(@PathVariable long id, @PathVariable int index, Model model) {
+        List<ShapeSlip.Group> groups =
+                new ShapeSlip(jobs.view(id).result(), List.of(), EditError.NONE).groups();
+        if (index < 0 || index >= groups.size()) {
+            throw new NotFoundException("The reading has no group %d.".formatted(index));
+        }
+        model.addAttribute("g", groups.get(index));
+        return "bench/run-line :: features";
+    }
+
     /** Does a command; its values come as v.name. */
     @PostMapping("/draw")
     String draw(

@@ -69,10 +69,18 @@ public final class ShapeSlip {
     /**
      * Chains that belong together: a part with its openings, holes of one diameter as one entry.
      */
-    public record Group(String title, String note, List<FeatureRow> rows) {}
+    public record Group(String title, String note, List<FeatureRow> rows) {
+
+        public boolean isSelected() {
+            return rows.stream().anyMatch(FeatureRow::selected);
+        }
+    }
 
     /** A value that many things are drawn with, and what it means. */
     public record RuleRow(String by, String value, int entities, String purpose, boolean chosen) {}
+
+    private static final int MOST_ROWS = 200;
+    private static final int MOST_UNFOLDED = 400;
 
     private final JobResult result;
     private final Reading reading;
@@ -334,6 +342,20 @@ public final class ShapeSlip {
                 .toList();
     }
 
+    /** What is left to decide or to know, as many as people can look through. */
+    public List<FaultRow> unmended() {
+        return faults().stream().filter(f -> !f.mended()).limit(MOST_ROWS).toList();
+    }
+
+    public List<FaultRow> mended() {
+        return faults().stream().filter(FaultRow::mended).limit(MOST_ROWS).toList();
+    }
+
+    /** Whether the list on the left is so long that its groups are fetched one by one. */
+    public boolean isFolded() {
+        return reading.features().size() > MOST_UNFOLDED;
+    }
+
     private static int urgentFirst(FaultRow a, FaultRow b) {
         return Boolean.compare(b.urgent(), a.urgent());
     }
@@ -460,10 +482,9 @@ public final class ShapeSlip {
             figures.add(new Figure("Made of", f.lines() + " lines, " + f.arcs() + " arcs"));
             figures.add(new Figure("Layer", f.layer()));
             figures.add(new Figure("Depth", String.valueOf(f.depth())));
-            String kind = f.kind().name().charAt(0) + word(f);
             return new FeatureView(
                     f.id(),
-                    kind + " " + f.id(),
+                    name(f) + " " + f.id(),
                     figures,
                     f.purpose().word(),
                     f.onPurpose(),
@@ -471,9 +492,11 @@ public final class ShapeSlip {
                     f.place().turned());
         }
 
-        private static String word(Feature f) {
-            return f.kind().name().toLowerCase(Locale.ROOT).substring(1)
-                    + (f.isClosed() ? "" : " line");
+        private static String name(Feature f) {
+            if (!f.isClosed()) {
+                return "Open line";
+            }
+            return f.kind() == Feature.Kind.OUTLINE ? "Outline" : opening(f);
         }
     }
 }

@@ -20,7 +20,7 @@ class SceneBuilderTest extends WebTest {
     void theTableGetsEveryStopMoveAndRegion() {
         JobView job = jobs.view(makeJob("cleat_backing_plate", "Scene", 3));
         JobResult result = job.result();
-        Scene scene = SceneBuilder.build(job.step(), result);
+        Scene scene = SceneBuilder.build(job.step(), result, true);
         assertThat(scene.stops()).hasSize(24);
         assertThat(scene.placements()).hasSize(3);
         assertThat(scene.regions()).hasSize(1);
@@ -52,7 +52,7 @@ class SceneBuilderTest extends WebTest {
     @Test
     void theScrapLiesLeftOfEveryPath() {
         JobView job = jobs.view(makeJob("cleat_backing_plate", "Scrap", 2));
-        Scene scene = SceneBuilder.build(job.step(), job.result());
+        Scene scene = SceneBuilder.build(job.step(), job.result(), true);
         assertThat(scene.stops()).allMatch(s -> s.scrap() == 1);
         assertThat(job.result().run().stops()).allMatch(s -> s.side() != Side.ON);
     }
@@ -70,7 +70,7 @@ class SceneBuilderTest extends WebTest {
                                                 SheetField.MIRRORED.set(
                                                         b.document().sheet(), "true")),
                         person("mira"));
-        Scene scene = SceneBuilder.build(job.step(), job.result());
+        Scene scene = SceneBuilder.build(job.step(), job.result(), true);
         // a mirrored copy is run the other way round, so that its scrap lies to the right
         assertThat(scene.stops()).filteredOn(s -> s.copy() == 1).allMatch(s -> s.scrap() == 1);
         assertThat(scene.stops()).filteredOn(s -> s.copy() == 2).allMatch(s -> s.scrap() == -1);
@@ -90,7 +90,7 @@ class SceneBuilderTest extends WebTest {
                                                 SheetField.COLUMNS.set(
                                                         b.document().sheet(), "1.5")),
                         person("mira"));
-        Scene scene = SceneBuilder.build(job.step(), job.result());
+        Scene scene = SceneBuilder.build(job.step(), job.result(), true);
         assertThat(scene.stock()).isNull();
         assertThat(scene.stops()).isEmpty();
         assertThat(scene.features()).hasSize(8);

@@ -73,7 +73,8 @@ class ShapeJourneyTest extends BrowserTest {
         browser.openStage(job, "shape");
         assertThat(browser.text("#rail .current")).contains("1 thing to decide");
         assertThat(browser.text(".findings .must-fix")).contains("Gap of 1.5 mm", "bridge it");
-        browser.set("#mend-gap", "1 + 1");
+        browser.find("#mend-gap").sendKeys(Keys.chord(Keys.CONTROL, "a"), "1 + 1");
+        browser.click("#mend-all");
         browser.waitForStep(2);
         assertThat(browser.text("#rail .current")).contains("2 parts");
         assertThat(browser.all(".findings .must-fix")).isEmpty();
