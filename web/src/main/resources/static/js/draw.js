@@ -81,6 +81,7 @@ export class Drawing {
   async start(word, values = {}, from = null) {
     this.#word = word;
     this.#places = from ? [from] : [];
+    document.querySelector('.draw-command')?.removeAttribute('data-ready');
     for (const button of document.querySelectorAll('[data-draw]')) {
       button.ariaPressed = String(button.dataset.draw === word);
     }
@@ -97,6 +98,7 @@ export class Drawing {
       this.#fillAll(this.#steps()[0][1](from, []));
     }
     this.#prompt();
+    document.querySelector('.draw-command').dataset.ready = 'true';
     if (!asksForPlace) {
       if (!this.#missing() && word !== 'fit') {
         this.#submit();

@@ -67,8 +67,9 @@ final class Browser implements AutoCloseable {
     }
 
     void signIn(String user) {
-        // What the page before still asks for must not be refused for want of a session.
-        driver.get("about:blank");
+        // What the page before still asks for must not be refused for want of a session; a page of
+        // the same origin, since cookies go with it.
+        open("/favicon.svg");
         driver.manage().deleteAllCookies();
         open("/sign-in");
         find("#username").sendKeys(user);

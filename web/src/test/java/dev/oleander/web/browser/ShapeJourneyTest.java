@@ -46,7 +46,7 @@ class ShapeJourneyTest extends BrowserTest {
     private void draw(long job, String command, String place, String... fieldsAndValues) {
         int before = step(job);
         browser.click("[data-draw=" + command + "]");
-        browser.until(b -> !b.all(".draw-command[data-word=" + command + "]").isEmpty());
+        waitForCommand(command);
         browser.find("#draw-typed").sendKeys(place, Keys.ENTER);
         for (int i = 0; i < fieldsAndValues.length; i += 2) {
             browser.find("#d-" + fieldsAndValues[i]).clear();
@@ -55,6 +55,13 @@ class ShapeJourneyTest extends BrowserTest {
         String last = fieldsAndValues[fieldsAndValues.length - 2];
         browser.find("#d-" + last).sendKeys(Keys.ENTER);
         browser.waitForStep(before + 1);
+        waitForCommand(command);
+    }
+
+    /** The fields of a command are there and take values. */
+    private void waitForCommand(String word) {
+        String ready = ".draw-command[data-ready][data-word=" + word + "]";
+        browser.until(b -> !b.all(ready).isEmpty());
     }
 
     @Test
@@ -108,7 +115,7 @@ class ShapeJourneyTest extends BrowserTest {
         // the command stays in use: three more circles, the keyboard alone
         for (String place : List.of("by 144, 0", "by 0, 52", "by -144, 0")) {
             int before = step(job);
-            browser.until(b -> !b.all("#draw-typed").isEmpty());
+            waitForCommand("circle");
             String absolute =
                     switch (place) {
                         case "by 144, 0" -> "164, 20";
@@ -119,6 +126,7 @@ class ShapeJourneyTest extends BrowserTest {
             browser.find("#d-diameter").sendKeys("11", Keys.ENTER);
             browser.waitForStep(before + 1);
         }
+        waitForCommand("circle");
         browser.keys(Keys.ESCAPE);
         browser.until(b -> b.all(".draw-command").isEmpty());
         Reading reading = jobs.view(job).result().reading();
@@ -145,7 +153,7 @@ class ShapeJourneyTest extends BrowserTest {
         browser.until(b -> b.all(".draw-command").isEmpty());
         browser.keys("f");
         browser.keys("d", "l");
-        browser.until(b -> !b.all(".draw-command[data-word=line]").isEmpty());
+        waitForCommand("line");
         for (double[] at : new double[][] {{0, 60}, {100, 0}}) {
             int[] place = browser.onScreen(at[0], at[1]);
             browser.actions().moveToLocation(place[0] + 3, place[1] - 2).click().perform();
@@ -164,9 +172,10 @@ class ShapeJourneyTest extends BrowserTest {
         long job = newPart();
         browser.driver().findElement(By.xpath("//summary[text()='Whole parts']")).click();
         browser.click("[data-draw=ring]");
-        browser.until(b -> !b.all(".draw-command[data-word=ring]").isEmpty());
+        waitForCommand("ring");
         browser.find("#draw-typed").sendKeys("0, 0", Keys.ENTER);
         browser.waitForStep(2);
+        waitForCommand("ring");
         browser.keys(Keys.ESCAPE);
         browser.until(b -> b.all(".draw-command").isEmpty());
         assertThat(jobs.view(job).result().run().stops()).hasSize(8);
