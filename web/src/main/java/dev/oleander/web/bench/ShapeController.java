@@ -69,8 +69,8 @@ class ShapeController {
     /** The lines of one folded group of the reading. */
     @GetMapping("/groups/{index}")
     String group(@PathVariable long id, @PathVariable int index, Model model) {
-        List<ShapeSlip.Group> groups =
-                new ShapeSlip(jobs.view(id).result(), List.of(), EditError.NONE).groups();
+        List<ReadingGroups.Group> groups =
+                new ReadingGroups(jobs.view(id).result().reading(), List.of()).groups();
         if (index < 0 || index >= groups.size()) {
             throw new NotFoundException("The reading has no group %d.".formatted(index));
         }

@@ -1,12 +1,10 @@
 package dev.oleander.web.bench;
 
-import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.Fits;
 import dev.oleander.drawing.Skipped;
 import dev.oleander.drawing.Style;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.Feature;
-import dev.oleander.drawing.read.Form;
 import dev.oleander.drawing.read.FormGroup;
 import dev.oleander.drawing.read.HoleGroup;
 import dev.oleander.drawing.read.Part;
@@ -16,7 +14,6 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Distances;
-import dev.oleander.geometry.Point;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
@@ -25,7 +22,6 @@ import dev.oleander.web.job.ShapeEdits;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Function;
@@ -39,42 +35,6 @@ public final class ShapeSlip {
 
     /** A layer with what is done with its line work. */
     public record LayerRow(String name, int entities, String purpose, boolean chosen) {}
-
-    /** Something wrong, with its place when it has one. */
-    public record FaultRow(
-            String kind,
-            String sentence,
-            boolean mended,
-            boolean urgent,
-            boolean settled,
-            String key,
-            String x,
-            String y,
-            String bridge,
-            String corner) {
-
-        /** Mended, decide, left or note. */
-        public String word() {
-            if (mended) {
-                return "mended";
-            }
-            return urgent ? "decide" : settled ? "left" : "note";
-        }
-    }
-
-    /** One chain of the list on the left. */
-    public record FeatureRow(
-            String id, String name, String note, String purpose, boolean selected) {}
-
-    /**
-     * Chains that belong together: a part with its openings, holes of one diameter as one entry.
-     */
-    public record Group(String title, String note, List<FeatureRow> rows) {
-
-        public boolean isSelected() {
-            return rows.stream().anyMatch(FeatureRow::selected);
-        }
-    }
 
     /** A value that many things are drawn with, and what it means. */
     public record RuleRow(String by, String value, int entities, String purpose, boolean chosen) {}
@@ -336,10 +296,7 @@ public final class ShapeSlip {
     }
 
     public List<FaultRow> faults() {
-        return reading.faults().stream()
-                .map(ShapeSlip::row)
-                .sorted(ShapeSlip::urgentFirst)
-                .toList();
+        return reading.faults().stream().map(FaultRow::of).sorted(ShapeSlip::urgentFirst).toList();
     }
 
     /** What is left to decide or to know, as many as people can look through. */
@@ -360,34 +317,6 @@ public final class ShapeSlip {
         return Boolean.compare(b.urgent(), a.urgent());
     }
 
-    private static FaultRow row(Fault fault) {
-        return new FaultRow(
-                fault.kind().name().toLowerCase(Locale.ROOT).replace('_', ' '),
-                fault.sentence(),
-                fault.mended(),
-                fault.needsPerson(),
-                fault.state() == Fault.State.SETTLED,
-                fault.key(),
-                fault.place().map(p -> Numbers.plain(p.x(), 4)).orElse(""),
-                fault.place().map(p -> Numbers.plain(p.y(), 4)).orElse(""),
-                fault.ends().size() == 2 ? bridge(fault) : "",
-                fault.ends().size() == 2 ? corner(fault.ends().get(0)) : "");
-    }
-
-    /** Values of the corner that two ends would be brought to. */
-    private static String corner(Point near) {
-        return "{\"command\":\"meet\",\"nearX\":\"%1$s\",\"nearY\":\"%2$s\",\"v.x\":\"%1$s\",\"v.y\":\"%2$s\"}"
-                .formatted(near.x(), near.y());
-    }
-
-    /** Values of the line that would close a gap. */
-    private static String bridge(Fault gap) {
-        Point a = gap.ends().get(0);
-        Point b = gap.ends().get(1);
-        return "{\"command\":\"line\",\"v.x1\":\"%s\",\"v.y1\":\"%s\",\"v.x2\":\"%s\",\"v.y2\":\"%s\"}"
-                .formatted(a.x(), a.y(), b.x(), b.y());
-    }
-
     public List<Skipped> skipped() {
         return reading.drawing().skipped();
     }
@@ -397,106 +326,13 @@ public final class ShapeSlip {
     }
 
     /** The list on the left: parts with what lies in them, then what belongs to no part. */
-    public List<Group> groups() {
-        List<Group> groups = new ArrayList<>();
-        Map<String, Feature> byId = reading.byId();
-        for (Part part : reading.parts()) {
-            List<FeatureRow> rows = new ArrayList<>();
-            rows.add(row(byId.get(part.outline()), "Outline"));
-            part.openings().forEach(id -> rows.add(row(byId.get(id), opening(byId.get(id)))));
-            groups.add(
-                    new Group(
-                            "Part " + part.id().replace("p", ""),
-                            Numbers.grouped(part.region().area()) + " mm²",
-                            rows));
-        }
-        add(groups, "Marked", Purpose.MARK);
-        add(groups, "Fold lines", Purpose.FOLD);
-        add(groups, "Start holes", Purpose.START);
-        List<FeatureRow> open =
-                reading.cut().filter(f -> !f.isClosed()).map(f -> row(f, "Open line")).toList();
-        if (!open.isEmpty()) {
-            groups.add(new Group("Open lines", open.size() + " to decide", open));
-        }
-        add(groups, "Ignored", Purpose.IGNORE);
-        return groups;
-    }
-
-    private void add(List<Group> groups, String title, Purpose purpose) {
-        List<FeatureRow> rows =
-                reading.features().stream()
-                        .filter(f -> f.purpose() == purpose)
-                        .map(f -> row(f, f.isClosed() ? "Closed line" : "Line"))
-                        .toList();
-        if (!rows.isEmpty()) {
-            groups.add(new Group(title, String.valueOf(rows.size()), rows));
-        }
-    }
-
-    private static String opening(Feature feature) {
-        Form form = feature.form().orElseThrow();
-        return switch (form.kind()) {
-            case CIRCLE -> "Hole " + form.label();
-            case OTHER -> "Opening";
-            default -> form.label();
-        };
-    }
-
-    private FeatureRow row(Feature feature, String name) {
-        return new FeatureRow(
-                feature.id(),
-                name,
-                Numbers.length(feature.chain().length()),
-                feature.purpose().word(),
-                selected.contains(feature.id()));
+    public List<ReadingGroups.Group> groups() {
+        return new ReadingGroups(reading, selected).groups();
     }
 
     /** The selected chain, if one is. */
     public FeatureView feature() {
         Feature feature = selected.isEmpty() ? null : reading.byId().get(selected.get(0));
         return feature == null ? null : FeatureView.of(feature);
-    }
-
-    /** A chain with its figures. */
-    public record FeatureView(
-            String id,
-            String title,
-            List<Figure> figures,
-            String purpose,
-            boolean onPurpose,
-            boolean closed,
-            boolean turned) {
-
-        static FeatureView of(Feature f) {
-            List<Figure> figures = new ArrayList<>();
-            figures.add(new Figure("Length", Numbers.plain(f.chain().length(), 3) + " mm"));
-            if (f.isClosed()) {
-                figures.add(new Figure("Encloses", Numbers.plain(f.area(), 2) + " mm²"));
-            } else {
-                Point a = f.chain().start();
-                Point b = f.chain().end();
-                figures.add(new Figure("Ends apart", Numbers.length(a.distance(b))));
-            }
-            f.form().ifPresent(form -> figures.add(new Figure("Form", form.label())));
-            f.place().startOf().ifPresent(c -> figures.add(new Figure("Start hole of", c)));
-            figures.add(new Figure("Made of", f.lines() + " lines, " + f.arcs() + " arcs"));
-            figures.add(new Figure("Layer", f.layer()));
-            figures.add(new Figure("Depth", String.valueOf(f.depth())));
-            return new FeatureView(
-                    f.id(),
-                    name(f) + " " + f.id(),
-                    figures,
-                    f.purpose().word(),
-                    f.onPurpose(),
-                    f.isClosed(),
-                    f.place().turned());
-        }
-
-        private static String name(Feature f) {
-            if (!f.isClosed()) {
-                return "Open line";
-            }
-            return f.kind() == Feature.Kind.OUTLINE ? "Outline" : opening(f);
-        }
     }
 }

@@ -12,6 +12,7 @@ import dev.oleander.web.job.JobRepository;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.StopField;
@@ -37,6 +38,7 @@ class DemoData implements ApplicationRunner {
     private final JobRepository repository;
     private final JobService jobs;
     private final StopEdits stopEdits;
+    private final ShapeEdits shapeEdits;
     private final ReleaseService releases;
     private final TransactionTemplate transactions;
 
@@ -47,6 +49,7 @@ class DemoData implements ApplicationRunner {
             JobRepository repository,
             JobService jobs,
             StopEdits stopEdits,
+            ShapeEdits shapeEdits,
             ReleaseService releases,
             TransactionTemplate transactions) {
         this.settings = settings;
@@ -55,6 +58,7 @@ class DemoData implements ApplicationRunner {
         this.repository = repository;
         this.jobs = jobs;
         this.stopEdits = stopEdits;
+        this.shapeEdits = shapeEdits;
         this.releases = releases;
         this.transactions = transactions;
     }
@@ -80,6 +84,8 @@ class DemoData implements ApplicationRunner {
     private void fill() {
         SignedIn mira = person("mira");
         SignedIn anselm = person("anselm");
+        make(brief("name_board_lettering.svg", "Name-board lettering", "aluminium", "4", 1), mira);
+        drawnRing(anselm);
         make(brief("fairlead_base_gaps", "Fairlead bases, starboard", "mild steel", "8", 2), mira);
         make(brief("ramp_tread_plates", "Car-ramp tread plates", "mild steel", "5", 1), anselm);
         make(brief("flag_socket_islands", "Flag-socket plates", "stainless", "3", 4), mira);
@@ -123,6 +129,24 @@ class DemoData implements ApplicationRunner {
         edit(sheave, OrderField.ORDER, "partByPart", mira);
     }
 
+    /** A part that was drawn here, with a value that follows another. */
+    private void drawnRing(SignedIn who) {
+        long job =
+                jobs.create(
+                        List.of(),
+                        new JobDocument.Order(
+                                "Stern-gland flange", "teasel", "stainless", Typed.of(4), 2),
+                        document -> document,
+                        who);
+        Map<String, String> values =
+                Map.of("x", "0", "y", "0", "outer", "180", "inner", "outer/2", "holes", "8");
+        jobs.edit(
+                job,
+                "Ring with bolt circle",
+                shapeEdits.draw(new ShapeEdits.Wish("ring", null, List.of(), values)),
+                who);
+    }
+
     private static Brief brief(
             String file, String name, String material, String thickness, int quantity) {
         return new Brief(file, name, material, thickness, quantity, Map.of());
@@ -133,7 +157,7 @@ class DemoData implements ApplicationRunner {
     }
 
     private long make(Brief brief, SignedIn who) {
-        String file = brief.file() + ".dxf";
+        String file = brief.file().contains(".") ? brief.file() : brief.file() + ".dxf";
         try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + file)) {
             JobDocument.Order order =
                     new JobDocument.Order(

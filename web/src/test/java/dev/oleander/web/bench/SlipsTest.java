@@ -154,9 +154,9 @@ class SlipsTest extends WebTest {
         ShapeSlip slip = new ShapeSlip(jobs.view(id).result(), List.of("c20"), EditError.NONE);
         assertThat(slip.figures()).extracting(ShapeSlip.Figure::label).contains("Size", "Parts");
         assertThat(slip.faults().get(0).urgent()).isTrue();
-        assertThat(slip.faults()).filteredOn(ShapeSlip.FaultRow::mended).isNotEmpty();
+        assertThat(slip.faults()).filteredOn(FaultRow::mended).isNotEmpty();
         assertThat(slip.groups())
-                .extracting(ShapeSlip.Group::title)
+                .extracting(ReadingGroups.Group::title)
                 .contains("Part 1", "Open lines");
         assertThat(slip.feature().title()).isEqualTo("Open line c20");
         assertThat(slip.feature().figures())

@@ -1,0 +1,56 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.drawing.Fault;
+import dev.oleander.geometry.Point;
+import dev.oleander.quantity.Numbers;
+import java.util.Locale;
+
+/** Something wrong, with its place when it has one. */
+public record FaultRow(
+        String kind,
+        String sentence,
+        boolean mended,
+        boolean urgent,
+        boolean settled,
+        String key,
+        String x,
+        String y,
+        String bridge,
+        String corner) {
+
+    /** Mended, decide, left or note. */
+    public String word() {
+        if (mended) {
+            return "mended";
+        }
+        return urgent ? "decide" : settled ? "left" : "note";
+    }
+
+    static FaultRow of(Fault fault) {
+        return new FaultRow(
+                fault.kind().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                fault.sentence(),
+                fault.mended(),
+                fault.needsPerson(),
+                fault.state() == Fault.State.SETTLED,
+                fault.key(),
+                fault.place().map(p -> Numbers.plain(p.x(), 4)).orElse(""),
+                fault.place().map(p -> Numbers.plain(p.y(), 4)).orElse(""),
+                fault.ends().size() == 2 ? bridge(fault) : "",
+                fault.ends().size() == 2 ? corner(fault.ends().get(0)) : "");
+    }
+
+    /** Values of the corner that two ends would be brought to. */
+    private static String corner(Point near) {
+        return "{\"command\":\"meet\",\"nearX\":\"%1$s\",\"nearY\":\"%2$s\",\"v.x\":\"%1$s\",\"v.y\":\"%2$s\"}"
+                .formatted(near.x(), near.y());
+    }
+
+    /** Values of the line that would close a gap. */
+    private static String bridge(Fault gap) {
+        Point a = gap.ends().get(0);
+        Point b = gap.ends().get(1);
+        return "{\"command\":\"line\",\"v.x1\":\"%s\",\"v.y1\":\"%s\",\"v.x2\":\"%s\",\"v.y2\":\"%s\"}"
+                .formatted(a.x(), a.y(), b.x(), b.y());
+    }
+}
