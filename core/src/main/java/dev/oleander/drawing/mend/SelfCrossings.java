@@ -86,11 +86,19 @@ final class SelfCrossings {
         double from = 0;
         Point start = segment.start();
         for (double t : order) {
-            pieces.add(segment.between(from, t).withEnds(start, cuts.get(t)));
-            from = t;
-            start = cuts.get(t);
+            Point cut = cuts.get(t);
+            // two cuts can fall together, with nothing between them
+            boolean apart = !cut.equals(start) && !segment.at(from).equals(segment.at(t));
+            if (apart) {
+                pieces.add(segment.between(from, t).withEnds(start, cut));
+                from = t;
+                start = cut;
+            }
         }
-        pieces.add(segment.between(from, 1).withEnds(start, segment.end()));
+        boolean rest = !segment.end().equals(start) && !segment.at(from).equals(segment.end());
+        if (rest) {
+            pieces.add(segment.between(from, 1).withEnds(start, segment.end()));
+        }
         return pieces;
     }
 
