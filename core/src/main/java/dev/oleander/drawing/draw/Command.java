@@ -57,9 +57,4 @@ public record Command(
     interface Deed {
         void apply(Sketch sketch, Args args);
     }
-
-    /** Whether it makes something whose values can be changed later. */
-    public boolean isShape() {
-        return targets == Targets.NONE;
-    }
 }

@@ -22,9 +22,9 @@ import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.StopEdits;
+import dev.oleander.web.job.Uploads;
 import java.io.IOException;
 import java.net.URI;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -81,10 +81,7 @@ class JobApi {
             @RequestParam(required = false) String purposes,
             @AuthenticationPrincipal SignedIn who)
             throws IOException {
-        List<JobService.Upload> uploads = new ArrayList<>();
-        for (MultipartFile file : files) {
-            uploads.add(new JobService.Upload(file.getOriginalFilename(), file.getBytes()));
-        }
+        List<JobService.Upload> uploads = Uploads.of(files);
         String title =
                 name == null || name.isBlank() ? JobNames.ofFile(uploads.get(0).name()) : name;
         String id = machines.find(machine).map(Machine::id).orElse(machine);

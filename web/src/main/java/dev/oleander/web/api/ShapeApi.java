@@ -12,8 +12,8 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.ShapeEdits;
+import dev.oleander.web.job.Uploads;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -78,9 +78,7 @@ class ShapeApi {
     }
 
     private static Typed tolerance(MendRequest request, Typed present) {
-        return request.tolerance() == null
-                ? present
-                : Typed.of(request.tolerance()).within("The tolerance", 0.001, 2);
+        return request.tolerance() == null ? present : Typed.of(request.tolerance());
     }
 
     private static Set<MendOptions.Step> steps(List<String> words) {
@@ -110,10 +108,7 @@ class ShapeApi {
             @RequestParam(name = "file") List<MultipartFile> files,
             @AuthenticationPrincipal SignedIn who)
             throws IOException {
-        List<JobService.Upload> uploads = new ArrayList<>();
-        for (MultipartFile file : files) {
-            uploads.add(new JobService.Upload(file.getOriginalFilename(), file.getBytes()));
-        }
+        List<JobService.Upload> uploads = Uploads.of(files);
         JobService.Revised revised = jobs.revise(id, null, uploads, who);
         return new RevisedJson(
                 revised.kept(),

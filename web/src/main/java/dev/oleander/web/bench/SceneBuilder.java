@@ -84,17 +84,11 @@ final class SceneBuilder {
     }
 
     private static FaultMark mark(Fault f) {
-        String state =
-                f.mended()
-                        ? "mended"
-                        : f.needsPerson()
-                                ? "decide"
-                                : f.state() == Fault.State.SETTLED ? "left" : "note";
         boolean measures = f.kind() == Fault.Kind.GAP || f.kind() == Fault.Kind.CRUMB;
         return new FaultMark(
                 rounded(f.place().orElseThrow().x()),
                 rounded(f.place().orElseThrow().y()),
-                state,
+                FaultRow.of(f).word(),
                 measures ? Numbers.length(f.size()) : "");
     }
 

@@ -13,6 +13,7 @@ import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.ShapeChoices;
 import dev.oleander.web.job.ShapeEdits;
+import dev.oleander.web.job.Uploads;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -128,10 +129,7 @@ class ShapeController {
                 new EditError("mendGap", tolerance, ""),
                 "Mend all",
                 before ->
-                        edits.mend(
-                                        Typed.parse(tolerance, Map.of())
-                                                .within("The tolerance", 0.001, 2),
-                                        MendOptions.ALL)
+                        edits.mend(Typed.parse(tolerance, Map.of()), MendOptions.ALL)
                                 .apply(before));
     }
 
@@ -213,10 +211,7 @@ class ShapeController {
             @ModelAttribute("context") Context context,
             @RequestParam(name = "file") List<MultipartFile> files)
             throws IOException {
-        List<JobService.Upload> uploads = new ArrayList<>();
-        for (MultipartFile file : files) {
-            uploads.add(new JobService.Upload(file.getOriginalFilename(), file.getBytes()));
-        }
+        List<JobService.Upload> uploads = Uploads.of(files);
         return answers.answer(
                 context,
                 new EditError("drawing", "", ""),

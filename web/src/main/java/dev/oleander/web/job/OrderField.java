@@ -28,10 +28,6 @@ public enum OrderField implements EditField {
     QUALITY("quality", "cut data", (d, t) -> d.withPlan(d.plan().withQuality(t))),
     ORDER("order", "order of the stops", (d, t) -> d.withPlan(ordered(d.plan(), t))),
     UNIT("unit", "unit of the drawing", (d, t) -> d.reshaped(s -> s.withUnit(unit(t)))),
-    GAP(
-            "mendGap",
-            "gap that is joined",
-            (d, t) -> d.reshaped(s -> s.withMending(gap(t), s.mending()))),
     FIT("fit", "tolerance of fitted curves", (d, t) -> d.reshaped(s -> s.withFit(fit(t)))),
     CUSTOMER("customer", "customer", (d, t) -> d.withOrder(d.order().withCustomer(customer(t))));
 
@@ -89,10 +85,6 @@ public enum OrderField implements EditField {
                     "The quantity %s is not a whole number.".formatted(text));
         }
         return (int) value;
-    }
-
-    private static Typed gap(String text) {
-        return Typed.parse(text, Map.of()).within("The gap", 0.001, 2);
     }
 
     private static Typed fit(String text) {

@@ -173,9 +173,12 @@ public class ShapeEdits {
         throw new NotFoundException("There is no step %s in this drawing.".formatted(id));
     }
 
-    /** Mends everything that can be decided without a person. */
+    /** Mends what is named, with ends up to a tolerance (mm, 0.001 to 2) joined. */
     public JobService.Edit mend(Typed tolerance, Collection<MendOptions.Step> what) {
-        return before -> before.document().reshaped(s -> s.withMending(tolerance, what));
+        return before -> {
+            tolerance.within("The tolerance", 0.001, 2);
+            return before.document().reshaped(s -> s.withMending(tolerance, what));
+        };
     }
 
     /** Leaves a fault as it is, or asks about it again. */

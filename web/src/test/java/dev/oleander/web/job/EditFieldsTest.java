@@ -132,13 +132,13 @@ class EditFieldsTest {
         assertThat(OrderField.NAME.set(DOCUMENT, " New ").name()).isEqualTo("New");
         assertThat(OrderField.UNIT.set(DOCUMENT, "in").shape().unit()).isEqualTo(LengthUnit.INCH);
         assertThat(OrderField.UNIT.set(DOCUMENT, "").shape().unit()).isNull();
-        assertThat(OrderField.GAP.set(DOCUMENT, "0.2").shape().gap().value()).isEqualTo(0.2);
+        assertThat(OrderField.FIT.set(DOCUMENT, "0.2").shape().fit().value()).isEqualTo(0.2);
         assertThat(OrderField.QUALITY.set(DOCUMENT, "fine").plan().quality()).isEqualTo("fine");
         assertThat(OrderField.ORDER.set(DOCUMENT, "shortest").plan().order())
                 .isEqualTo(OrderRule.SHORTEST);
-        assertThatThrownBy(() -> OrderField.GAP.set(DOCUMENT, "5"))
-                .hasMessageContaining("between 0.001 and 2");
-        assertThat(OrderField.ofWord("mendGap")).contains(OrderField.GAP);
+        assertThatThrownBy(() -> OrderField.FIT.set(DOCUMENT, "5"))
+                .hasMessageContaining("between 0.0005 and 1");
+        assertThat(OrderField.ofWord("fit")).contains(OrderField.FIT);
     }
 
     @Test

@@ -1,0 +1,20 @@
+package dev.oleander.web.job;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Files of a form as uploads. */
+public final class Uploads {
+
+    private Uploads() {}
+
+    public static List<JobService.Upload> of(List<MultipartFile> files) throws IOException {
+        List<JobService.Upload> uploads = new ArrayList<>();
+        for (MultipartFile file : files) {
+            uploads.add(new JobService.Upload(file.getOriginalFilename(), file.getBytes()));
+        }
+        return uploads;
+    }
+}
