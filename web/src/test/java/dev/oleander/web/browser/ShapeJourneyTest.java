@@ -226,15 +226,15 @@ class ShapeJourneyTest extends BrowserTest {
         Path file = Files.writeString(downloads.resolve("second.dxf"), moved);
         browser.find("#new-version").sendKeys(file.toString());
         browser.waitForStep(2);
-        assertThat(browser.text(".revision")).contains("New version of the drawing");
+        assertThat(browser.text(".new-drawing")).contains("New version of the drawing");
         JobView view = jobs.view(job);
         assertThat(
                         view.document().shape().revision().stale().size()
                                 + view.document().shape().revision().lost().size())
                 .isPositive();
-        browser.click(".revision .btn");
+        browser.click(".new-drawing .btn");
         browser.waitForStep(3);
-        assertThat(browser.all(".revision")).isEmpty();
+        assertThat(browser.all(".new-drawing")).isEmpty();
     }
 
     @Test
