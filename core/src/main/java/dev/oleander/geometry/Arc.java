@@ -185,16 +185,34 @@ public record Arc(Point start, Point end, double bulge) implements Segment {
 
     @Override
     public Box box() {
-        Box box = Box.of(start, end);
+        double lowX = Math.min(start.x(), end.x());
+        double lowY = Math.min(start.y(), end.y());
+        double highX = Math.max(start.x(), end.x());
+        double highY = Math.max(start.y(), end.y());
         Point normal = startNormal();
+        Point chord = end.minus(start).unit();
         for (Point extreme : QUADRANTS) {
-            double t = parameterOf(normal, extreme);
+            double t = mayPass(normal, chord, extreme) ? parameterOf(normal, extreme) : 0;
             if (t > 0 && t < 1) {
                 Point p = at(t);
-                box = box.union(new Box(p, p));
+                lowX = Math.min(lowX, p.x());
+                lowY = Math.min(lowY, p.y());
+                highX = Math.max(highX, p.x());
+                highY = Math.max(highY, p.y());
             }
         }
-        return box;
+        return new Box(new Point(lowX, lowY), new Point(highX, highY));
+    }
+
+    /** Whether the normal may turn through a direction between the ends: a quick test. */
+    private boolean mayPass(Point startNormal, Point chord, Point direction) {
+        // the normal at the end is that of the start, mirrored at the normal of the chord
+        double along = startNormal.dot(chord);
+        Point endNormal = startNormal.minus(chord.times(2 * along));
+        double fromStart = bulge * startNormal.cross(direction);
+        double toEnd = bulge * direction.cross(endNormal);
+        boolean isMinor = Math.abs(bulge) <= 1;
+        return isMinor ? fromStart >= 0 && toEnd >= 0 : fromStart >= 0 || toEnd >= 0;
     }
 
     /** Normals of the places where an arc can be highest, lowest, farthest left or right. */

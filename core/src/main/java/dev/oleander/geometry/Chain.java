@@ -33,7 +33,18 @@ public sealed interface Chain permits Path, Contour {
     }
 
     default Box box() {
-        return Box.around(segments().stream().map(Segment::box).toList());
+        double lowX = Double.POSITIVE_INFINITY;
+        double lowY = Double.POSITIVE_INFINITY;
+        double highX = Double.NEGATIVE_INFINITY;
+        double highY = Double.NEGATIVE_INFINITY;
+        for (Segment segment : segments()) {
+            Box box = segment.box();
+            lowX = Math.min(lowX, box.min().x());
+            lowY = Math.min(lowY, box.min().y());
+            highX = Math.max(highX, box.max().x());
+            highY = Math.max(highY, box.max().y());
+        }
+        return new Box(new Point(lowX, lowY), new Point(highX, highY));
     }
 
     /** The segment with the ends farthest apart. */

@@ -31,12 +31,15 @@ public record Point(double x, double y) {
         return x * other.y - y * other.x;
     }
 
+    /** Not by {@code hypot}: that is slow and only needed beyond 1e154. */
     public double norm() {
-        return Math.hypot(x, y);
+        return Math.sqrt(x * x + y * y);
     }
 
     public double distance(Point other) {
-        return Math.hypot(x - other.x, y - other.y);
+        double dx = x - other.x;
+        double dy = y - other.y;
+        return Math.sqrt(dx * dx + dy * dy);
     }
 
     public Point midpoint(Point other) {

@@ -13,6 +13,7 @@ public final class DxfReader {
 
     private static final int BINARY_PROBE = 256;
     private static final char BYTE_ORDER_MARK = '\uFEFF';
+    private static final char REPLACEMENT = '\uFFFD';
 
     private final ImportOptions options;
 
@@ -41,12 +42,18 @@ public final class DxfReader {
                     "%s is a binary file. Oleander reads DXF in its text form: save it as text."
                             .formatted(name));
         }
+        String text = new String(bytes, StandardCharsets.UTF_8);
+        boolean isUtf8 = text.indexOf(REPLACEMENT) < 0 || isUtf8(bytes);
+        return isUtf8 ? unmarked(text) : new String(bytes, Charset.forName("windows-1252"));
+    }
+
+    /** Strict, where the quick way has put a mark that the file itself may have held. */
+    private static boolean isUtf8(byte[] bytes) {
         try {
-            String text =
-                    StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
-            return unmarked(text);
+            StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes));
+            return true;
         } catch (CharacterCodingException notUtf8) {
-            return new String(bytes, Charset.forName("windows-1252"));
+            return false;
         }
     }
 

@@ -4,6 +4,7 @@ import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.mend.Mended.Joined;
 import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.SegmentSplitter;
@@ -84,7 +85,26 @@ final class DoubledPieces {
     }
 
     private boolean sharesStretch(Segment a, Segment b) {
-        return shares(a, b, places(a, b)) || shares(b, a, places(b, a));
+        return overlaps(a, b) && (shares(a, b, places(a, b)) || shares(b, a, places(b, a)));
+    }
+
+    /** Whether a stretch longer than the gap can lie on both; quickly told for lines only. */
+    private boolean overlaps(Segment a, Segment b) {
+        if (a instanceof Arc) {
+            return true;
+        }
+        Box first = a.box();
+        Box second = b.box();
+        double width =
+                overlap(first.min().x(), first.max().x(), second.min().x(), second.max().x());
+        double height =
+                overlap(first.min().y(), first.max().y(), second.min().y(), second.max().y());
+        return width * width + height * height > options.gap() * options.gap();
+    }
+
+    private double overlap(double low, double high, double otherLow, double otherHigh) {
+        double from = Math.max(low, otherLow - options.gap());
+        return Math.max(0, Math.min(high, otherHigh + options.gap()) - from);
     }
 
     private List<Piece> splitAtEnds(List<Piece> pieces, List<Segment> fixed) {

@@ -1,6 +1,7 @@
 package dev.oleander.drawing.mend;
 
 import dev.oleander.drawing.Fault;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Intersections;
 import dev.oleander.geometry.Point;
@@ -42,9 +43,12 @@ final class SelfCrossings {
     private Map<Integer, Map<Double, Point>> crossings(List<Segment> segments) {
         Map<Integer, Map<Double, Point>> cuts = new HashMap<>();
         if (segments.size() <= FEW) {
+            Box[] boxes = segments.stream().map(Segment::box).toArray(Box[]::new);
             for (int i = 0; i < segments.size(); i++) {
                 for (int j = i + 1; j < segments.size(); j++) {
-                    cut(segments, i, j, cuts);
+                    if (overlapsBeyondAPoint(boxes[i], boxes[j])) {
+                        cut(segments, i, j, cuts);
+                    }
                 }
             }
             return cuts;
@@ -60,12 +64,16 @@ final class SelfCrossings {
         return cuts;
     }
 
+    /** Neighbours whose boxes share no more than a corner meet in their common end alone. */
+    private static boolean overlapsBeyondAPoint(Box a, Box b) {
+        double width = Math.min(a.max().x(), b.max().x()) - Math.max(a.min().x(), b.min().x());
+        double height = Math.min(a.max().y(), b.max().y()) - Math.max(a.min().y(), b.min().y());
+        return width >= 0 && height >= 0 && width + height > 0;
+    }
+
     private void cut(List<Segment> segments, int i, int j, Map<Integer, Map<Double, Point>> cuts) {
         Segment a = segments.get(i);
         Segment b = segments.get(j);
-        if (!a.box().touches(b.box())) {
-            return;
-        }
         for (Intersections.Crossing c : Intersections.of(a, b, options.exact())) {
             if (isInside(a, c.onFirst()) && isInside(b, c.onSecond())) {
                 cuts.computeIfAbsent(i, k -> new HashMap<>()).put(c.onFirst(), c.point());

@@ -12,6 +12,12 @@ import java.util.stream.IntStream;
 /** Which contour lies in which. Contours may touch but not cross. */
 final class Nesting {
 
+    /** Places along a segment, as shares of it, that are tried in turn. */
+    private static final double[] TRIED = {0.5, 0, 0.25};
+
+    /** Keeps a half circle from missing its own ends by rounding. */
+    private static final double ROUNDING = 1 + 1e-9;
+
     private final List<Contour> contours;
     private final int[] parent;
     private final int[] depth;
@@ -68,13 +74,16 @@ final class Nesting {
 
     /** Of the contours round it the smallest; only larger ones can be. */
     private int innermostRound(int i, int[] rank) {
+        Box own = boxes.get(i);
+        Box corner = new Box(own.min(), own.min()).grown(touch);
         List<Integer> larger =
-                index.positions(boxes.get(i).grown(touch)).stream()
+                index.positions(corner).stream()
                         .filter(k -> rank[k] < rank[i])
+                        .filter(k -> boxes.get(k).grown(touch).contains(own))
                         .sorted(Comparator.comparingInt((Integer k) -> rank[k]).reversed())
                         .toList();
         for (int other : larger) {
-            if (boxes.get(other).grown(touch).contains(boxes.get(i)) && isInside(i, other)) {
+            if (isInside(i, other)) {
                 return other;
             }
         }
@@ -84,12 +93,29 @@ final class Nesting {
     private boolean isInside(int inner, int outer) {
         Contour round = contours.get(outer);
         for (Segment segment : contours.get(inner).segments()) {
-            for (Point p : List.of(segment.middle(), segment.start(), segment.at(0.25))) {
-                if (round.nearest(p).point().distance(p) > touch) {
+            for (double t : TRIED) {
+                Point p = segment.at(t);
+                if (!comesNear(round, p)) {
                     return round.contains(p);
                 }
             }
         }
         return false;
+    }
+
+    private boolean comesNear(Contour round, Point p) {
+        for (Segment segment : round.segments()) {
+            if (reaches(segment, p) && segment.distance(p) <= touch) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** A line, or an arc up to a half circle, lies within the circle over its chord. */
+    private boolean reaches(Segment segment, Point p) {
+        double chord = segment.start().distance(segment.end());
+        double away = segment.start().midpoint(segment.end()).distance(p);
+        return Math.abs(segment.bulge()) > 1 || away <= chord / 2 * ROUNDING + touch;
     }
 }

@@ -14,7 +14,7 @@ public final class BoxTree {
 
     private static final int SHIFT = 3;
     private static final int FANOUT = 1 << SHIFT;
-    private static final int GRID = 1 << 16;
+    private static final int GRID = 1 << 12;
 
     private final int items;
 
