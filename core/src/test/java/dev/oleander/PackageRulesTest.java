@@ -16,6 +16,7 @@ class PackageRulesTest {
 
     private static final List<String> LOWEST_FIRST =
             List.of(
+                    "progress",
                     "quantity",
                     "geometry",
                     "drawing",

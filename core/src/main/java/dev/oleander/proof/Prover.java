@@ -1,6 +1,7 @@
 package dev.oleander.proof;
 
 import dev.oleander.motion.Timeline;
+import dev.oleander.progress.Progress;
 import dev.oleander.proof.Proof.RuleRun;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -32,10 +33,16 @@ public final class Prover {
      * @param acceptances reasons by {@link Finding#key()}
      */
     public Proof prove(ProofInput input, Map<String, String> acceptances) {
+        return prove(input, acceptances, Progress.NONE);
+    }
+
+    /** The same, telling how far it is. */
+    public Proof prove(ProofInput input, Map<String, String> acceptances, Progress progress) {
         Map<String, Double> moments = moments(input.timeline());
         List<RuleRun> runs = new ArrayList<>();
         List<Finding> findings = new ArrayList<>();
         for (ProofRule rule : rules) {
+            progress.at((double) runs.size() / rules.size(), "Proving that " + rule.title());
             ProofRule.Outcome outcome = rule.check(input);
             runs.add(
                     new RuleRun(

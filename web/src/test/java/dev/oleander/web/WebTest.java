@@ -20,7 +20,11 @@ import org.springframework.boot.test.web.server.LocalServerPort;
  */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"oleander.demo=true", "logging.level.org.openqa.selenium=error"})
+        properties = {
+            "oleander.demo=true",
+            "oleander.patience=60s",
+            "logging.level.org.openqa.selenium=error"
+        })
 public abstract class WebTest {
 
     @LocalServerPort protected int port;

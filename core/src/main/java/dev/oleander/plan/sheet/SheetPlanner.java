@@ -13,6 +13,7 @@ import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.progress.Progress;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -25,6 +26,9 @@ public final class SheetPlanner {
 
     /** mm between copies when the cut book has no data to say what leads need. */
     private static final double GAP_WITHOUT_DATA = 10;
+
+    /** How much of the time goes by before the stops are ordered. */
+    private static final double SHARE_OF_CUTS = 0.8;
 
     private final Machine machine;
     private final CutBook book;
@@ -45,6 +49,16 @@ public final class SheetPlanner {
      * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
      */
     public Run plan(Reading reading, Order order, PlanChoices choices, SheetChoices sheet) {
+        return plan(reading, order, choices, sheet, Progress.NONE);
+    }
+
+    /** The same, telling how far it is. */
+    public Run plan(
+            Reading reading,
+            Order order,
+            PlanChoices choices,
+            SheetChoices sheet,
+            Progress progress) {
         SheetLayout layout =
                 new LayoutPlanner(sheet, defaultGap(order, choices.quality()))
                         .lay(reading.workBox(), order.quantity());
@@ -56,6 +70,7 @@ public final class SheetPlanner {
                         choices.quality(),
                         new KeptField(reading.parts()));
         List<Feature> worked = reading.features().stream().filter(SheetPlanner::isWorked).toList();
+        double total = (double) worked.size() * layout.placements().size();
         Map<CutKey, Stop> cuts = new HashMap<>();
         List<Stop> stops = new ArrayList<>();
         for (Placement placement : layout.placements()) {
@@ -66,8 +81,10 @@ public final class SheetPlanner {
                                 new CutKey(feature.id(), choice),
                                 key -> cutter.cut(feature, choice));
                 stops.add(cut.at(placement));
+                progress.at(SHARE_OF_CUTS * stops.size() / total, "Placing leads");
             }
         }
+        progress.at(SHARE_OF_CUTS, "Ordering the stops");
         Sequencer sequencer = new Sequencer(new Precedence(reading.byId()));
         List<Stop> ordered = sequencer.order(stops, choices.order(), choices.sequence());
         return new Run(machine, choices.order(), layout, ordered);

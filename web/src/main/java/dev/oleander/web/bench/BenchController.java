@@ -7,6 +7,7 @@ import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StageReport;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -16,6 +17,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** Pages and fragments of the bench: the five stages of a job, and what the table draws. */
@@ -48,6 +50,55 @@ class BenchController {
         Shown shown = new Shown(stage(stage), ids(stop), revision, EditError.NONE);
         bench.fill(model, jobs.view(id), shown, who);
         return "bench/page";
+    }
+
+    /**
+     * How far the plan is. While it is made, the strip that asks again; afterwards all that hangs
+     * on it, except what a person may be typing on Shape.
+     */
+    @GetMapping("/jobs/{id}/{stage}/planning")
+    String planning(
+            @PathVariable long id,
+            @PathVariable String stage,
+            @RequestParam(defaultValue = "") String stop,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        return planned(
+                jobs.view(id),
+                Shown.of(stage(stage), ids(stop), EditError.NONE),
+                who,
+                model,
+                response);
+    }
+
+    /** Stops the plan, or begins it again. */
+    @PostMapping("/jobs/{id}/{stage}/planning")
+    String planning(
+            @PathVariable long id,
+            @PathVariable String stage,
+            @RequestParam boolean wanted,
+            @RequestParam(defaultValue = "") String stop,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        JobView job = jobs.plan(id, wanted);
+        return planned(
+                job, Shown.of(stage(stage), ids(stop), EditError.NONE), who, model, response);
+    }
+
+    private String planned(
+            JobView job, Shown shown, SignedIn who, Model model, HttpServletResponse response) {
+        bench.fill(model, job, shown, who);
+        if (job.planning().isPresent()) {
+            return "bench/planning :: strip(oob=false)";
+        }
+        response.setHeader("HX-Reswap", "none");
+        if (shown.stage() != Stage.SHAPE) {
+            response.setHeader(
+                    "HX-Trigger", "{\"sceneChanged\":{\"step\":%d}}".formatted(job.step()));
+        }
+        return shown.stage() == Stage.SHAPE ? "bench/planning :: planned" : "bench/update";
     }
 
     /** What the slip holds for a selection. */

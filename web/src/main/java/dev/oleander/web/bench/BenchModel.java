@@ -2,7 +2,6 @@ package dev.oleander.web.bench;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.OrderRule;
-import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Stop;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobResult;
@@ -47,7 +46,7 @@ class BenchModel {
 
     void fill(Model model, JobView job, Shown shown, SignedIn who) {
         JobResult result = job.result();
-        boolean planned = isPlanned(result);
+        boolean planned = result.isPlanned();
         model.addAttribute("job", job);
         if (!model.containsAttribute("scope")) {
             model.addAttribute("scope", "all");
@@ -84,7 +83,10 @@ class BenchModel {
     private ReleaseSlip release(JobView job, boolean planned, String shown) {
         List<Release> made = releases.ofJob(job.id());
         if (!planned) {
-            return new ReleaseSlip(null, made, shown, job.stage(Stage.SHEET).needs(), false);
+            List<String> waits = job.stage(Stage.SHEET).needs();
+            List<String> obstacles =
+                    waits.isEmpty() ? List.of("The plan is still being made.") : waits;
+            return new ReleaseSlip(null, made, shown, obstacles, false);
         }
         ProgramPreview preview = releases.preview(job);
         List<String> obstacles = new ArrayList<>();
@@ -100,14 +102,5 @@ class BenchModel {
     private static List<Stop> selected(JobResult result, List<String> ids) {
         Map<String, Stop> stops = result.stops();
         return ids.stream().map(stops::get).filter(Objects::nonNull).toList();
-    }
-
-    private static boolean isPlanned(JobResult result) {
-        try {
-            result.run();
-            return true;
-        } catch (PlanException noSheet) {
-            return false;
-        }
     }
 }

@@ -1,7 +1,6 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.motion.Seconds;
-import dev.oleander.plan.PlanException;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
 
@@ -9,16 +8,15 @@ import dev.oleander.web.job.JobResult;
 public record FootView(String cutting, String travel, String piercing, String total, String price) {
 
     static FootView of(JobResult result) {
-        try {
-            Seconds s = result.timeline().seconds();
-            return new FootView(
-                    Numbers.duration(s.cutting()),
-                    Numbers.duration(s.travel()),
-                    Numbers.duration(s.piercing()),
-                    Numbers.duration(s.total()),
-                    Numbers.plain(result.pricePerPart(), 2));
-        } catch (PlanException noSheet) {
+        if (!result.isPlanned()) {
             return new FootView("–", "–", "–", "–", "–");
         }
+        Seconds s = result.timeline().seconds();
+        return new FootView(
+                Numbers.duration(s.cutting()),
+                Numbers.duration(s.travel()),
+                Numbers.duration(s.piercing()),
+                Numbers.duration(s.total()),
+                Numbers.plain(result.pricePerPart(), 2));
     }
 }

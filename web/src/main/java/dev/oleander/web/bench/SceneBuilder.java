@@ -13,7 +13,6 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Profile;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.CutPath;
-import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.Stop;
 import dev.oleander.proof.Finding;
@@ -54,7 +53,7 @@ final class SceneBuilder {
                                                 .toList())
                         .toList();
         double[] box = numbers(reading.workBox());
-        if (!planned || !isPlanned(result)) {
+        if (!planned || !result.isPlanned()) {
             return new Scene(
                     step,
                     box,
@@ -115,15 +114,6 @@ final class SceneBuilder {
                         .filter(f -> f.place().isPresent())
                         .map(SceneBuilder::mark)
                         .toList());
-    }
-
-    private static boolean isPlanned(JobResult result) {
-        try {
-            result.run();
-            return true;
-        } catch (PlanException noSheet) {
-            return false;
-        }
     }
 
     private static FeatureShape feature(Feature f) {

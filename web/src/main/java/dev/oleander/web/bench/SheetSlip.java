@@ -1,6 +1,5 @@
 package dev.oleander.web.bench;
 
-import dev.oleander.plan.PlanException;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
 import dev.oleander.quantity.Numbers;
@@ -39,20 +38,30 @@ public final class SheetSlip {
         SheetLayout layout = layout();
         return List.of(
                 field("turn", "Turn", "°", sheet.turn()),
-                optional("rows", "Rows", "", sheet.rows(), layout == null ? 0 : layout.rows()),
+                optional(
+                        "rows",
+                        "Rows",
+                        "",
+                        sheet.rows(),
+                        layout == null ? Double.NaN : layout.rows()),
                 optional(
                         "columns",
                         "Columns",
                         "",
                         sheet.columns(),
-                        layout == null ? 0 : layout.columns()),
-                optional("gap", "Gap", "mm", sheet.gap(), layout == null ? 0 : layout.gap()),
+                        layout == null ? Double.NaN : layout.columns()),
+                optional(
+                        "gap",
+                        "Gap",
+                        "mm",
+                        sheet.gap(),
+                        layout == null ? Double.NaN : layout.gap()),
                 optional(
                         "margin",
                         "Margin",
                         "mm",
                         sheet.margin(),
-                        layout == null ? 0 : layout.margin()));
+                        layout == null ? Double.NaN : layout.margin()));
     }
 
     public boolean isMirrored() {
@@ -107,18 +116,19 @@ public final class SheetSlip {
         return "%d of %d copies do not fit on this stock.".formatted(layout.left(), layout.asked());
     }
 
+    /** Copies that find a place. */
+    public int placed() {
+        SheetLayout layout = layout();
+        return layout == null ? 0 : layout.placed();
+    }
+
     /** Why the sheet cannot be laid out; empty when it can. */
     public String refusal() {
-        try {
-            result.run();
-            return "";
-        } catch (PlanException unusable) {
-            return unusable.getMessage();
-        }
+        return result.refusal();
     }
 
     private SheetLayout layout() {
-        return refusal().isEmpty() ? result.run().layout() : null;
+        return result.isPlanned() ? result.run().layout() : null;
     }
 
     private FieldView field(String name, String label, String unit, Typed typed) {
@@ -128,7 +138,7 @@ public final class SheetSlip {
                 new FieldView(name, label, typed.text(), meaning, unit, "job", false, false, ""));
     }
 
-    /** A value that is found unless it was set. */
+    /** A value that is found, once there is a layout, unless it was set. */
     private FieldView optional(String name, String label, String unit, Typed typed, double found) {
         if (typed != null) {
             FieldView view = field(name, label, unit, typed);
@@ -143,8 +153,7 @@ public final class SheetSlip {
                     false,
                     view.error());
         }
-        return error.in(
-                new FieldView(
-                        name, label, Numbers.plain(found, 3), "", unit, "found", false, false, ""));
+        String text = Double.isNaN(found) ? "" : Numbers.plain(found, 3);
+        return error.in(new FieldView(name, label, text, "", unit, "found", false, false, ""));
     }
 }

@@ -1,6 +1,7 @@
 package dev.oleander.web.job;
 
 import jakarta.persistence.LockModeType;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
@@ -35,4 +36,7 @@ public interface JobRepository extends JpaRepository<Job, Long> {
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select j from Job j where j.id = :id")
     Optional<Job> findHeldById(long id);
+
+    @Query("select j.id from Job j where j.nextAction = :nextAction")
+    List<Long> findIdsByNextAction(String nextAction);
 }

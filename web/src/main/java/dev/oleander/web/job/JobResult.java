@@ -8,18 +8,22 @@ import dev.oleander.machine.Machine;
 import dev.oleander.motion.ProgramCompiler;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
+import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.progress.Progress;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
 import java.util.Map;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
-/** What follows from a document, each part computed when it is first asked for. Thread-safe. */
+/**
+ * What follows from a document, each part computed when it is first asked for; who asks for a part
+ * that is being computed waits for it. Thread-safe.
+ */
 public final class JobResult {
 
     private final JobDocument document;
@@ -27,9 +31,12 @@ public final class JobResult {
     private final CutBook book;
     private final Dialect dialect;
     private final Shape shape;
-    private final Supplier<Run> run;
-    private final Supplier<Timeline> timeline;
-    private final Supplier<Proof> proof;
+    private final Once<Run> run;
+    private final Once<Timeline> timeline;
+    private final Once<Proof> proof;
+
+    /** Null: not planned yet. Empty: planned and proved. Else why there is no plan. */
+    private volatile String refusal;
 
     JobResult(
             JobDocument document,
@@ -43,23 +50,57 @@ public final class JobResult {
         this.book = book;
         this.dialect = dialect;
         this.shape = shape;
-        this.run = once(this::plan);
+        this.run = new Once<>(this::plan);
         this.timeline =
-                once(() -> new TimeModel(machine).time(new ProgramCompiler().compile(run())));
+                new Once<>(
+                        progress ->
+                                new TimeModel(machine).time(new ProgramCompiler().compile(run())));
         this.proof =
-                once(
-                        () ->
+                new Once<>(
+                        progress ->
                                 prover.prove(
                                         ProofInput.of(reading(), run(), timeline()),
-                                        document.acceptances()));
+                                        document.acceptances(),
+                                        progress));
     }
 
-    private Run plan() {
+    /**
+     * Plans and proves, unless that was done before.
+     *
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    void complete(Progress progress) {
+        try {
+            run.get(progress.within(0, 0.6));
+            timeline.get(progress.within(0.6, 0.65));
+            proof.get(progress.within(0.65, 1));
+            refusal = "";
+        } catch (PlanException unusable) {
+            refusal = unusable.getMessage();
+        }
+    }
+
+    /** Whether nothing is left to compute, be it that there is no plan. */
+    boolean isComplete() {
+        return refusal != null;
+    }
+
+    /** Whether there is a plan with its proof; false also while they are made. */
+    public boolean isPlanned() {
+        return "".equals(refusal);
+    }
+
+    /** Why there can be no plan; empty when there is one or it is being made. */
+    public String refusal() {
+        return refusal == null ? "" : refusal;
+    }
+
+    private Run plan(Progress progress) {
         SheetPlanner.Order order =
                 new SheetPlanner.Order(
                         document.material(), document.thickness().value(), document.quantity());
         return new SheetPlanner(machine, book)
-                .plan(reading(), order, document.plan(), document.sheet());
+                .plan(reading(), order, document.plan(), document.sheet(), progress);
     }
 
     public JobDocument document() {
@@ -90,15 +131,15 @@ public final class JobResult {
      * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
      */
     public Run run() {
-        return run.get();
+        return run.get(Progress.NONE);
     }
 
     public Timeline timeline() {
-        return timeline.get();
+        return timeline.get(Progress.NONE);
     }
 
     public Proof proof() {
-        return proof.get();
+        return proof.get(Progress.NONE);
     }
 
     /** Machine time of one copy, money; the hourly rate is that of the machine. */
@@ -127,17 +168,19 @@ public final class JobResult {
         return run().stops().stream().collect(Collectors.toMap(Stop::id, Function.identity()));
     }
 
-    private static <T> Supplier<T> once(Supplier<T> source) {
-        return new Supplier<>() {
-            private T value;
+    private static final class Once<T> {
+        private final Function<Progress, T> source;
+        private T value;
 
-            @Override
-            public synchronized T get() {
-                if (value == null) {
-                    value = source.get();
-                }
-                return value;
+        Once(Function<Progress, T> source) {
+            this.source = source;
+        }
+
+        synchronized T get(Progress progress) {
+            if (value == null) {
+                value = source.apply(progress);
             }
-        };
+            return value;
+        }
     }
 }

@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,6 +24,7 @@ public class JobService {
     private final DrawingFileRepository files;
     private final AccountRepository accounts;
     private final JobComputer computer;
+    private final Planning planning;
     private final Revisions revisions;
     private final Customers customers;
     private final OrderCheck orderCheck;
@@ -35,6 +37,7 @@ public class JobService {
             DrawingFileRepository files,
             AccountRepository accounts,
             JobComputer computer,
+            Planning planning,
             Revisions revisions,
             Customers customers,
             OrderCheck orderCheck,
@@ -45,6 +48,7 @@ public class JobService {
         this.files = files;
         this.accounts = accounts;
         this.computer = computer;
+        this.planning = planning;
         this.revisions = revisions;
         this.customers = customers;
         this.orderCheck = orderCheck;
@@ -119,11 +123,13 @@ public class JobService {
         JobResult result = computer.result(DocumentJson.read(step.document()));
         String undo = step.parent() == JobStep.NONE ? null : step.label();
         String redo = steps.newestChild(job.id(), job.pointer()).map(JobStep::label).orElse(null);
-        return new JobView(job.id(), job.pointer(), result, stages(job, result), undo, redo);
+        Optional<Planning.State> plan = planning.await(job.id(), result);
+        List<StageView> stages = stages(job, result, plan);
+        return new JobView(job.id(), job.pointer(), result, stages, plan, undo, redo);
     }
 
-    private List<StageView> stages(Job job, JobResult result) {
-        return new StageReport(result, releases.latest(job.id())).stages();
+    private List<StageView> stages(Job job, JobResult result, Optional<Planning.State> plan) {
+        return new StageReport(result, releases.latest(job.id()), plan).stages();
     }
 
     /** What an edit does to a document. Refusals are thrown: {@link RefusedEditException}. */
@@ -218,7 +224,7 @@ public class JobService {
 
     private Job.Summary summary(Job job, JobDocument document) {
         JobResult result = computer.result(document);
-        List<StageView> stages = stages(job, result);
+        List<StageView> stages = stages(job, result, planning.await(job.id(), result));
         return new Job.Summary(
                 StageReport.next(stages).stage(),
                 limited(StageReport.nextAction(stages)),
@@ -254,7 +260,23 @@ public class JobService {
         return view(job);
     }
 
-    /** Computes anew what the board shows, after a release. */
+    /**
+     * Begins the plan of a job again, or stops it.
+     *
+     * @param wanted whether there is to be one
+     */
+    @Transactional
+    public JobView plan(long id, boolean wanted) {
+        if (wanted) {
+            planning.resume(id);
+        } else {
+            planning.stop(id);
+        }
+        refreshSummary(id);
+        return view(id);
+    }
+
+    /** Computes anew what the board shows, after a release or when a plan is there. */
     @Transactional
     public void refreshSummary(long id) {
         Job job = heldJob(id);

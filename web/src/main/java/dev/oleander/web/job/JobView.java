@@ -1,11 +1,13 @@
 package dev.oleander.web.job;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A job at its present step.
  *
  * @param step number of the present step; edits say which one they were made on
+ * @param planning how far the plan is; empty when there is nothing left to do
  * @param undoLabel what undo takes back; null when there is nothing
  * @param redoLabel what redo brings back; null when there is nothing
  */
@@ -14,6 +16,7 @@ public record JobView(
         int step,
         JobResult result,
         List<StageView> stages,
+        Optional<Planning.State> planning,
         String undoLabel,
         String redoLabel) {
 

@@ -4,7 +4,6 @@ import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.Skipped;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.plan.PlanException;
 import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.Stop;
 import dev.oleander.proof.Finding;
@@ -18,41 +17,69 @@ import java.util.Optional;
 /** Says of each stage of a job what it still needs. */
 public final class StageReport {
 
+    /** What a stage says while the plan is made. */
+    static final String BEING_PLANNED = "being planned";
+
+    private static final String STOPPED = "Planning was stopped. Plan the job when you need it.";
+
+    private static final String FAILED =
+            "Planning failed for a reason of Oleander's own, which was logged. Plan again, or change the job.";
+
     private final JobResult result;
     private final Optional<Released> latest;
+    private final Optional<Planning.State> planning;
 
     /**
      * @param latest the newest release of the job
+     * @param planning how far the plan is; empty when it is complete
      */
-    public StageReport(JobResult result, Optional<Released> latest) {
+    StageReport(JobResult result, Optional<Released> latest, Optional<Planning.State> planning) {
         this.result = result;
         this.latest = latest;
+        this.planning = planning;
     }
 
     /** All five, in working order. */
     public List<StageView> stages() {
         List<StageView> stages = new ArrayList<>();
         stages.add(shape());
-        try {
-            result.run();
+        if (planning.isPresent()) {
+            stages.addAll(unplanned(planning.get()));
+        } else if (result.isPlanned()) {
             stages.add(cuts());
             stages.add(sheet());
             stages.add(proof());
-        } catch (PlanException unusable) {
+        } else {
             stages.add(StageView.open(Stage.CUTS, "waits for the sheet"));
-            stages.add(StageView.needs(Stage.SHEET, "not usable", List.of(unusable.getMessage())));
+            stages.add(StageView.needs(Stage.SHEET, "not usable", List.of(result.refusal())));
             stages.add(StageView.open(Stage.PROOF, "waits for the sheet"));
         }
         stages.add(release());
         return stages;
     }
 
-    /** The first stage that needs something; Release when none does. */
+    private static List<StageView> unplanned(Planning.State state) {
+        List<Stage> waiting = List.of(Stage.CUTS, Stage.SHEET, Stage.PROOF);
+        return switch (state.end()) {
+            case NONE -> waiting.stream().map(s -> StageView.working(s, BEING_PLANNED)).toList();
+            case STOPPED -> allNeed(waiting, "not planned", STOPPED);
+            case FAILED -> allNeed(waiting, "planning failed", FAILED);
+        };
+    }
+
+    private static List<StageView> allNeed(List<Stage> stages, String sentence, String need) {
+        return stages.stream().map(s -> StageView.needs(s, sentence, List.of(need))).toList();
+    }
+
+    /** The first stage that needs something, or is at work; Release when none is. */
     public static StageView next(List<StageView> stages) {
-        return stages.stream()
-                .filter(s -> s.state() == StageView.State.NEEDS)
-                .findFirst()
+        return first(stages, StageView.State.NEEDS)
+                .or(() -> first(stages, StageView.State.WORKING))
                 .orElse(stages.get(stages.size() - 1));
+    }
+
+    private static Optional<StageView> first(List<StageView> stages, StageView.State state) {
+        return stages.stream().filter(s -> s.state() == state).findFirst();
     }
 
     /** What the ticket says has to be done next. */
@@ -61,7 +88,8 @@ public final class StageReport {
         if (!next.needs().isEmpty()) {
             return next.needs().get(0);
         }
-        return next.isReady() ? next.sentence() : next.sentence() + ": ready to release";
+        boolean isWhole = next.isReady() || next.state() == StageView.State.WORKING;
+        return isWhole ? next.sentence() : next.sentence() + ": ready to release";
     }
 
     private StageView shape() {

@@ -17,7 +17,9 @@ public record StageView(Stage stage, State state, String sentence, List<String> 
         /** a person has to do something */
         NEEDS,
         /** an earlier stage has to be done first, or nothing was made yet */
-        OPEN
+        OPEN,
+        /** Oleander is at it */
+        WORKING
     }
 
     static StageView ready(Stage stage, String sentence) {
@@ -26,6 +28,10 @@ public record StageView(Stage stage, State state, String sentence, List<String> 
 
     static StageView open(Stage stage, String sentence) {
         return new StageView(stage, State.OPEN, sentence, List.of());
+    }
+
+    static StageView working(Stage stage, String sentence) {
+        return new StageView(stage, State.WORKING, sentence, List.of());
     }
 
     static StageView needs(Stage stage, String sentence, List<String> needs) {

@@ -9,6 +9,7 @@ import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.WebTest;
 import java.net.http.HttpResponse;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
@@ -152,14 +153,15 @@ class SignInTest extends WebTest {
     }
 
     private static AccountDetailsService details(AccountRepository accounts, boolean demo) {
-        return new AccountDetailsService(accounts, new OleanderSettings(demo, "", 10));
+        return new AccountDetailsService(
+                accounts, new OleanderSettings(demo, "", 10, Duration.ZERO));
     }
 
     @Test
     void outsideTheDemoOneLeadIsMadeWithTheGivenPassword() {
         AccountRepository accounts = mock(AccountRepository.class);
         BCryptPasswordEncoder encoder = new BCryptPasswordEncoder(4);
-        OleanderSettings settings = new OleanderSettings(false, "first-secret", 10);
+        OleanderSettings settings = new OleanderSettings(false, "first-secret", 10, Duration.ZERO);
         new FirstAccounts(accounts, encoder, settings, Clock.systemUTC()).makeIfNone();
         ArgumentCaptor<Account> made = ArgumentCaptor.forClass(Account.class);
         Mockito.verify(accounts).save(made.capture());
@@ -172,10 +174,18 @@ class SignInTest extends WebTest {
     void noAccountIsMadeWithoutAPasswordOrBesideOthers() {
         AccountRepository accounts = mock(AccountRepository.class);
         BCryptPasswordEncoder encoder = new BCryptPasswordEncoder(4);
-        new FirstAccounts(accounts, encoder, new OleanderSettings(false, "", 10), Clock.systemUTC())
+        new FirstAccounts(
+                        accounts,
+                        encoder,
+                        new OleanderSettings(false, "", 10, Duration.ZERO),
+                        Clock.systemUTC())
                 .makeIfNone();
         when(accounts.existsByDemo(true)).thenReturn(true);
-        new FirstAccounts(accounts, encoder, new OleanderSettings(true, "", 10), Clock.systemUTC())
+        new FirstAccounts(
+                        accounts,
+                        encoder,
+                        new OleanderSettings(true, "", 10, Duration.ZERO),
+                        Clock.systemUTC())
                 .makeIfNone();
         Mockito.verify(accounts, Mockito.never()).save(Mockito.any());
     }

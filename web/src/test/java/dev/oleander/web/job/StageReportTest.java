@@ -3,8 +3,9 @@ package dev.oleander.web.job;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.web.WebTest;
-import dev.oleander.web.job.StageView.State;
+import dev.oleander.web.job.Planning.State;
 import dev.oleander.web.release.ReleaseService;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -32,7 +33,7 @@ class StageReportTest extends WebTest {
     @Test
     void anUndeclaredUnitAsksForADecision() {
         long id = makeJob("cleat_backing_plate", "Unit", 1);
-        assertThat(stage(id, Stage.SHAPE).state()).isEqualTo(State.NEEDS);
+        assertThat(stage(id, Stage.SHAPE).state()).isEqualTo(StageView.State.NEEDS);
         assertThat(stage(id, Stage.SHAPE).needs()).singleElement().asString().contains("unit");
         set(id, OrderField.UNIT, "mm");
         assertThat(stage(id, Stage.SHAPE).isReady()).isTrue();
@@ -44,10 +45,10 @@ class StageReportTest extends WebTest {
         long id = makeJob("cleat_backing_plate", "Inches", 1);
         set(id, OrderField.UNIT, "in");
         assertThat(jobs.view(id).result().reading().box().width()).isGreaterThan(4000);
-        assertThat(stage(id, Stage.SHEET).state()).isEqualTo(State.NEEDS);
+        assertThat(stage(id, Stage.SHEET).state()).isEqualTo(StageView.State.NEEDS);
         assertThat(stage(id, Stage.SHEET).needs().get(0)).contains("No copy fits");
         assertThat(stage(id, Stage.CUTS).sentence()).isEqualTo("nothing to cut");
-        assertThat(stage(id, Stage.PROOF).state()).isEqualTo(State.NEEDS);
+        assertThat(stage(id, Stage.PROOF).state()).isEqualTo(StageView.State.NEEDS);
     }
 
     @Test
@@ -65,7 +66,7 @@ class StageReportTest extends WebTest {
         set(id, SheetField.ROWS, "1.5");
         assertThat(stage(id, Stage.SHEET).needs().get(0)).contains("not a whole number");
         assertThat(stage(id, Stage.CUTS).sentence()).isEqualTo("waits for the sheet");
-        assertThat(stage(id, Stage.PROOF).state()).isEqualTo(State.OPEN);
+        assertThat(stage(id, Stage.PROOF).state()).isEqualTo(StageView.State.OPEN);
         assertThat(jobs.undo(id, person("mira")).stage(Stage.SHEET).isReady()).isTrue();
     }
 
@@ -97,6 +98,25 @@ class StageReportTest extends WebTest {
         JobView job = jobs.view(id);
         assertThat(StageReport.next(job.stages()).stage()).isEqualTo(Stage.SHAPE);
         assertThat(StageReport.nextAction(job.stages())).startsWith("Gap of 1.5 mm");
-        assertThat(new StageReport(job.result(), Optional.empty()).stages()).hasSize(5);
+    }
+
+    private static List<StageView> whilePlanned(JobView job, State.End end) {
+        Optional<Planning.State> state = Optional.of(new Planning.State(0.4, "Placing leads", end));
+        return new StageReport(job.result(), Optional.empty(), state).stages();
+    }
+
+    @Test
+    void aPlanThatIsMadeIsNotWaitedFor() {
+        long id = makeJob("cleat_backing_plate", "Slow", 1);
+        set(id, OrderField.UNIT, "mm");
+        JobView job = jobs.view(id);
+        List<StageView> working = whilePlanned(job, State.End.NONE);
+        assertThat(working.get(0).isReady()).isTrue();
+        assertThat(working.subList(1, 4)).allMatch(s -> s.state() == StageView.State.WORKING);
+        assertThat(StageReport.nextAction(working)).isEqualTo("being planned");
+        List<StageView> stopped = whilePlanned(job, State.End.STOPPED);
+        assertThat(StageReport.nextAction(stopped)).startsWith("Planning was stopped");
+        List<StageView> failed = whilePlanned(job, State.End.FAILED);
+        assertThat(StageReport.next(failed).sentence()).isEqualTo("planning failed");
     }
 }

@@ -1,0 +1,29 @@
+package dev.oleander.web.job;
+
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** Lets the board show what a plan led to, also when nobody waited for it. */
+@Component
+class PlanFollower {
+
+    private final JobService service;
+    private final JobRepository jobs;
+
+    PlanFollower(JobService service, JobRepository jobs) {
+        this.service = service;
+        this.jobs = jobs;
+    }
+
+    @EventListener
+    void follow(Planning.Ready plan) {
+        service.refreshSummary(plan.job());
+    }
+
+    /** Goes on with plans that were being made when the application was stopped. */
+    @EventListener(ApplicationReadyEvent.class)
+    void resume() {
+        jobs.findIdsByNextAction(StageReport.BEING_PLANNED).forEach(service::refreshSummary);
+    }
+}

@@ -1,0 +1,237 @@
+package dev.oleander.web.job;
+
+import dev.oleander.progress.CancelledException;
+import dev.oleander.progress.Progress;
+import dev.oleander.web.OleanderSettings;
+import jakarta.annotation.PreDestroy;
+import java.time.Duration;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+
+/**
+ * Plans and proves jobs. What takes longer than a person likes to wait goes on in the background,
+ * tells how far it is and can be stopped; a newer state of the same job stops it too.
+ */
+@Component
+public class Planning {
+
+    /** At a time; the others wait in turn. */
+    private static final int AT_A_TIME = 2;
+
+    private static final Logger LOG = LoggerFactory.getLogger(Planning.class);
+
+    private final ExecutorService threads =
+            Executors.newFixedThreadPool(
+                    AT_A_TIME,
+                    task -> {
+                        Thread thread = new Thread(task, "planning");
+                        thread.setDaemon(true);
+                        return thread;
+                    });
+    private final Map<Long, Work> works = new ConcurrentHashMap<>();
+    private final Duration patience;
+    private final ApplicationEventPublisher events;
+
+    Planning(OleanderSettings settings, ApplicationEventPublisher events) {
+        this.patience = settings.patience();
+        this.events = events;
+    }
+
+    /** The plan of a job is there that somebody did not wait for. */
+    public record Ready(long job) {}
+
+    /**
+     * How far a plan is.
+     *
+     * @param done share, 0 to 1
+     * @param end what came of it, when it does not go on by itself
+     */
+    public record State(double done, String doing, End end) {
+
+        /** Why it does not go on. */
+        public enum End {
+            NONE,
+            STOPPED,
+            FAILED
+        }
+
+        public int percent() {
+            return (int) (100 * done);
+        }
+
+        public boolean isGoingOn() {
+            return end == End.NONE;
+        }
+    }
+
+    /**
+     * Waits for the plan as long as a person would.
+     *
+     * @return how far it is; empty when it is complete
+     */
+    Optional<State> await(long job, JobResult result) {
+        if (result.isComplete()) {
+            return Optional.empty();
+        }
+        Work work =
+                works.compute(
+                        job,
+                        (id, before) ->
+                                current(before, result) ? before : begin(id, before, result));
+        return work.await() ? Optional.empty() : Optional.of(work.state());
+    }
+
+    private static boolean current(Work before, JobResult result) {
+        return before != null && before.result == result;
+    }
+
+    private Work begin(long job, Work before, JobResult result) {
+        if (before != null) {
+            before.wanted = false;
+        }
+        Work work = new Work(job, result);
+        threads.execute(work);
+        return work;
+    }
+
+    /** Stops the plan of a job; it stays stopped until the job changes or somebody begins again. */
+    public void stop(long job) {
+        works.computeIfPresent(
+                job,
+                (id, work) -> {
+                    work.wanted = false;
+                    return work;
+                });
+    }
+
+    /** Begins a plan again that was stopped or failed. */
+    public void resume(long job) {
+        works.computeIfPresent(job, (id, work) -> work.isGoingOn() ? work : null);
+    }
+
+    @PreDestroy
+    void close() {
+        works.values().forEach(work -> work.wanted = false);
+        threads.shutdownNow();
+    }
+
+    private final class Work implements Runnable, Progress {
+        private final long job;
+        private final JobResult result;
+        private final long deadline = System.nanoTime() + patience.toNanos();
+        private final CountDownLatch ended = new CountDownLatch(1);
+        private volatile boolean wanted = true;
+        private volatile boolean failed;
+        private volatile State state = new State(0, "Waiting for its turn", State.End.NONE);
+        private boolean leftAlone;
+        private boolean complete;
+
+        Work(long job, JobResult result) {
+            this.job = job;
+            this.result = result;
+        }
+
+        @Override
+        public void at(double done, String doing) {
+            if (!wanted) {
+                throw new CancelledException();
+            }
+            state = new State(done, doing, State.End.NONE);
+        }
+
+        @Override
+        public void run() {
+            try {
+                at(0, "Planning");
+                result.complete(this);
+                works.remove(job, this);
+                complete();
+            } catch (CancelledException stopped) {
+                LOG.debug("the plan of job {} was stopped", job);
+            } catch (RuntimeException | Error fault) {
+                LOG.error("The plan of job {} failed", job, fault);
+                failed = true;
+            } finally {
+                ended.countDown();
+            }
+        }
+
+        private synchronized void complete() {
+            complete = true;
+            if (leftAlone) {
+                tell();
+            }
+        }
+
+        /** Not from the thread that leaves, which may still be at the end of its transaction. */
+        private void tell() {
+            threads.execute(() -> events.publishEvent(new Ready(job)));
+        }
+
+        /** Whether it is complete in time. */
+        boolean await() {
+            try {
+                long left = Math.max(0, deadline - System.nanoTime());
+                boolean inTime = ended.await(left, TimeUnit.NANOSECONDS) && isComplete();
+                if (!inTime) {
+                    leaveAfterTransaction();
+                }
+                return inTime;
+            } catch (InterruptedException closing) {
+                Thread.currentThread().interrupt();
+                return false;
+            }
+        }
+
+        private synchronized boolean isComplete() {
+            return complete;
+        }
+
+        /** What is told before could speak of a job that others cannot see yet. */
+        private void leaveAfterTransaction() {
+            if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+                leave();
+                return;
+            }
+            TransactionSynchronizationManager.registerSynchronization(
+                    new TransactionSynchronization() {
+                        @Override
+                        public void afterCompletion(int status) {
+                            leave();
+                        }
+                    });
+        }
+
+        private synchronized void leave() {
+            leftAlone = true;
+            if (complete) {
+                tell();
+            }
+        }
+
+        boolean isGoingOn() {
+            return state().isGoingOn();
+        }
+
+        State state() {
+            State.End end = State.End.NONE;
+            if (failed) {
+                end = State.End.FAILED;
+            } else if (!wanted) {
+                end = State.End.STOPPED;
+            }
+            return new State(state.done(), state.doing(), end);
+        }
+    }
+}

@@ -1,0 +1,138 @@
+package dev.oleander.web.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.doAnswer;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.timeout;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.verifyNoInteractions;
+import static org.mockito.Mockito.when;
+
+import dev.oleander.progress.Progress;
+import dev.oleander.web.OleanderSettings;
+import dev.oleander.web.job.Planning.State;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.context.ApplicationEventPublisher;
+
+class PlanningTest {
+
+    private static final long JOB = 7;
+
+    private final ApplicationEventPublisher events = mock(ApplicationEventPublisher.class);
+    private final CountDownLatch halfWay = new CountDownLatch(1);
+    private final CountDownLatch goOn = new CountDownLatch(1);
+    private final AtomicBoolean complete = new AtomicBoolean();
+    private Planning planning = patient(Duration.ofMillis(20));
+
+    @AfterEach
+    void close() {
+        goOn.countDown();
+        planning.close();
+    }
+
+    private Planning patient(Duration patience) {
+        return new Planning(new OleanderSettings(false, "", 1, patience), events);
+    }
+
+    /** A plan that stands still half-way until told to go on. */
+    private JobResult slowPlan() {
+        JobResult result = mock(JobResult.class);
+        when(result.isComplete()).thenAnswer(call -> complete.get());
+        doAnswer(
+                        call -> {
+                            Progress progress = call.getArgument(0);
+                            progress.at(0.5, "Placing leads");
+                            halfWay.countDown();
+                            assertThat(goOn.await(10, TimeUnit.SECONDS)).isTrue();
+                            progress.at(0.9, "Proving");
+                            complete.set(true);
+                            return null;
+                        })
+                .when(result)
+                .complete(any());
+        return result;
+    }
+
+    private Optional<State> half(JobResult result) throws InterruptedException {
+        planning.await(JOB, result);
+        assertThat(halfWay.await(10, TimeUnit.SECONDS)).isTrue();
+        return planning.await(JOB, result);
+    }
+
+    @Test
+    void aQuickPlanIsWaitedFor() {
+        planning.close();
+        planning = patient(Duration.ofSeconds(10));
+        goOn.countDown();
+        assertThat(planning.await(JOB, slowPlan())).isEmpty();
+        assertThat(complete).isTrue();
+        verifyNoInteractions(events);
+    }
+
+    @Test
+    void aSlowPlanTellsHowFarItIsAndWhenItIsThere() throws Exception {
+        State state = half(slowPlan()).orElseThrow();
+        assertThat(state.isGoingOn()).isTrue();
+        assertThat(state.percent()).isEqualTo(50);
+        assertThat(state.doing()).isEqualTo("Placing leads");
+        goOn.countDown();
+        verify(events, timeout(10_000)).publishEvent(new Planning.Ready(JOB));
+        assertThat(complete).isTrue();
+    }
+
+    @Test
+    void aStoppedPlanStaysStoppedUntilItIsWantedAgain() throws Exception {
+        JobResult result = slowPlan();
+        half(result);
+        planning.stop(JOB);
+        goOn.countDown();
+        State stopped = planning.await(JOB, result).orElseThrow();
+        assertThat(stopped.end()).isEqualTo(State.End.STOPPED);
+        assertThat(stopped.done()).isCloseTo(0.5, within(1e-9));
+        assertThat(complete).isFalse();
+        planning.resume(JOB);
+        planning.await(JOB, result);
+        verify(result, timeout(10_000).times(2)).complete(any());
+        long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(10);
+        while (!complete.get() && System.nanoTime() < deadline) {
+            Thread.onSpinWait();
+        }
+        assertThat(planning.await(JOB, result)).isEmpty();
+    }
+
+    @Test
+    void aNewerStateOfTheJobStopsThePlanOfTheOlder() throws Exception {
+        half(slowPlan());
+        JobResult newer = mock(JobResult.class);
+        planning.await(JOB, newer);
+        goOn.countDown();
+        verify(newer, timeout(10_000)).complete(any());
+        planning.close();
+        assertThat(complete).isFalse();
+    }
+
+    @Test
+    void aFailureIsToldAndNotTriedAgainByItself() {
+        planning.close();
+        planning = patient(Duration.ofSeconds(10));
+        JobResult result = mock(JobResult.class);
+        doAnswer(
+                        call -> {
+                            throw new IllegalStateException("on purpose, for a test");
+                        })
+                .when(result)
+                .complete(any());
+        for (int i = 0; i < 2; i++) {
+            assertThat(planning.await(JOB, result).orElseThrow().end()).isEqualTo(State.End.FAILED);
+        }
+        verify(result).complete(any());
+    }
+}
