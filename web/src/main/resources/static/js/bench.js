@@ -6,6 +6,7 @@ import {RunLine} from './run-line.js';
 import {Scene} from './scene.js';
 import {Table} from './table.js';
 import {Drawing} from './draw.js';
+import {Layers} from './layers.js';
 import {Taking} from './take.js';
 
 // The bench: keeps run line, table, slip and replay on the same selection and the same moment.
@@ -24,6 +25,7 @@ const drawing = stage === 'shape' && edits === 'true' ? new Drawing(table, job, 
 const note = (sentence) => {
   document.getElementById('summary').textContent = sentence;
 };
+const layers = stage === 'shape' ? new Layers(table, job, (ids) => select(ids)) : null;
 const taking = edits === 'true' ? new Taking(table, note) : null;
 
 let selection = state().querySelector('[name=stop]').value.split(',').filter(Boolean);
@@ -36,6 +38,7 @@ async function loadScene() {
     return;
   }
   scene = new Scene(await answer.json(), stage);
+  layers?.apply(scene);
   table.show(scene);
   applySelection();
   player?.load(scene);
@@ -101,11 +104,15 @@ function summarise() {
     return;
   }
   const paths = table.picks.filter(([id]) => table.selected.has(id)).map(([, d]) => d);
+  if (!paths.length) {
+    document.getElementById('summary').textContent = '';
+    return;
+  }
   const long = paths.reduce((sum, d) => sum + length(d), 0);
   const closed = paths.filter((d) => d.length && Math.hypot(d[0] - d[d.length - 3], d[1] - d[d.length - 2]) < 1e-6);
   const inside = closed.reduce((sum, d) => sum + area(d), 0);
   const what = stage === 'shape' ? 'line' : 'stop';
-  const count = `${selection.length} ${what}${selection.length === 1 ? '' : 's'} selected`;
+  const count = `${paths.length} ${what}${paths.length === 1 ? '' : 's'} selected`;
   document.getElementById('summary').textContent = `${count} · ${number(long, 1)} mm`
       + (closed.length ? ` · ${number(inside, 1)} mm² inside` : '');
 }

@@ -1,3 +1,5 @@
+import {trace} from './paths.js';
+
 // Drawing on the table: a command asks for places, clicked or typed, and for values, then the server
 // draws. The command stays in use until Escape, so that several lines or circles follow each other.
 
@@ -37,6 +39,8 @@ const PLACES = {
   meet: [['the corner', place()]],
   offset: [], join: [], reverse: [], delete: [], group: [], layer: [], fit: [],
 };
+/** Words whose figure is drawn at the pointer without asking. */
+const INSTANT = new Set(['line', 'circle', 'rectangle']);
 const MIDDLE = [['where it lies', place()]];
 
 /** Values that stay when the command is used again. */
@@ -47,6 +51,9 @@ export class Drawing {
   #word = null;
   #kept = {};
   #waiting = false;
+  #ghost = null;
+  #asked = '';
+  #asking = false;
 
   /**
    * @param table the table
@@ -62,6 +69,11 @@ export class Drawing {
     table.snapFrom = () => this.#places[this.#places.length - 1] ?? null;
     table.addEventListener('placed', ({detail}) => this.#placed(detail));
     table.overlays.push((ctx, painter) => this.#preview(ctx, painter));
+    document.addEventListener('input', ({target}) => {
+      if (this.active && target.closest('#draw-form')) {
+        this.#ask();
+      }
+    });
   }
 
   get active() {
@@ -81,6 +93,7 @@ export class Drawing {
   async start(word, values = {}, from = null) {
     this.#word = word;
     this.#places = from ? [from] : [];
+    this.#forget();
     document.querySelector('.draw-command')?.removeAttribute('data-ready');
     for (const button of document.querySelectorAll('[data-draw]')) {
       button.ariaPressed = String(button.dataset.draw === word);
@@ -111,11 +124,17 @@ export class Drawing {
   end() {
     this.#word = null;
     this.#places = [];
+    this.#forget();
     this.table.setMode('select');
     for (const button of document.querySelectorAll('[data-draw]')) {
       button.ariaPressed = 'false';
     }
     this.slip();
+  }
+
+  #forget() {
+    this.#ghost = null;
+    this.#asked = '';
   }
 
   get form() {
@@ -265,12 +284,79 @@ export class Drawing {
 
   // ---- what would be drawn, at the pointer
 
+  /** What would be sent if the next place were the pointer's; null while more is missing. */
+  #wish() {
+    const steps = this.#steps();
+    const p = this.table.pointerPlace;
+    const data = Object.fromEntries(new FormData(this.form));
+    let near = this.#places[this.#places.length - 1];
+    if (this.#places.length < steps.length) {
+      if (!p || this.#places.length < steps.length - 1) {
+        return null;
+      }
+      near = {...p, tx: rounded(p.x), ty: rounded(p.y)};
+      const filled = steps[this.#places.length][1](near, this.#places);
+      Object.entries(filled).forEach(([name, value]) => {
+        data[`v.${name}`] = value;
+      });
+    }
+    const missing = [...this.form.querySelectorAll('[data-required=true]')].some((f) => !data[f.name]?.trim());
+    if (missing) {
+      return null;
+    }
+    if (near && !Number.isNaN(near.x)) {
+      Object.assign(data, {nearX: near.x, nearY: near.y});
+    }
+    return {...data, stop: document.querySelector('#bench-state [name=stop]').value};
+  }
+
+  /** Asks the server what would come of it, one question at a time, always of the latest wish. */
+  async #ask() {
+    const wish = this.form && !this.#waiting ? this.#wish() : null;
+    const question = wish ? new URLSearchParams(wish).toString() : '';
+    if (question === this.#asked || this.#asking) {
+      return;
+    }
+    this.#asked = question;
+    if (!wish) {
+      this.#ghost = null;
+      return;
+    }
+    this.#asking = true;
+    const answer = await fetch(`/jobs/${this.job}/shape/preview?${question}`).catch(() => null);
+    this.#asking = false;
+    this.#ghost = answer?.ok ? ghostOf(await answer.json()) : null;
+    this.table.refreshTop();
+  }
+
   #preview(ctx, painter) {
-    if (!this.active || !this.#places.length || !this.table.pointerPlace) {
+    if (!this.active) {
+      return;
+    }
+    this.#ask();
+    if (this.#ghost) {
+      painter.stroke(this.#ghost.gone, this.table.colours.tableGround, 3);
+      painter.stroke(this.#ghost.gone, this.table.colours.lineStrong, 1.4, [2, 4]);
+      painter.stroke(this.#ghost.drawn, this.table.colours.leaf, 1.6, [6, 3]);
+    }
+    if (!this.#places.length || !this.table.pointerPlace) {
       return;
     }
     const p = this.table.pointerPlace;
     const [a, b] = this.#places;
+    if (!this.#ghost || INSTANT.has(this.#word)) {
+      painter.stroke(this.#band(a, b, p), this.table.colours.leaf, 1.4, [6, 3]);
+    }
+    painter.screen();
+    const [sx, sy] = this.table.view.toScreen(p.x, p.y);
+    const last = b ?? a;
+    ctx.font = '500 12px Commissioner, sans-serif';
+    ctx.fillStyle = this.table.colours.ink;
+    ctx.fillText(`${apart(last, p).toFixed(2)} mm at ${degrees(last, p).toFixed(1)}°`, sx + 14, sy - 12);
+  }
+
+  /** What follows the pointer at once, before the server has said what comes of it. */
+  #band(a, b, p) {
     const path = new Path2D();
     if (['circle', 'polygon'].includes(this.#word) || (this.#word === 'arc-centre' && !b)) {
       path.arc(a.x, a.y, apart(a, p), 0, 2 * Math.PI);
@@ -283,12 +369,15 @@ export class Drawing {
       }
       path.lineTo(p.x, p.y);
     }
-    painter.stroke(path, this.table.colours.leaf, 1.4, [6, 3]);
-    painter.screen();
-    const [sx, sy] = this.table.view.toScreen(p.x, p.y);
-    const last = b ?? a;
-    ctx.font = '500 12px Commissioner, sans-serif';
-    ctx.fillStyle = this.table.colours.ink;
-    ctx.fillText(`${apart(last, p).toFixed(2)} mm at ${degrees(last, p).toFixed(1)}°`, sx + 14, sy - 12);
+    return path;
   }
+}
+
+function ghostOf({drawn, gone}) {
+  const path = (chains) => {
+    const all = new Path2D();
+    chains.forEach((d) => trace(all, d));
+    return all;
+  };
+  return {drawn: path(drawn), gone: path(gone)};
 }

@@ -83,7 +83,7 @@ export class Painter {
     const paths = {};
     const open = [];
     for (const f of scene.features) {
-      if (!this.view.isVisible(f.box)) {
+      if (scene.hiddenLayers.has(f.layer) || !this.view.isVisible(f.box)) {
         continue;
       }
       const style = this.#styleOf(f, scene.stale);

@@ -6,6 +6,7 @@ export class Scene {
   constructor(data, stage) {
     Object.assign(this, data, data.notes);
     this.stage = stage;
+    this.hiddenLayers = new Set();
     this.stopById = new Map(this.stops.map((s) => [s.id, s]));
     this.featureById = new Map(this.features.map((f) => [f.id, f]));
     for (const stop of this.stops) {
@@ -75,7 +76,7 @@ export class Scene {
   /** Chains that can be picked: [id, path, box]. */
   pickable() {
     return this.stage === 'shape'
-        ? this.features.map((f) => [f.id, f.d, f.box])
+        ? this.features.filter((f) => !this.hiddenLayers.has(f.layer)).map((f) => [f.id, f.d, f.box])
         : this.stops.filter((s) => s.box).map((s) => [s.id, s.main, s.box]);
   }
 

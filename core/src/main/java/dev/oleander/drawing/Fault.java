@@ -10,6 +10,7 @@ import java.util.Optional;
  *
  * @param size mm; what it measures depends on the kind: width of a gap, length of a double
  * @param ends the two places that a larger gap lies between; else empty
+ * @param features ids of the two chains that meet here, as the reading calls them; else empty
  */
 public record Fault(
         Kind kind,
@@ -17,10 +18,12 @@ public record Fault(
         double size,
         State state,
         String sentence,
-        List<Point> ends) {
+        List<Point> ends,
+        List<String> features) {
 
     public Fault {
         ends = List.copyOf(ends);
+        features = List.copyOf(features);
     }
 
     /** What is wrong, and whether a person has to look at it when it is not mended. */
@@ -54,16 +57,23 @@ public record Fault(
     }
 
     public static Fault mended(Kind kind, Point place, double size, String sentence) {
-        return new Fault(kind, Optional.of(place), size, State.MENDED, sentence, List.of());
+        return new Fault(
+                kind, Optional.of(place), size, State.MENDED, sentence, List.of(), List.of());
     }
 
     public static Fault left(Kind kind, Point place, double size, String sentence) {
-        return new Fault(kind, Optional.of(place), size, State.LEFT, sentence, List.of());
+        return new Fault(
+                kind, Optional.of(place), size, State.LEFT, sentence, List.of(), List.of());
     }
 
     /** A fault without a place. */
     public static Fault ofFile(String sentence) {
-        return new Fault(Kind.UNREADABLE, Optional.empty(), 0, State.LEFT, sentence, List.of());
+        return ofFile(Kind.UNREADABLE, sentence);
+    }
+
+    /** Something that concerns the drawing as a whole. */
+    public static Fault ofFile(Kind kind, String sentence) {
+        return new Fault(kind, Optional.empty(), 0, State.LEFT, sentence, List.of(), List.of());
     }
 
     public boolean mended() {
@@ -75,11 +85,21 @@ public record Fault(
     }
 
     public Fault settled() {
-        return new Fault(kind, place, size, State.SETTLED, sentence, ends);
+        return new Fault(kind, place, size, State.SETTLED, sentence, ends, features);
     }
 
     public Fault at(Optional<Point> newPlace, List<Point> newEnds) {
-        return new Fault(kind, newPlace, size, state, sentence, newEnds);
+        return new Fault(kind, newPlace, size, state, sentence, newEnds, features);
+    }
+
+    /** The same between two chains. */
+    public Fault between(String first, String second) {
+        return new Fault(kind, place, size, state, sentence, ends, List.of(first, second));
+    }
+
+    /** The same with the two places it lies between. */
+    public Fault withEnds(Point first, Point second) {
+        return at(place, List.of(first, second));
     }
 
     /** What a person's decision is kept by: the kind and the place to a hundredth of a mm. */

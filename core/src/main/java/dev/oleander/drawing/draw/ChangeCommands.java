@@ -18,6 +18,7 @@ import dev.oleander.geometry.edit.EditException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Changes of what is drawn: trim, extend, split, corners, join, reverse, parallel lines, delete.
@@ -41,6 +42,12 @@ final class ChangeCommands {
                 command("trim", "Trim", Targets.ONE, at, ChangeCommands::trim),
                 command("extend", "Extend", Targets.ONE, at, ChangeCommands::extend),
                 command("split", "Split", Targets.ONE, at, ChangeCommands::split),
+                command(
+                        "divide",
+                        "Split where lines cross",
+                        Targets.SOME,
+                        List.of(),
+                        ChangeCommands::divide),
                 command(
                         "fillet",
                         "Round a corner",
@@ -200,6 +207,59 @@ final class ChangeCommands {
         }
         sketch.reshape(entity, parts.get(0));
         sketch.copy(args.step(), entity, parts.get(1));
+    }
+
+    /** Splits each of the lines wherever another of them crosses or touches it. */
+    private static void divide(Sketch sketch, Args args) {
+        List<Entity> targets = sketch.targets(args.step());
+        List<List<Path>> parts = new ArrayList<>();
+        for (Entity entity : targets) {
+            List<Chain> knives =
+                    targets.stream().filter(e -> e != entity).map(Entity::chain).toList();
+            parts.add(divided(entity.chain(), knives));
+        }
+        if (parts.stream().allMatch(List::isEmpty)) {
+            throw new DrawException("None of these lines crosses another of them.");
+        }
+        for (int i = 0; i < targets.size(); i++) {
+            Entity entity = targets.get(i);
+            List<Path> own = parts.get(i);
+            if (!own.isEmpty()) {
+                sketch.reshape(entity, own.get(0));
+                own.subList(1, own.size()).forEach(p -> sketch.copy(args.step(), entity, p));
+            }
+        }
+    }
+
+    /** The stretches between all crossings; none when nothing crosses. */
+    private static List<Path> divided(Chain chain, List<Chain> knives) {
+        List<Chain.Station> cuts = new ChainCutter(MEETS).crossings(chain, knives);
+        if (cuts.isEmpty()) {
+            return List.of();
+        }
+        Path rest =
+                chain instanceof Contour contour
+                        ? ChainCutter.opened(contour, cuts.get(0))
+                        : (Path) chain;
+        List<Path> parts = new ArrayList<>();
+        List<Point> places =
+                cuts.stream()
+                        .map(Chain.Station::point)
+                        .sorted(Comparator.comparingDouble(along(rest)))
+                        .toList();
+        for (Point place : places) {
+            List<Path> halves = ChainCutter.split(rest, rest.nearest(place));
+            if (halves.size() == 2 && halves.get(0).length() > MEETS) {
+                parts.add(halves.get(0));
+                rest = halves.get(1);
+            }
+        }
+        parts.add(rest);
+        return parts;
+    }
+
+    private static ToDoubleFunction<Point> along(Path path) {
+        return p -> path.distanceAt(path.nearest(p));
     }
 
     /** Entities whose ends meet become one; it is called as the first of them. */

@@ -89,7 +89,7 @@ final class Meetings {
                     default -> "touch";
                 };
         String sentence = "%s and %s %s at %s.".formatted(named(a), named(b), verb, place(place));
-        return Fault.left(kind, place, 0, sentence);
+        return Fault.left(kind, place, 0, sentence).between(a.id(), b.id());
     }
 
     private static String named(Feature feature) {

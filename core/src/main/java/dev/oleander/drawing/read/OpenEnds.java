@@ -7,7 +7,6 @@ import dev.oleander.geometry.flat.BoxTree;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** Says of open cut lines whether their ends face each other over a larger gap. */
 final class OpenEnds {
@@ -109,13 +108,9 @@ final class OpenEnds {
                                 Numbers.plain(middle.y(), 2),
                                 Numbers.length(tolerance));
         boolean settled = a.feature().onPurpose() && b.feature().onPurpose();
-        return new Fault(
-                Fault.Kind.GAP,
-                Optional.of(middle),
-                size,
-                settled ? Fault.State.SETTLED : Fault.State.LEFT,
-                sentence,
-                List.of(a.point(), b.point()));
+        Fault gap =
+                Fault.left(Fault.Kind.GAP, middle, size, sentence).withEnds(a.point(), b.point());
+        return settled ? gap.settled() : gap;
     }
 
     private static Fault openLine(Feature feature) {
@@ -133,12 +128,7 @@ final class OpenEnds {
                                 Numbers.plain(end.y(), 2),
                                 Numbers.length(start.distance(end)));
         // a line that someone chose to cut as it is needs nobody any more
-        return new Fault(
-                Fault.Kind.OPEN,
-                Optional.of(start),
-                start.distance(end),
-                feature.onPurpose() ? Fault.State.SETTLED : Fault.State.LEFT,
-                sentence,
-                List.of());
+        Fault open = Fault.left(Fault.Kind.OPEN, start, start.distance(end), sentence);
+        return feature.onPurpose() ? open.settled() : open;
     }
 }

@@ -12,6 +12,7 @@ import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -179,6 +180,29 @@ class DrawStepsTest {
                         .entities();
         assertThat(drawn.get("d1").chain().length()).isCloseTo(10 * Math.PI, within(1e-9));
         assertThat(drawn.get("d1").chain().box().max().y()).isCloseTo(0, within(1e-9));
+    }
+
+    @Test
+    void outlinesThatCrossBecomeAllTheirFaces() {
+        Steps crossing =
+                new Steps()
+                        .draw("rectangle", "x=0 y=0 width=10 height=10")
+                        .draw("rectangle", "x=5 y=5 width=10 height=10");
+        Reading undecided = crossing.reading();
+        assertThat(undecided.openFaults())
+                .hasSize(2)
+                .allMatch(f -> f.features().equals(List.of("cd1", "cd2")));
+        Reading divided = crossing.add("divide", List.of("d1", "d2"), "").reading();
+        assertThat(divided.parts().stream().mapToDouble(p -> p.region().area()).sorted())
+                .usingElementComparator(Comparator.comparingDouble(a -> Math.rint(a * 1e9)))
+                .containsExactly(25.0, 75.0, 75.0);
+        assertThat(
+                        new Steps()
+                                .draw("circle", "x=0 y=0 diameter=4")
+                                .draw("circle", "x=9 y=0 diameter=4")
+                                .add("divide", List.of("d1", "d2"), "")
+                                .trouble())
+                .contains("None of these lines crosses");
     }
 
     @Test

@@ -1,6 +1,5 @@
 package dev.oleander.web.bench;
 
-import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.Stop;
 import dev.oleander.web.account.SignedIn;
@@ -12,6 +11,7 @@ import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -60,11 +60,12 @@ class BenchModel {
         Set<String> ids = new LinkedHashSet<>(stops.stream().map(Stop::id).toList());
         model.addAttribute("runLine", planned ? RunLineView.of(result, ids) : null);
         if (shown.stage() == Stage.SHAPE) {
-            Map<String, Feature> known = result.reading().byId();
-            List<String> features = shown.selection().stream().filter(known::containsKey).toList();
-            model.addAttribute("shape", new ShapeSlip(result, features, shown.error()));
+            Set<String> known = new HashSet<>(result.reading().byId().keySet());
+            result.document().shape().steps().forEach(s -> known.add(s.id()));
+            List<String> selected = shown.selection().stream().filter(known::contains).toList();
+            model.addAttribute("shape", new ShapeSlip(result, selected, shown.error()));
             model.addAttribute("commands", CommandView.bar());
-            model.addAttribute("selection", String.join(",", features));
+            model.addAttribute("selection", String.join(",", selected));
             return;
         }
         model.addAttribute("selection", String.join(",", ids));

@@ -3,9 +3,14 @@ package dev.oleander.web.bench;
 import dev.oleander.drawing.Fault;
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.Numbers;
+import java.util.List;
 import java.util.Locale;
 
-/** Something wrong, with its place when it has one. */
+/**
+ * Something wrong, with its place when it has one.
+ *
+ * @param crossing ids of the two features that cross; else empty
+ */
 public record FaultRow(
         String kind,
         String sentence,
@@ -16,7 +21,8 @@ public record FaultRow(
         String x,
         String y,
         String bridge,
-        String corner) {
+        String corner,
+        List<String> crossing) {
 
     /** Mended, decide, left or note. */
     public String word() {
@@ -37,7 +43,15 @@ public record FaultRow(
                 fault.place().map(p -> Numbers.plain(p.x(), 4)).orElse(""),
                 fault.place().map(p -> Numbers.plain(p.y(), 4)).orElse(""),
                 fault.ends().size() == 2 ? bridge(fault) : "",
-                fault.ends().size() == 2 ? corner(fault.ends().get(0)) : "");
+                fault.ends().size() == 2 ? corner(fault.ends().get(0)) : "",
+                fault.kind() == Fault.Kind.CROSSING ? fault.features() : List.of());
+    }
+
+    /** Values of the command that splits two lines where they cross; empty when none do. */
+    public String divide() {
+        return crossing.isEmpty()
+                ? ""
+                : "{\"command\":\"divide\",\"on\":\"%s\"}".formatted(String.join(",", crossing));
     }
 
     /** Values of the corner that two ends would be brought to. */

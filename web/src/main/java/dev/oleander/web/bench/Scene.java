@@ -34,13 +34,15 @@ public record Scene(
      * @param points x, y
      * @param stale ids of features that a new version of the drawing changed
      * @param faults what is wrong with the line work, where it has a place
+     * @param layers names of the layers that chains lie on
      */
     public record Notes(
             List<double[]> guides,
             List<double[]> dimensions,
             List<double[]> points,
             List<String> stale,
-            List<FaultMark> faults) {}
+            List<FaultMark> faults,
+            List<String> layers) {}
 
     /**
      * A fault at its place.
@@ -50,9 +52,13 @@ public record Scene(
      */
     public record FaultMark(double x, double y, String state, String size) {}
 
-    /** A chain of the drawing. */
+    /**
+     * A chain of the drawing.
+     *
+     * @param layer its place in {@link Notes#layers}
+     */
     public record FeatureShape(
-            String id, String kind, String purpose, boolean closed, double[] d) {}
+            String id, String kind, String purpose, boolean closed, int layer, double[] d) {}
 
     /**
      * A stop on the sheet.

@@ -24,6 +24,7 @@ import dev.oleander.web.bench.Scene.Notes;
 import dev.oleander.web.bench.Scene.StopShape;
 import dev.oleander.web.job.JobResult;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -42,8 +43,12 @@ final class SceneBuilder {
      */
     static Scene build(int step, JobResult result, boolean planned) {
         Reading reading = result.reading();
+        List<String> layers =
+                reading.features().stream().map(Feature::layer).distinct().sorted().toList();
         List<FeatureShape> features =
-                reading.features().stream().map(SceneBuilder::feature).toList();
+                reading.features().stream()
+                        .map(f -> feature(f, Collections.binarySearch(layers, f.layer())))
+                        .toList();
         List<List<double[]>> regions =
                 reading.parts().stream()
                         .map(
@@ -64,7 +69,7 @@ final class SceneBuilder {
                     List.of(),
                     List.of(),
                     List.of(),
-                    notes(result));
+                    notes(result, layers));
         }
         List<Stop> stops = result.run().stops();
         return new Scene(
@@ -79,7 +84,7 @@ final class SceneBuilder {
                 stops.stream().map(SceneBuilder::stop).toList(),
                 result.proof().findings().stream().map(SceneBuilder::flag).toList(),
                 motion(result.timeline(), stops),
-                notes(result));
+                notes(result, layers));
     }
 
     private static FaultMark mark(Fault f) {
@@ -91,7 +96,7 @@ final class SceneBuilder {
                 measures ? Numbers.length(f.size()) : "");
     }
 
-    private static Notes notes(JobResult result) {
+    private static Notes notes(JobResult result, List<String> layers) {
         Drawn drawn = result.shape().drawn();
         return new Notes(
                 drawn.guides().stream()
@@ -113,15 +118,17 @@ final class SceneBuilder {
                 result.reading().faults().stream()
                         .filter(f -> f.place().isPresent())
                         .map(SceneBuilder::mark)
-                        .toList());
+                        .toList(),
+                layers);
     }
 
-    private static FeatureShape feature(Feature f) {
+    private static FeatureShape feature(Feature f, int layer) {
         return new FeatureShape(
                 f.id(),
                 f.kind().name().toLowerCase(Locale.ROOT),
                 f.purpose().name().toLowerCase(Locale.ROOT),
                 f.isClosed(),
+                layer,
                 flat(f.chain().segments()));
     }
 

@@ -4,6 +4,7 @@ import dev.oleander.drawing.draw.Command;
 import dev.oleander.drawing.draw.Commands;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.PurposeRules;
+import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
@@ -28,6 +29,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 
 /** Edits of the drawing made on Shape: drawing, mending, sides, new versions. */
@@ -79,26 +81,59 @@ class ShapeController {
         return "bench/run-line :: features";
     }
 
-    /** Does a command; its values come as v.name. */
+    /**
+     * Does a command; its values come as v.name.
+     *
+     * @param on ids of features to work on; null: what is selected
+     */
     @PostMapping("/draw")
     String draw(
             @ModelAttribute("context") Context context,
             @RequestParam String command,
             @RequestParam(required = false) Double nearX,
             @RequestParam(required = false) Double nearY,
+            @RequestParam(required = false) String on,
             @RequestParam Map<String, String> parameters) {
+        String features = on == null ? context.stop() : on;
+        ShapeEdits.Wish wish = wish(command, nearX, nearY, features, parameters);
+        String label = Commands.find(command).map(Command::label).orElse(command);
+        return answers.edit(context, new EditError("draw", "", ""), label, edits.draw(wish));
+    }
+
+    private static ShapeEdits.Wish wish(
+            String command, Double nearX, Double nearY, String stop, Map<String, String> given) {
         Map<String, String> values = new TreeMap<>();
-        parameters.forEach(
+        given.forEach(
                 (name, text) -> {
                     if (name.startsWith(VALUE)) {
                         values.put(name.substring(VALUE.length()), text);
                     }
                 });
         Point near = nearX == null || nearY == null ? null : new Point(nearX, nearY);
-        ShapeEdits.Wish wish =
-                new ShapeEdits.Wish(command, near, BenchController.ids(context.stop()), values);
-        String label = Commands.find(command).map(Command::label).orElse(command);
-        return answers.edit(context, new EditError("draw", "", ""), label, edits.draw(wish));
+        return new ShapeEdits.Wish(command, near, BenchController.ids(stop), values);
+    }
+
+    /** Flat paths of what a command would draw and take away. */
+    record Ghost(List<double[]> drawn, List<double[]> gone) {}
+
+    /** What a command would do, shown while its places are pointed at. */
+    @GetMapping("/preview")
+    @ResponseBody
+    Ghost preview(
+            @PathVariable long id,
+            @RequestParam String command,
+            @RequestParam(required = false) Double nearX,
+            @RequestParam(required = false) Double nearY,
+            @RequestParam(defaultValue = "") String stop,
+            @RequestParam Map<String, String> parameters) {
+        ShapeEdits.Preview preview =
+                edits.preview(
+                        jobs.view(id).result(), wish(command, nearX, nearY, stop, parameters));
+        return new Ghost(flat(preview.drawn()), flat(preview.gone()));
+    }
+
+    private static List<double[]> flat(List<Chain> chains) {
+        return chains.stream().map(c -> SceneBuilder.flat(c.segments())).toList();
     }
 
     /** Another value of something that was drawn. */

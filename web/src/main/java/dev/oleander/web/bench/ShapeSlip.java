@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -45,15 +46,21 @@ public final class ShapeSlip {
     private final JobResult result;
     private final Reading reading;
     private final List<String> selected;
+
+    /** Id of the step that is selected by itself; empty when features are, or nothing. */
+    private final String step;
+
     private final EditError error;
 
     /**
-     * @param selected ids of features
+     * @param selected ids of features, or of one step that drew none
      */
     ShapeSlip(JobResult result, List<String> selected, EditError error) {
         this.result = result;
         this.reading = result.reading();
-        this.selected = selected;
+        Set<String> known = reading.byId().keySet();
+        this.selected = selected.stream().filter(known::contains).toList();
+        this.step = selected.stream().filter(id -> !known.contains(id)).findFirst().orElse("");
         this.error = error;
     }
 
@@ -166,13 +173,12 @@ public final class ShapeSlip {
         return StepView.of(result, error);
     }
 
-    /** The step that drew the selected chain; null when it came from a file. */
+    /** The step that is selected or drew the selected chain; null when it came from a file. */
     public StepView step() {
-        Feature feature = selected.isEmpty() ? null : reading.byId().get(selected.get(0));
-        if (feature == null) {
-            return null;
-        }
-        String id = ShapeEdits.stepOf(feature.sources().get(0));
+        String id =
+                selected.isEmpty()
+                        ? step
+                        : ShapeEdits.stepOf(reading.byId().get(selected.get(0)).sources().get(0));
         return steps().stream().filter(s -> s.id().equals(id)).findFirst().orElse(null);
     }
 
@@ -244,6 +250,11 @@ public final class ShapeSlip {
         return reading.drawing().unit().symbol();
     }
 
+    /** Whether no file was brought in. */
+    public boolean isDrawnHere() {
+        return result.document().shape().files().isEmpty();
+    }
+
     public boolean isUnitDeclared() {
         return reading.drawing().declaredUnit().isPresent();
     }
@@ -271,6 +282,16 @@ public final class ShapeSlip {
                                                     Numbers.plain(
                                                             reading.box().height() * factor, 1)));
                         })
+                .toList();
+    }
+
+    /** The two units that drawings without one are mostly in. */
+    public List<CutsSlip.Choice> likelyUnits() {
+        return units().stream()
+                .filter(
+                        u ->
+                                u.value().equals(LengthUnit.MILLIMETRE.symbol())
+                                        || u.value().equals(LengthUnit.INCH.symbol()))
                 .toList();
     }
 

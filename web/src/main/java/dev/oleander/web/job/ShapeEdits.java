@@ -1,17 +1,23 @@
 package dev.oleander.web.job;
 
+import dev.oleander.drawing.Drawing;
+import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.draw.Command;
 import dev.oleander.drawing.draw.Commands;
 import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.drawing.draw.DrawStep;
+import dev.oleander.drawing.draw.DrawSteps;
 import dev.oleander.drawing.draw.Drawn;
 import dev.oleander.drawing.draw.TargetFinder;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
 import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +30,9 @@ import org.springframework.stereotype.Component;
 /** Edits of the drawing: steps drawn, changed and taken away, mending, sides. */
 @Component
 public class ShapeEdits {
+
+    /** Entities from which on a preview would lag behind the pointer. */
+    private static final int MOST_PREVIEWED = 5000;
 
     private final JobComputer computer;
 
@@ -45,22 +54,61 @@ public class ShapeEdits {
     /** One more step, when it can be done. */
     public JobService.Edit draw(Wish wish) {
         return before -> {
-            Command command =
-                    Commands.find(wish.command())
-                            .orElseThrow(
-                                    () ->
-                                            new RefusedEditException(
-                                                    "There is no drawing command \"%s\"."
-                                                            .formatted(wish.command())));
-            ShapeChoices shape = before.document().shape();
-            DrawStep step =
-                    new DrawStep(
-                            shape.nextStep(),
-                            command.word(),
-                            targets(before, command, wish),
-                            given(wish.values()));
-            return checked(before.document().withShape(shape.plus(step)), step.id());
+            DrawStep step = step(before, wish);
+            ShapeChoices shape = before.document().shape().plus(step);
+            return checked(before.document().withShape(shape), step.id());
         };
+    }
+
+    private static DrawStep step(JobResult before, Wish wish) {
+        Command command =
+                Commands.find(wish.command())
+                        .orElseThrow(
+                                () ->
+                                        new RefusedEditException(
+                                                "There is no drawing command \"%s\"."
+                                                        .formatted(wish.command())));
+        return new DrawStep(
+                before.document().shape().nextStep(),
+                command.word(),
+                targets(before, command, wish),
+                given(wish.values()));
+    }
+
+    /**
+     * What a step would draw and what it would take away.
+     *
+     * @param gone also what it would change
+     */
+    public record Preview(List<Chain> drawn, List<Chain> gone) {
+
+        static final Preview NOTHING = new Preview(List.of(), List.of());
+    }
+
+    /** Shows what a wish would do; nothing when it cannot be done or the drawing is very large. */
+    public Preview preview(JobResult before, Wish wish) {
+        Drawing drawing = before.shape().drawn().drawing();
+        if (drawing.entities().size() > MOST_PREVIEWED) {
+            return Preview.NOTHING;
+        }
+        try {
+            Map<String, Double> names = Map.of("t", before.document().thickness().value());
+            Drawn after = new DrawSteps(names).apply(drawing, List.of(step(before, wish)));
+            return new Preview(
+                    missing(after.drawing(), drawing), missing(drawing, after.drawing()));
+        } catch (DrawException | RefusedEditException cannot) {
+            return Preview.NOTHING;
+        }
+    }
+
+    /** Chains of one drawing that are not in the other, or not so. */
+    private static List<Chain> missing(Drawing drawing, Drawing other) {
+        Map<String, List<Segment>> there = new HashMap<>();
+        other.entities().forEach(e -> there.put(e.key(), e.segments()));
+        return drawing.entities().stream()
+                .filter(e -> !e.segments().equals(there.get(e.key())))
+                .map(Entity::chain)
+                .toList();
     }
 
     private static Map<String, String> given(Map<String, String> values) {

@@ -13,7 +13,6 @@ import dev.oleander.drawing.read.ReadOptions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** From files and decisions to a shape: bring in, draw, mend, read. */
 final class ShapeReader {
@@ -58,13 +57,9 @@ final class ShapeReader {
     }
 
     private static Fault fault(Drawn.Trouble trouble) {
-        return new Fault(
+        return Fault.ofFile(
                 Fault.Kind.STEP,
-                Optional.empty(),
-                0,
-                Fault.State.LEFT,
-                "Step %s cannot be done: %s".formatted(trouble.step(), trouble.sentence()),
-                List.of());
+                "Step %s cannot be done: %s".formatted(trouble.step(), trouble.sentence()));
     }
 
     private static ReadOptions options(ShapeChoices choices) {

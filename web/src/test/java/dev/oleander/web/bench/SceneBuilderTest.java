@@ -35,6 +35,20 @@ class SceneBuilderTest extends WebTest {
     }
 
     @Test
+    void everyChainSaysWhichLayerItLiesOn() {
+        long id = makeJob("flag_socket_islands", "Layers", 1);
+        JobView job = jobs.view(id);
+        Scene scene = SceneBuilder.build(job.step(), job.result(), false);
+        assertThat(scene.features()).isNotEmpty();
+        scene.features()
+                .forEach(
+                        f ->
+                                assertThat(scene.notes().layers().get(f.layer()))
+                                        .isEqualTo(
+                                                job.result().reading().byId().get(f.id()).layer()));
+    }
+
+    @Test
     void flatPathsKeepEndsAndBulges() {
         JobResult result = jobs.view(makeJob("cleat_backing_plate", "Flat", 1)).result();
         for (Stop stop : result.run().stops()) {

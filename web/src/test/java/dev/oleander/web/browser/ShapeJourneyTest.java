@@ -168,6 +168,66 @@ class ShapeJourneyTest extends BrowserTest {
     }
 
     @Test
+    void whatWouldBeDrawnIsShownAtThePointer() {
+        long job = newPart();
+        draw(job, "rectangle", "0, 0", "width", "100", "height", "60");
+        browser.keys(Keys.ESCAPE);
+        browser.until(b -> b.all(".draw-command").isEmpty());
+        browser.keys("f");
+        long before = browser.pixels("--leaf");
+        browser.driver().findElement(By.xpath("//summary[text()='Whole parts']")).click();
+        browser.click("[data-draw=ring]");
+        waitForCommand("ring");
+        int[] place = browser.onScreen(50, 30);
+        browser.actions().moveToLocation(place[0], place[1]).perform();
+        // seven circles, dashed
+        browser.until(b -> b.pixels("--leaf") > before + 200);
+        browser.keys(Keys.ESCAPE);
+        browser.until(b -> b.pixels("--leaf") <= before);
+        assertThat(step(job)).isEqualTo(2);
+    }
+
+    @Test
+    void layersAreHiddenAndCrossingLinesSplit() {
+        long job = newPart();
+        draw(job, "rectangle", "0, 0", "width", "40", "height", "40");
+        draw(job, "rectangle", "20, 20", "width", "40", "height", "40");
+        browser.keys(Keys.ESCAPE);
+        browser.until(b -> b.text("#slip").contains("split them there"));
+        browser.click("[data-layer-eye=CUT]");
+        assertThat(browser.pixels("--rose")).isZero();
+        browser.click("[data-layer-eye=CUT]");
+        assertThat(browser.pixels("--rose")).isPositive();
+        browser.driver().findElement(By.xpath("//button[text()='split them there']")).click();
+        browser.waitForStep(4);
+        assertThat(jobs.view(job).result().reading().parts()).hasSize(3);
+        browser.click("[data-layer-lines=CUT]");
+        browser.until(b -> b.text("#slip h2").equals("3 lines"));
+    }
+
+    @Test
+    void aDimensionIsSetAnewFromTheListOfWhatWasDrawn() {
+        long job = newPart();
+        draw(job, "rectangle", "0, 0", "width", "40", "height", "40");
+        browser.driver().findElement(By.xpath("//summary[text()='More lines']")).click();
+        browser.click("[data-draw=dimension]");
+        waitForCommand("dimension");
+        browser.find("#draw-typed").sendKeys("0, 0", Keys.ENTER);
+        browser.find("#draw-typed").sendKeys("40, 0", Keys.ENTER);
+        browser.waitForStep(3);
+        waitForCommand("dimension");
+        browser.keys(Keys.ESCAPE);
+        browser.until(b -> !b.all(".step-list").isEmpty());
+        browser.all(".step-list li > button:first-child").get(0).click();
+        browser.until(b -> b.text("#slip h2").equals("Dimension"));
+        browser.set("#f-away", "-8");
+        browser.waitForStep(4);
+        assertThat(jobs.view(job).result().shape().drawn().dimensions().get(0).away())
+                .isEqualTo(-8);
+        assertThat(browser.text("#slip h2")).isEqualTo("Dimension");
+    }
+
+    @Test
     void aRingFollowsItsHoleCountAndTheCutsFollowTheRing() {
         long job = newPart();
         browser.driver().findElement(By.xpath("//summary[text()='Whole parts']")).click();

@@ -120,6 +120,34 @@ class ShapeEditsTest extends WebTest {
     }
 
     @Test
+    void whatAWishWouldDoIsShownBefore() {
+        long job = drawn("");
+        JobView ring = draw(job, "ring", null, List.of(), Map.of("x", "0", "y", "0"));
+        JobResult before = ring.result();
+        ShapeEdits.Preview circle =
+                edits.preview(
+                        before,
+                        new ShapeEdits.Wish(
+                                "circle",
+                                null,
+                                List.of(),
+                                Map.of("x", "0", "y", "0", "diameter", "200")));
+        assertThat(circle.gone()).isEmpty();
+        assertThat(circle.drawn()).singleElement().matches(c -> c.box().width() == 200);
+        ShapeEdits.Preview rounded =
+                edits.preview(
+                        before,
+                        new ShapeEdits.Wish("delete", null, List.of("cd1", "cd1-2"), Map.of()));
+        assertThat(rounded.drawn()).isEmpty();
+        assertThat(rounded.gone()).hasSize(2);
+        for (String unfinished : List.of("circle", "trim", "no such command")) {
+            ShapeEdits.Wish wish = new ShapeEdits.Wish(unfinished, null, List.of(), Map.of());
+            assertThat(edits.preview(before, wish)).isEqualTo(ShapeEdits.Preview.NOTHING);
+        }
+        assertThat(jobs.view(job).step()).isEqualTo(ring.step());
+    }
+
+    @Test
     void theOtherSideOfAContourIsKept() {
         long job = makeJob("cleat_backing_plate", "Turned", 1);
         String hole = jobs.view(job).result().reading().holes().get(0).features().get(0);
