@@ -47,7 +47,7 @@ public final class Distances {
     /** The nearest points of two chains; about n log m for n and m segments. */
     public static Nearest between(Chain a, Chain b) {
         List<Segment> others = b.segments();
-        double[] boxes = new double[4 * others.size()];
+        double[] boxes = new double[BoxTree.room(others.size())];
         for (int i = 0; i < others.size(); i++) {
             others.get(i).box().writeTo(boxes, 4 * i);
         }

@@ -59,7 +59,7 @@ public final class Regions {
     }
 
     private static BoxTree tree(List<Contour> outers) {
-        double[] boxes = new double[4 * outers.size()];
+        double[] boxes = new double[BoxTree.room(outers.size())];
         for (int i = 0; i < outers.size(); i++) {
             outers.get(i).box().writeTo(boxes, 4 * i);
         }

@@ -21,7 +21,7 @@ public final class SegmentIndex<T> {
 
     private SegmentIndex(List<T> items, List<Box> boxes) {
         this.items = items;
-        double[] numbers = new double[4 * boxes.size()];
+        double[] numbers = new double[BoxTree.room(boxes.size())];
         for (int i = 0; i < boxes.size(); i++) {
             boxes.get(i).writeTo(numbers, 4 * i);
         }
@@ -75,7 +75,7 @@ public final class SegmentIndex<T> {
             double distance,
             long most,
             BoxTree.PairVisitor visitor) {
-        double[] boxes = new double[4 * segments.size()];
+        double[] boxes = new double[BoxTree.room(segments.size())];
         for (int i = 0; i < segments.size(); i++) {
             segments.get(i).box().grown(distance / 2).writeTo(boxes, 4 * i);
         }

@@ -8,27 +8,26 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.SegmentSplitter;
-import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
  * Line work drawn twice, whole or in part, in either direction. Segments that lie on each other are
- * split at each other's ends, so that nothing joined there comes loose, and of equal stretches the
- * first is kept. A closed entity is kept before loose pieces and is never split.
+ * split at each other's ends, so that nothing joined there comes loose, and of equal stretches one
+ * is kept. A closed entity is kept before loose pieces and is never split.
  */
 final class DoubledPieces {
 
     private final MendOptions options;
     private final List<Fault> faults;
+    private final Coverage coverage;
 
     DoubledPieces(MendOptions options, List<Fault> faults) {
         this.options = options;
         this.faults = faults;
+        this.coverage = new Coverage(options.gap());
     }
 
     List<Piece> drop(List<Entity> open, List<Joined> loops) {
@@ -49,7 +48,8 @@ final class DoubledPieces {
                 near.add(fixed.get(i));
             }
         }
-        single.addAll(keepFirst(splitAtEnds(doubled, near), near));
+        single.addAll(
+                new DoubleSifter(options, faults).sift(splitAtEnds(doubled, near), near, single));
         single.sort(Comparator.comparingInt(p -> p.entity().ordinal()));
         return single;
     }
@@ -69,7 +69,7 @@ final class DoubledPieces {
                             Segment a = all.get(i);
                             Segment b = all.get(j);
                             boolean open = Math.min(i, j) < pieces.size();
-                            if (open && isSameKind(a, b) && sharesStretch(a, b)) {
+                            if (open && Coverage.isSameKind(a, b) && sharesStretch(a, b)) {
                                 involved[i] = true;
                                 involved[j] = true;
                             }
@@ -116,12 +116,12 @@ final class DoubledPieces {
             Segment segment = pieces.get(i).segment();
             List<Double> cuts = new ArrayList<>();
             for (int j : index.positions(segment.box().grown(options.gap()))) {
-                if (j != i && isSameKind(segment, all.get(j))) {
+                if (j != i && Coverage.isSameKind(segment, all.get(j))) {
                     cuts.addAll(endsOn(segment, all.get(j)));
                 }
             }
             Piece whole = pieces.get(i);
-            SegmentSplitter.split(segment, cuts, options.gap())
+            SegmentSplitter.split(segment, cuts, leastStub())
                     .forEach(s -> split.add(whole.with(s)));
         }
         return split;
@@ -138,7 +138,7 @@ final class DoubledPieces {
 
     /** Both ends of a segment, and between them where it is nearest to the ends of another. */
     private double[] places(Segment segment, Segment other) {
-        double least = options.gap() / segment.length();
+        double least = leastStub() / segment.length();
         double a = segment.nearest(other.start());
         double b = segment.nearest(other.end());
         double low = Math.min(a, b);
@@ -154,6 +154,11 @@ final class DoubledPieces {
         return new double[] {0, 1};
     }
 
+    /** So short that what sticks out by less still lies on the other, also a little beside it. */
+    private double leastStub() {
+        return options.gap() / 2;
+    }
+
     private boolean shares(Segment segment, Segment other, double[] cuts) {
         for (int i = 1; i < cuts.length; i++) {
             if (liesOn(segment, cuts[i - 1], cuts[i], other)) {
@@ -163,57 +168,8 @@ final class DoubledPieces {
         return false;
     }
 
-    private List<Piece> keepFirst(List<Piece> pieces, List<Segment> fixed) {
-        List<Segment> all = new ArrayList<>(fixed);
-        pieces.forEach(p -> all.add(p.segment()));
-        SegmentIndex<Segment> index = SegmentIndex.of(all);
-        boolean[] dropped = new boolean[all.size()];
-        Map<Entity, List<Segment>> doubles = new LinkedHashMap<>();
-        List<Piece> kept = new ArrayList<>(pieces.size());
-        for (int i = fixed.size(); i < all.size(); i++) {
-            Segment segment = all.get(i);
-            for (int j : index.positions(segment.box().grown(options.gap()))) {
-                if (j < i && !dropped[j] && isSameKind(segment, all.get(j))) {
-                    dropped[i] |= liesOn(segment, 0, 1, all.get(j));
-                }
-            }
-            Piece piece = pieces.get(i - fixed.size());
-            if (dropped[i]) {
-                doubles.computeIfAbsent(piece.entity(), e -> new ArrayList<>()).add(segment);
-            } else {
-                kept.add(piece);
-            }
-        }
-        doubles.forEach(this::report);
-        return kept;
-    }
-
-    private void report(Entity entity, List<Segment> doubled) {
-        double length = doubled.stream().mapToDouble(Segment::length).sum();
-        String sentence =
-                "%s on layer %s (line %d of the file) lies on other line work over %s; one is kept."
-                        .formatted(
-                                entity.type(),
-                                entity.layer(),
-                                entity.line(),
-                                Numbers.length(length));
-        faults.add(Fault.mended(Fault.Kind.DOUBLE, doubled.get(0).middle(), length, sentence));
-    }
-
-    private static boolean isSameKind(Segment a, Segment b) {
-        return a instanceof Arc == b instanceof Arc;
-    }
-
-    /** Whether a stretch longer than the gap lies on {@code other}, judged at five places of it. */
     private boolean liesOn(Segment segment, double from, double to, Segment other) {
-        if ((to - from) * segment.length() <= options.gap()) {
-            return false;
-        }
-        for (int i = 0; i <= 4; i++) {
-            if (other.distance(segment.at(from + (to - from) * i / 4)) > options.gap()) {
-                return false;
-            }
-        }
-        return true;
+        return (to - from) * segment.length() > options.gap()
+                && coverage.lies(segment, from, to, other);
     }
 }

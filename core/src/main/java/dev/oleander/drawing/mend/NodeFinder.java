@@ -142,7 +142,7 @@ final class NodeFinder {
     }
 
     private double[] boxes(double margin) {
-        double[] boxes = new double[4 * table.size()];
+        double[] boxes = new double[BoxTree.room(table.size())];
         for (int i = 0; i < table.size(); i++) {
             boxes[4 * i] = table.x(i) - margin;
             boxes[4 * i + 1] = table.y(i) - margin;

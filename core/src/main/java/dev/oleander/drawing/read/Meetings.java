@@ -9,6 +9,7 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,40 +30,52 @@ final class Meetings {
     }
 
     List<Fault> find(List<Feature> features) {
-        List<SegmentIndex.Entry<Feature>> entries = new ArrayList<>();
-        for (Feature feature : features) {
-            feature.chain()
-                    .segments()
-                    .forEach(s -> entries.add(new SegmentIndex.Entry<>(feature, s)));
+        List<Segment> segments = new ArrayList<>();
+        int[] ends = new int[features.size()];
+        for (int i = 0; i < ends.length; i++) {
+            segments.addAll(features.get(i).chain().segments());
+            ends[i] = segments.size();
         }
+        int[] owner = owners(ends, segments.size());
         Map<String, Fault> found = new LinkedHashMap<>();
         SegmentIndex.pairs(
-                entries.stream().map(SegmentIndex.Entry::segment).toList(),
+                segments,
                 tolerance,
                 MendOptions.MOST_PAIRS,
                 (a, b) -> {
-                    SegmentIndex.Entry<Feature> first = entries.get(Math.min(a, b));
-                    SegmentIndex.Entry<Feature> second = entries.get(Math.max(a, b));
-                    if (first.item() != second.item()) {
-                        meet(first, second, found);
+                    if (owner[a] != owner[b]) {
+                        int first = Math.min(a, b);
+                        int second = Math.max(a, b);
+                        meet(
+                                features.get(owner[first]),
+                                segments.get(first),
+                                features.get(owner[second]),
+                                segments.get(second),
+                                found);
                     }
                     return found.size() < MOST;
                 });
         return List.copyOf(found.values());
     }
 
-    private void meet(
-            SegmentIndex.Entry<Feature> a,
-            SegmentIndex.Entry<Feature> b,
-            Map<String, Fault> found) {
-        List<Crossing> crossings = Intersections.of(a.segment(), b.segment(), tolerance);
+    /** Which feature each segment belongs to. */
+    private static int[] owners(int[] ends, int segments) {
+        int[] owner = new int[segments];
+        for (int i = 0; i < ends.length; i++) {
+            Arrays.fill(owner, i == 0 ? 0 : ends[i - 1], ends[i], i);
+        }
+        return owner;
+    }
+
+    private void meet(Feature a, Segment onA, Feature b, Segment onB, Map<String, Fault> found) {
+        List<Crossing> crossings = Intersections.of(onA, onB, tolerance);
         if (crossings.isEmpty()) {
             return;
         }
         Crossing first = crossings.get(0);
-        Fault.Kind kind = kindOf(a.segment(), b.segment(), crossings);
-        String key = kind + a.item().id() + b.item().id() + place(first.point());
-        found.computeIfAbsent(key, k -> fault(kind, a.item(), b.item(), first.point()));
+        Fault.Kind kind = kindOf(onA, onB, crossings);
+        String key = kind + a.id() + b.id() + place(first.point());
+        found.computeIfAbsent(key, k -> fault(kind, a, b, first.point()));
     }
 
     private Fault.Kind kindOf(Segment a, Segment b, List<Crossing> crossings) {

@@ -72,7 +72,7 @@ final class OpenEnds {
     }
 
     private static BoxTree tree(List<End> ends) {
-        double[] boxes = new double[4 * ends.size()];
+        double[] boxes = new double[BoxTree.room(ends.size())];
         for (int i = 0; i < ends.size(); i++) {
             Point p = ends.get(i).point();
             new Box(p, p).writeTo(boxes, 4 * i);

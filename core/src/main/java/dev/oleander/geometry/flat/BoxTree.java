@@ -1,6 +1,7 @@
 package dev.oleander.geometry.flat;
 
 import java.util.Arrays;
+import java.util.BitSet;
 
 /**
  * A packed, static tree of boxes: every node holds up to eight of the level below, all boxes lie in
@@ -31,14 +32,28 @@ public final class BoxTree {
         this.items = items;
         this.order = order;
         this.level = levels(items);
-        int total = level[level.length - 1];
-        this.boxes = order == null ? grown(given, 4 * total) : new double[4 * total];
+        this.boxes = grown(given, 4 * level[level.length - 1]);
         if (order != null) {
-            for (int i = 0; i < items; i++) {
-                System.arraycopy(given, 4 * order[i], boxes, 4 * i, 4);
-            }
+            sort();
         }
         pack();
+    }
+
+    /** Puts the items in their order, in place: along each cycle of the permutation. */
+    private void sort() {
+        BitSet done = new BitSet(items);
+        double[] held = new double[4];
+        for (int first = done.nextClearBit(0); first < items; first = done.nextClearBit(first)) {
+            System.arraycopy(boxes, 4 * first, held, 0, 4);
+            int at = first;
+            while (order[at] != first) {
+                System.arraycopy(boxes, 4 * order[at], boxes, 4 * at, 4);
+                done.set(at);
+                at = order[at];
+            }
+            System.arraycopy(held, 0, boxes, 4 * at, 4);
+            done.set(at);
+        }
     }
 
     /**
@@ -50,7 +65,11 @@ public final class BoxTree {
         return new BoxTree(boxes, items, null);
     }
 
-    /** Boxes in any order. */
+    /**
+     * Boxes in any order.
+     *
+     * @param boxes four numbers per item (least x and y, greatest x and y); taken over
+     */
     public static BoxTree of(double[] boxes, int items) {
         return new BoxTree(boxes, items, HilbertOrder.of(boxes, items, GRID));
     }
@@ -59,8 +78,8 @@ public final class BoxTree {
         return boxes.length == length ? boxes : Arrays.copyOf(boxes, length);
     }
 
-    /** Numbers needed for a tree of that many boxes. */
-    static int room(int items) {
+    /** Numbers needed for a tree of that many boxes; an array of that length is not copied. */
+    public static int room(int items) {
         int[] starts = levels(items);
         return 4 * starts[starts.length - 1];
     }

@@ -75,6 +75,13 @@ class DxfFormsTest {
         assertThat(drawing.entities().get(0).layer()).isEqualTo("Maßlinie");
     }
 
+    @Test
+    void newFilesMayHoldAnyLetterAlsoTheOneForAnUnknownOne() {
+        String text = "\uFEFF" + file(SQUARE).replace("8\nCUT", "8\nMaßlinie \uFFFD");
+        Drawing drawing = read(text.getBytes(StandardCharsets.UTF_8));
+        assertThat(drawing.entities().get(0).layer()).isEqualTo("Maßlinie \uFFFD");
+    }
+
     @ParameterizedTest
     @CsvSource({
         "1, INCH",
