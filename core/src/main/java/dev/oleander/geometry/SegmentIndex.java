@@ -4,6 +4,7 @@ import dev.oleander.geometry.flat.BoxTree;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.function.IntConsumer;
 
 /**
  * Finds, among many things with a box, those near a place. Built once, then only asked; answers
@@ -50,17 +51,22 @@ public final class SegmentIndex<T> {
     /** Positions, in the given list, of everything whose box touches {@code box}; ascending. */
     public List<Integer> positions(Box box) {
         List<Integer> found = new ArrayList<>();
+        visit(box, found::add);
+        Collections.sort(found);
+        return found;
+    }
+
+    /** The same positions in no order, without a list of them. */
+    public void visit(Box box, IntConsumer visitor) {
         tree.touching(
                 box.min().x(),
                 box.min().y(),
                 box.max().x(),
                 box.max().y(),
                 item -> {
-                    found.add(item);
+                    visitor.accept(item);
                     return true;
                 });
-        Collections.sort(found);
-        return found;
     }
 
     /**

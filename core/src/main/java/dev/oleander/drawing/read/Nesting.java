@@ -74,20 +74,29 @@ final class Nesting {
 
     /** Of the contours round it the smallest; only larger ones can be. */
     private int innermostRound(int i, int[] rank) {
-        Box own = boxes.get(i);
-        Box corner = new Box(own.min(), own.min()).grown(touch);
-        List<Integer> larger =
-                index.positions(corner).stream()
-                        .filter(k -> rank[k] < rank[i])
-                        .filter(k -> boxes.get(k).grown(touch).contains(own))
-                        .sorted(Comparator.comparingInt((Integer k) -> rank[k]).reversed())
-                        .toList();
-        for (int other : larger) {
-            if (isInside(i, other)) {
-                return other;
-            }
+        int below = rank[i];
+        int candidate = smallestRound(i, rank, below);
+        while (candidate >= 0 && !isInside(i, candidate)) {
+            below = rank[candidate];
+            candidate = smallestRound(i, rank, below);
         }
-        return -1;
+        return candidate;
+    }
+
+    /** Of the contours larger than a rank whose box is round that of i, the smallest; or -1. */
+    private int smallestRound(int i, int[] rank, int below) {
+        Box own = boxes.get(i);
+        Box wanted = own.grown(-Math.min(touch, Math.min(own.width(), own.height()) / 2));
+        int[] best = {-1};
+        index.visit(
+                new Box(own.min(), own.min()).grown(touch),
+                k -> {
+                    boolean nearer = best[0] < 0 || rank[k] > rank[best[0]];
+                    if (rank[k] < below && nearer && boxes.get(k).contains(wanted)) {
+                        best[0] = k;
+                    }
+                });
+        return best[0];
     }
 
     private boolean isInside(int inner, int outer) {

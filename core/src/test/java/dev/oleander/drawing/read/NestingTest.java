@@ -72,6 +72,19 @@ class NestingTest {
     }
 
     @Test
+    void manyRingsRoundOneCentreAreNestedOneInTheOther() {
+        List<Contour> rings = new ArrayList<>();
+        for (int i = 0; i < 3000; i++) {
+            rings.add(Contour.circle(new Point(7, -3), 1 + 0.5 * i));
+        }
+        Nesting nesting = new Nesting(rings, TOUCH);
+        for (int i = 0; i < rings.size(); i++) {
+            assertThat(nesting.parent(i)).isEqualTo(i + 1 < rings.size() ? i + 1 : -1);
+            assertThat(nesting.depth(i)).isEqualTo(rings.size() - 1 - i);
+        }
+    }
+
+    @Test
     void whatTouchesFromWithinLiesWithin() {
         Contour plate = Contour.rectangle(new Box(new Point(0, 0), new Point(100, 60)));
         Contour notch = Contour.rectangle(new Box(new Point(0, 20), new Point(30, 40)));

@@ -195,9 +195,9 @@ class ShapeJourneyTest extends BrowserTest {
         browser.keys(Keys.ESCAPE);
         browser.until(b -> b.text("#slip").contains("split them there"));
         browser.click("[data-layer-eye=CUT]");
-        assertThat(browser.pixels("--rose")).isZero();
+        browser.until(b -> b.pixels("--rose") == 0);
         browser.click("[data-layer-eye=CUT]");
-        assertThat(browser.pixels("--rose")).isPositive();
+        browser.until(b -> b.pixels("--rose") > 0);
         browser.driver().findElement(By.xpath("//button[text()='split them there']")).click();
         browser.waitForStep(4);
         assertThat(jobs.view(job).result().reading().parts()).hasSize(3);
