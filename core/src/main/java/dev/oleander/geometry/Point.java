@@ -3,6 +3,9 @@ package dev.oleander.geometry;
 /** A point or a vector of the plane, mm. */
 public record Point(double x, double y) {
 
+    private static final double LEAST_SQUARE = 1e-280;
+    private static final double GREATEST_SQUARE = 1e280;
+
     public static final Point ORIGIN = new Point(0, 0);
 
     /** The point at the given distance (mm) and angle (radians, anticlockwise from +x). */
@@ -31,15 +34,20 @@ public record Point(double x, double y) {
         return x * other.y - y * other.x;
     }
 
-    /** Not by {@code hypot}: that is slow and only needed beyond 1e154. */
     public double norm() {
-        return Math.sqrt(x * x + y * y);
+        return length(x, y);
     }
 
     public double distance(Point other) {
-        double dx = x - other.x;
-        double dy = y - other.y;
-        return Math.sqrt(dx * dx + dy * dy);
+        return length(x - other.x, y - other.y);
+    }
+
+    /** {@code hypot} is slow and only needed where squares leave the range of numbers. */
+    private static double length(double dx, double dy) {
+        double square = dx * dx + dy * dy;
+        return square > LEAST_SQUARE && square < GREATEST_SQUARE
+                ? Math.sqrt(square)
+                : Math.hypot(dx, dy);
     }
 
     public Point midpoint(Point other) {

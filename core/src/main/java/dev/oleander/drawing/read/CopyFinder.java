@@ -91,6 +91,10 @@ final class CopyFinder {
     private List<Transform> motions(Region from, Region to) {
         Point a = from.outer().centroid();
         Point b = to.outer().centroid();
+        if (!a.isFinite() || !b.isFinite()) {
+            // there and back on one line: an outline without area has no centre
+            return List.of();
+        }
         Optional<Point> mark = landmarks(from, a).stream().findFirst();
         List<Transform> motions = new ArrayList<>();
         if (mark.isEmpty()) {

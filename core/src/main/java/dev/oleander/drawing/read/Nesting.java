@@ -86,17 +86,24 @@ final class Nesting {
     /** Of the contours larger than a rank whose box is round that of i, the smallest; or -1. */
     private int smallestRound(int i, int[] rank, int below) {
         Box own = boxes.get(i);
-        Box wanted = own.grown(-Math.min(touch, Math.min(own.width(), own.height()) / 2));
         int[] best = {-1};
         index.visit(
                 new Box(own.min(), own.min()).grown(touch),
                 k -> {
                     boolean nearer = best[0] < 0 || rank[k] > rank[best[0]];
-                    if (rank[k] < below && nearer && boxes.get(k).contains(wanted)) {
+                    if (rank[k] < below && nearer && surrounds(boxes.get(k), own)) {
                         best[0] = k;
                     }
                 });
         return best[0];
+    }
+
+    /** A contour that touches from within may stick out a little. */
+    private boolean surrounds(Box outer, Box inner) {
+        return inner.min().x() >= outer.min().x() - touch
+                && inner.min().y() >= outer.min().y() - touch
+                && inner.max().x() <= outer.max().x() + touch
+                && inner.max().y() <= outer.max().y() + touch;
     }
 
     private boolean isInside(int inner, int outer) {

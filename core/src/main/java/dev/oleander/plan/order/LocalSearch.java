@@ -1,0 +1,332 @@
+package dev.oleander.plan.order;
+
+import dev.oleander.progress.Progress;
+import java.util.Arrays;
+import java.util.SplittableRandom;
+
+/** An order with the moves that make it better, and one disturbance that may be taken back. */
+final class LocalSearch {
+
+    private static final int NEIGHBOURS = 8;
+
+    /** Visits in a stretch that is moved elsewhere, at most. */
+    private static final int LONGEST_MOVED = 3;
+
+    /** Visits in each of the two stretches that a disturbance swaps, at most. */
+    private static final int KICK = 30;
+
+    /** After a disturbance only stretches up to this are turned or passed over. */
+    private static final int NEAR = 1000;
+
+    /** Seconds; less is rounding. */
+    private static final double GAIN = 1e-9;
+
+    private final Tour tour;
+    private final Neighbours neighbours;
+    private final int n;
+
+    /** Visits to look at: a ring from {@code head}, {@code waiting} of them. */
+    private final int[] queue;
+
+    private final boolean[] queued;
+    private int head;
+    private int waiting;
+
+    /** Stretches that were turned round since the disturbance, two numbers each. */
+    private int[] journal = new int[256];
+
+    private int turned;
+    private int reach;
+
+    LocalSearch(OrderProblem problem, int[] first) {
+        this.tour = new Tour(problem, first);
+        this.n = first.length;
+        this.neighbours = new Neighbours(problem.visits(), NEIGHBOURS);
+        this.queue = new int[n];
+        this.queued = new boolean[n];
+        this.reach = n;
+    }
+
+    int[] order() {
+        return tour.order.clone();
+    }
+
+    /** Until no move helps any more. */
+    void improveAll(Progress progress) {
+        reach = n;
+        for (int i = 0; i < n; i++) {
+            look(i);
+        }
+        long steps = 0;
+        while (waiting > 0) {
+            if (++steps % n == 0) {
+                progress.at(1 - 1.0 / (1 + steps / n), "Ordering the stops");
+            }
+            improve(next());
+        }
+        reach = Math.min(n, NEAR);
+    }
+
+    /** Swaps two stretches that follow each other somewhere, and keeps it if that leads to less. */
+    void kick(SplittableRandom random) {
+        int from = random.nextInt(n - 1);
+        int middle = Math.min(n - 1, from + 1 + random.nextInt(KICK));
+        int to = Math.min(n - 1, middle + random.nextInt(KICK));
+        if (!tour.maySwap(from, middle, to)) {
+            return;
+        }
+        turned = 0;
+        double change = swapChange(from, middle, to);
+        if (tour.echo() == 0) {
+            swap(from, middle, to);
+        } else {
+            change += withHeat(from, to, () -> swap(from, middle, to), change);
+        }
+        while (waiting > 0) {
+            change += improve(next());
+        }
+        if (change > -GAIN) {
+            takeBack();
+        }
+    }
+
+    private void takeBack() {
+        for (int k = turned - 1; k >= 0; k--) {
+            tour.reverse(journal[2 * k], journal[2 * k + 1]);
+        }
+        turned = 0;
+    }
+
+    // ---- the queue of visits to look at
+
+    private void look(int place) {
+        if (place < 0 || place >= n) {
+            return;
+        }
+        int visit = tour.order[place];
+        if (!queued[visit]) {
+            queued[visit] = true;
+            queue[(head + waiting++) % n] = visit;
+        }
+    }
+
+    private int next() {
+        int visit = queue[head];
+        head = (head + 1) % n;
+        waiting--;
+        queued[visit] = false;
+        return visit;
+    }
+
+    // ---- moves
+
+    /** Makes moves at a visit as long as they help; seconds, not above 0. */
+    private double improve(int visit) {
+        double sum = 0;
+        double change = betterAt(visit);
+        while (change < 0) {
+            sum += change;
+            change = betterAt(visit);
+        }
+        return sum;
+    }
+
+    /**
+     * Looks for a move that puts a near neighbour beside a visit in the place of the way there or
+     * onward, when the neighbour is nearer than what that way leads to.
+     */
+    private double betterAt(int visit) {
+        int i = tour.position[visit];
+        double there = tour.wayTo(i);
+        double onward = tour.wayTo(i + 1);
+        double longest = Math.max(there, onward);
+        double change = 0;
+        for (int k = 0; k < neighbours.each() && change >= 0; k++) {
+            int other = neighbours.of(visit, k);
+            double way = other < 0 ? longest : tour.way(visit, other);
+            if (way >= longest) {
+                return 0;
+            }
+            int j = tour.position[other];
+            if (Math.abs(i - j) <= reach) {
+                change = way < onward ? onwardTo(i, j) : 0;
+                change = change >= 0 && way < there ? from(i, j) : change;
+            }
+        }
+        return Math.min(0, change);
+    }
+
+    /** The way onward from place i is given up for one to place j. */
+    private double onwardTo(int i, int j) {
+        double change = j > i ? reverse(i + 1, j) : reverse(j + 1, i);
+        for (int length = 1; change >= 0 && length <= LONGEST_MOVED; length++) {
+            change = move(i - length + 1, i, j, true);
+        }
+        return change;
+    }
+
+    /** The way to place i is given up for one from place j. */
+    private double from(int i, int j) {
+        double change = j > i ? reverse(i, j - 1) : reverse(j, i - 1);
+        for (int length = 1; change >= 0 && length <= LONGEST_MOVED; length++) {
+            change = move(i, i + length - 1, j, false);
+        }
+        return change;
+    }
+
+    private double reverse(int from, int to) {
+        if (from < 0 || to >= n || to <= from) {
+            return 0;
+        }
+        double change = endsReversed(from, to);
+        if (change > -GAIN) {
+            return 0;
+        }
+        for (int i = from + 1; i <= to; i++) {
+            change += tour.way(tour.order[i], tour.order[i - 1]) - tour.wayTo(i);
+        }
+        if (change > -GAIN || !tour.mayReverse(from, to)) {
+            return 0;
+        }
+        if (tour.echo() == 0) {
+            turn(from, to);
+            return change;
+        }
+        return change + withHeat(from, to, () -> turn(from, to), change);
+    }
+
+    /** What the ways into and out of a stretch change by when it is turned round. */
+    private double endsReversed(int from, int to) {
+        double before = tour.wayTo(from) + tour.wayTo(to + 1);
+        double into = tour.way(tour.at(from - 1), tour.order[to]);
+        double out = to + 1 < n ? tour.way(tour.order[from], tour.order[to + 1]) : 0;
+        return into + out - before;
+    }
+
+    /**
+     * Tries a stretch beside the visit at a place, so that one end of it comes next to that.
+     *
+     * @param atEnd whether it is the last visit of the stretch, else the first
+     */
+    private double move(int from, int to, int beside, boolean atEnd) {
+        if (from < 0 || to >= n || (beside >= from && beside <= to)) {
+            return 0;
+        }
+        double change = place(from, to, beside, atEnd, false);
+        return change < 0 || from == to ? change : place(from, to, beside, !atEnd, true);
+    }
+
+    /** Puts a stretch before or after the visit at a place, as it is or turned over. */
+    private double place(int from, int to, int beside, boolean before, boolean over) {
+        boolean onward = beside > to;
+        int first = onward ? from : before ? beside : beside + 1;
+        int middle = onward ? to + 1 : from;
+        int last = onward ? before ? beside - 1 : beside : to;
+        boolean stays = first >= middle || middle > last;
+        return stays ? 0 : swapIfBetter(first, middle, last, onward, over);
+    }
+
+    private double swapIfBetter(int from, int middle, int to, boolean firstMoves, boolean over) {
+        double change =
+                over ? overChange(from, middle, to, firstMoves) : swapChange(from, middle, to);
+        if (change > -GAIN || !tour.maySwap(from, middle, to)) {
+            return 0;
+        }
+        int low = firstMoves ? from : middle;
+        int high = firstMoves ? middle - 1 : to;
+        if (over && !tour.mayReverse(low, high)) {
+            return 0;
+        }
+        if (tour.echo() == 0) {
+            swapOver(from, middle, to, firstMoves, over);
+            return change;
+        }
+        return change
+                + withHeat(from, to, () -> swapOver(from, middle, to, firstMoves, over), change);
+    }
+
+    /** What it changes when two stretches that follow each other change places. */
+    private double swapChange(int from, int middle, int to) {
+        int[] o = tour.order;
+        double before = tour.wayTo(from) + tour.wayTo(middle) + tour.wayTo(to + 1);
+        double out = to + 1 < n ? tour.way(o[middle - 1], o[to + 1]) : 0;
+        return tour.way(tour.at(from - 1), o[middle]) + tour.way(o[to], o[from]) + out - before;
+    }
+
+    /** The same with the stretch that moves turned over. */
+    private double overChange(int from, int middle, int to, boolean firstMoves) {
+        int[] o = tour.order;
+        double before = tour.wayTo(from) + tour.wayTo(middle) + tour.wayTo(to + 1);
+        int next = to + 1 < n ? o[to + 1] : -1;
+        double after;
+        double inner = 0;
+        if (firstMoves) {
+            after = tour.way(tour.at(from - 1), o[middle]) + tour.way(o[to], o[middle - 1]);
+            after += next < 0 ? 0 : tour.way(o[from], next);
+            for (int i = from + 1; i < middle; i++) {
+                inner += tour.way(o[i], o[i - 1]) - tour.wayTo(i);
+            }
+        } else {
+            after = tour.way(tour.at(from - 1), o[to]) + tour.way(o[middle], o[from]);
+            after += next < 0 ? 0 : tour.way(o[middle - 1], next);
+            for (int i = middle + 1; i <= to; i++) {
+                inner += tour.way(o[i], o[i - 1]) - tour.wayTo(i);
+            }
+        }
+        return after + inner - before;
+    }
+
+    private void swapOver(int from, int middle, int to, boolean firstMoves, boolean over) {
+        swap(from, middle, to);
+        if (over) {
+            int length = firstMoves ? middle - from : to - middle + 1;
+            turn(firstMoves ? to - length + 1 : from, firstMoves ? to : from + length - 1);
+        }
+    }
+
+    private void swap(int from, int middle, int to) {
+        int joint = from + (to - middle);
+        turn(from, to);
+        turn(from, joint);
+        turn(joint + 1, to);
+    }
+
+    /**
+     * Does something to a stretch; when heat matters, what that changes of it is measured, and what
+     * does not help is taken back at once.
+     *
+     * @return what heat changes, or the whole change taken back
+     */
+    private double withHeat(int from, int to, Runnable deed, double ways) {
+        int end = to + 1 + tour.echo();
+        double before = tour.cost(from, end);
+        int mark = turned;
+        deed.run();
+        double change = tour.cost(from, end) - before;
+        boolean isKick = ways > 0;
+        if (change > -GAIN && !isKick) {
+            for (int k = turned - 1; k >= mark; k--) {
+                tour.reverse(journal[2 * k], journal[2 * k + 1]);
+            }
+            turned = mark;
+            return -ways;
+        }
+        return change - ways;
+    }
+
+    private void turn(int from, int to) {
+        if (to > from) {
+            tour.reverse(from, to);
+            if (2 * turned + 2 > journal.length) {
+                journal = Arrays.copyOf(journal, 2 * journal.length);
+            }
+            journal[2 * turned] = from;
+            journal[2 * turned + 1] = to;
+            turned++;
+        }
+        look(from - 1);
+        look(from);
+        look(to);
+        look(to + 1);
+    }
+}

@@ -1,0 +1,49 @@
+package dev.oleander.plan.order;
+
+import dev.oleander.progress.Progress;
+import java.util.SplittableRandom;
+
+/**
+ * Improves an order until no turning round of a stretch and no moving of a short one shortens it,
+ * then disturbs it in one place and improves it there again, keeping what is better.
+ *
+ * <p>The moves are those of G. A. Croes, Operations Research 6(6), 1958, and I. Or, dissertation,
+ * Northwestern University, 1976, sought among the nearest neighbours with a queue of visits still
+ * to be looked at (J. L. Bentley, ORSA Journal on Computing 4(4), 1992); the disturbance is the
+ * local double bridge of D. Applegate, W. Cook and A. Rohe, INFORMS Journal on Computing 15(1),
+ * 2003. What must come before what is kept by every move. The same input gives the same order.
+ */
+public final class OrderOptimiser {
+
+    private final OrderOptions options;
+
+    public OrderOptimiser(OrderOptions options) {
+        this.options = options;
+    }
+
+    /**
+     * @param first a permitted order
+     * @return a permitted order that costs no more
+     * @throws IllegalArgumentException when the first order is not permitted
+     */
+    public int[] improve(OrderProblem problem, int[] first, Progress progress) {
+        if (!problem.isPermitted(first)) {
+            throw new IllegalArgumentException("the order to begin with is not permitted");
+        }
+        int n = first.length;
+        if (n < 3) {
+            return first.clone();
+        }
+        LocalSearch search = new LocalSearch(problem, first);
+        search.improveAll(progress.within(0, 0.1));
+        SplittableRandom random = new SplittableRandom(options.seed());
+        long kicks = (long) options.kicks() * n;
+        for (long k = 0; k < kicks; k++) {
+            if (k % n == 0) {
+                progress.at(0.1 + 0.9 * k / kicks, "Ordering the stops");
+            }
+            search.kick(random);
+        }
+        return search.order();
+    }
+}

@@ -1,0 +1,74 @@
+package dev.oleander.plan.order;
+
+import dev.oleander.geometry.Point;
+import java.util.List;
+
+/**
+ * What is to be put in order.
+ *
+ * @param from where the head is before the first visit
+ * @param visits what is visited, each once
+ * @param travel time of the ways between them
+ * @param heat what starting near a fresh cut costs
+ */
+public record OrderProblem(Point from, List<Visit> visits, TravelTime travel, Heat heat) {
+
+    public OrderProblem {
+        visits = List.copyOf(visits);
+        for (Visit visit : visits) {
+            for (int earlier : visit.after()) {
+                if (earlier < 0 || earlier >= visits.size()) {
+                    throw new IllegalArgumentException("no visit has the number " + earlier);
+                }
+            }
+        }
+    }
+
+    /**
+     * One stop.
+     *
+     * @param begin where its work begins
+     * @param end where its work ends
+     * @param seconds how long its work takes
+     * @param after numbers of visits that must come before it
+     */
+    public record Visit(Point begin, Point end, double seconds, List<Integer> after) {
+
+        public Visit {
+            after = List.copyOf(after);
+        }
+    }
+
+    /**
+     * Whether every visit stands once and comes after all it must.
+     *
+     * @param order numbers of visits
+     */
+    public boolean isPermitted(int[] order) {
+        int[] position = new int[visits.size()];
+        java.util.Arrays.fill(position, -1);
+        if (order.length != position.length) {
+            return false;
+        }
+        for (int i = 0; i < order.length; i++) {
+            if (order[i] < 0 || order[i] >= position.length || position[order[i]] >= 0) {
+                return false;
+            }
+            position[order[i]] = i;
+        }
+        for (int v = 0; v < position.length; v++) {
+            for (int earlier : visits.get(v).after()) {
+                if (position[earlier] > position[v]) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
+    /** Seconds between the visits of an order, with what heat costs. */
+    public double cost(int[] order) {
+        Tour tour = new Tour(this, order);
+        return tour.cost(0, order.length - 1);
+    }
+}
