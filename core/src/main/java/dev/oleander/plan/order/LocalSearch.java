@@ -16,7 +16,7 @@ final class LocalSearch {
     private static final int KICK = 30;
 
     /** After a disturbance only stretches up to this are turned or passed over. */
-    private static final int NEAR = 1000;
+    private static final int NEAR = 50_000;
 
     /** Seconds; less is rounding. */
     private static final double GAIN = 1e-9;
@@ -76,25 +76,14 @@ final class LocalSearch {
             return;
         }
         turned = 0;
-        double change = swapChange(from, middle, to);
-        if (tour.echo() == 0) {
-            swap(from, middle, to);
-        } else {
-            change += withHeat(from, to, () -> swap(from, middle, to), change);
-        }
+        double ways = swapChange(from, middle, to);
+        double change = doing(from, to, ways, true, () -> swap(from, middle, to));
         while (waiting > 0) {
             change += improve(next());
         }
         if (change > -GAIN) {
-            takeBack();
+            takeBack(0);
         }
-    }
-
-    private void takeBack() {
-        for (int k = turned - 1; k >= 0; k--) {
-            tour.reverse(journal[2 * k], journal[2 * k + 1]);
-        }
-        turned = 0;
     }
 
     // ---- the queue of visits to look at
@@ -182,25 +171,21 @@ final class LocalSearch {
         if (change > -GAIN) {
             return 0;
         }
-        for (int i = from + 1; i <= to; i++) {
-            change += tour.way(tour.order[i], tour.order[i - 1]) - tour.wayTo(i);
-        }
+        change += turnedOver(from, to);
         if (change > -GAIN || !tour.mayReverse(from, to)) {
             return 0;
         }
-        if (tour.echo() == 0) {
-            turn(from, to);
-            return change;
-        }
-        return change + withHeat(from, to, () -> turn(from, to), change);
+        return doing(from, to, change, false, () -> turn(from, to));
     }
 
     /** What the ways into and out of a stretch change by when it is turned round. */
     private double endsReversed(int from, int to) {
-        double before = tour.wayTo(from) + tour.wayTo(to + 1);
-        double into = tour.way(tour.at(from - 1), tour.order[to]);
-        double out = to + 1 < n ? tour.way(tour.order[from], tour.order[to + 1]) : 0;
-        return into + out - before;
+        double left = tour.wayTo(from) + tour.wayTo(to + 1);
+        left -= tour.way(tour.at(from - 1), tour.order[to]);
+        if (left > 0 && to + 1 < n) {
+            left -= tour.way(tour.order[from], tour.order[to + 1]);
+        }
+        return -left;
     }
 
     /**
@@ -227,8 +212,7 @@ final class LocalSearch {
     }
 
     private double swapIfBetter(int from, int middle, int to, boolean firstMoves, boolean over) {
-        double change =
-                over ? overChange(from, middle, to, firstMoves) : swapChange(from, middle, to);
+        double change = over ? overGain(from, middle, to, firstMoves) : swapGain(from, middle, to);
         if (change > -GAIN || !tour.maySwap(from, middle, to)) {
             return 0;
         }
@@ -237,43 +221,66 @@ final class LocalSearch {
         if (over && !tour.mayReverse(low, high)) {
             return 0;
         }
-        if (tour.echo() == 0) {
-            swapOver(from, middle, to, firstMoves, over);
-            return change;
-        }
-        return change
-                + withHeat(from, to, () -> swapOver(from, middle, to, firstMoves, over), change);
+        return doing(from, to, change, false, () -> swapOver(from, middle, to, firstMoves, over));
     }
 
     /** What it changes when two stretches that follow each other change places. */
     private double swapChange(int from, int middle, int to) {
         int[] o = tour.order;
-        double before = tour.wayTo(from) + tour.wayTo(middle) + tour.wayTo(to + 1);
         double out = to + 1 < n ? tour.way(o[middle - 1], o[to + 1]) : 0;
-        return tour.way(tour.at(from - 1), o[middle]) + tour.way(o[to], o[from]) + out - before;
+        return tour.way(tour.at(from - 1), o[middle])
+                + tour.way(o[to], o[from])
+                + out
+                - ended(from, middle, to);
+    }
+
+    /** The ways that end when two stretches change places. */
+    private double ended(int from, int middle, int to) {
+        return tour.wayTo(from) + tour.wayTo(middle) + tour.wayTo(to + 1);
+    }
+
+    /**
+     * The same as far as it can still help: not below 0 when it cannot. The ways that begin are
+     * taken one after the other from what those that end have left.
+     */
+    private double swapGain(int from, int middle, int to) {
+        int[] o = tour.order;
+        double left = ended(from, middle, to) - tour.way(tour.at(from - 1), o[middle]);
+        if (left > 0) {
+            left -= tour.way(o[to], o[from]);
+        }
+        if (left > 0 && to + 1 < n) {
+            left -= tour.way(o[middle - 1], o[to + 1]);
+        }
+        return -left;
     }
 
     /** The same with the stretch that moves turned over. */
-    private double overChange(int from, int middle, int to, boolean firstMoves) {
+    private double overGain(int from, int middle, int to, boolean firstMoves) {
         int[] o = tour.order;
-        double before = tour.wayTo(from) + tour.wayTo(middle) + tour.wayTo(to + 1);
-        int next = to + 1 < n ? o[to + 1] : -1;
-        double after;
-        double inner = 0;
-        if (firstMoves) {
-            after = tour.way(tour.at(from - 1), o[middle]) + tour.way(o[to], o[middle - 1]);
-            after += next < 0 ? 0 : tour.way(o[from], next);
-            for (int i = from + 1; i < middle; i++) {
-                inner += tour.way(o[i], o[i - 1]) - tour.wayTo(i);
-            }
-        } else {
-            after = tour.way(tour.at(from - 1), o[to]) + tour.way(o[middle], o[from]);
-            after += next < 0 ? 0 : tour.way(o[middle - 1], next);
-            for (int i = middle + 1; i <= to; i++) {
-                inner += tour.way(o[i], o[i - 1]) - tour.wayTo(i);
-            }
+        int before = tour.at(from - 1);
+        int into = firstMoves ? o[middle] : o[to];
+        int joint = firstMoves ? o[to] : o[middle];
+        int next = firstMoves ? o[middle - 1] : o[from];
+        double left = ended(from, middle, to) - tour.way(before, into);
+        if (left > 0) {
+            left -= tour.way(joint, next);
         }
-        return after + inner - before;
+        if (left > 0 && to + 1 < n) {
+            left -= tour.way(firstMoves ? o[from] : o[middle - 1], o[to + 1]);
+        }
+        return left > 0
+                ? -left + turnedOver(firstMoves ? from : middle, firstMoves ? middle - 1 : to)
+                : -left;
+    }
+
+    /** What the ways within a stretch change by when it is turned over. */
+    private double turnedOver(int from, int to) {
+        double change = 0;
+        for (int i = from + 1; i <= to; i++) {
+            change += tour.way(tour.order[i], tour.order[i - 1]) - tour.wayTo(i);
+        }
+        return change;
     }
 
     private void swapOver(int from, int middle, int to, boolean firstMoves, boolean over) {
@@ -292,41 +299,61 @@ final class LocalSearch {
     }
 
     /**
-     * Does something to a stretch; when heat matters, what that changes of it is measured, and what
-     * does not help is taken back at once.
+     * Does something to a stretch. When heat matters, what that changes of it is measured too, and
+     * what does not help after all is taken back, unless it is wanted in any case.
      *
-     * @return what heat changes, or the whole change taken back
+     * @param ways what it changes of the ways, seconds
+     * @return what it changes in all, seconds; 0 when it was taken back
      */
-    private double withHeat(int from, int to, Runnable deed, double ways) {
-        int end = to + 1 + tour.echo();
-        double before = tour.cost(from, end);
+    private double doing(int from, int to, double ways, boolean inAnyCase, Runnable deed) {
         int mark = turned;
-        deed.run();
-        double change = tour.cost(from, end) - before;
-        boolean isKick = ways > 0;
-        if (change > -GAIN && !isKick) {
-            for (int k = turned - 1; k >= mark; k--) {
-                tour.reverse(journal[2 * k], journal[2 * k + 1]);
+        double change = ways;
+        if (tour.echo() == 0) {
+            deed.run();
+        } else {
+            int end = to + 1 + tour.echo();
+            double before = tour.cost(from, end);
+            deed.run();
+            change = tour.cost(from, end) - before;
+            if (change > -GAIN && !inAnyCase) {
+                takeBack(mark);
+                return 0;
             }
-            turned = mark;
-            return -ways;
         }
-        return change - ways;
+        lookAround(mark);
+        return change;
     }
 
     private void turn(int from, int to) {
         if (to > from) {
             tour.reverse(from, to);
-            if (2 * turned + 2 > journal.length) {
-                journal = Arrays.copyOf(journal, 2 * journal.length);
-            }
-            journal[2 * turned] = from;
-            journal[2 * turned + 1] = to;
-            turned++;
         }
-        look(from - 1);
-        look(from);
-        look(to);
-        look(to + 1);
+        if (2 * turned + 2 > journal.length) {
+            journal = Arrays.copyOf(journal, 2 * journal.length);
+        }
+        journal[2 * turned] = from;
+        journal[2 * turned + 1] = to;
+        turned++;
+    }
+
+    /** The ends of what was turned since a mark have new neighbours. */
+    private void lookAround(int mark) {
+        for (int k = mark; k < turned; k++) {
+            int from = journal[2 * k];
+            int to = journal[2 * k + 1];
+            look(from - 1);
+            look(from);
+            look(to);
+            look(to + 1);
+        }
+    }
+
+    private void takeBack(int mark) {
+        for (int k = turned - 1; k >= mark; k--) {
+            if (journal[2 * k + 1] > journal[2 * k]) {
+                tour.reverse(journal[2 * k], journal[2 * k + 1]);
+            }
+        }
+        turned = mark;
     }
 }

@@ -15,6 +15,8 @@ import java.util.SplittableRandom;
  */
 public final class OrderOptimiser {
 
+    private static final int TOLD_EVERY = 100;
+
     private final OrderOptions options;
 
     public OrderOptimiser(OrderOptions options) {
@@ -37,10 +39,9 @@ public final class OrderOptimiser {
         LocalSearch search = new LocalSearch(problem, first);
         search.improveAll(progress.within(0, 0.1));
         SplittableRandom random = new SplittableRandom(options.seed());
-        long kicks = (long) options.kicks() * n;
-        for (long k = 0; k < kicks; k++) {
-            if (k % n == 0) {
-                progress.at(0.1 + 0.9 * k / kicks, "Ordering the stops");
+        for (int k = 0; k < options.kicks(); k++) {
+            if (k % TOLD_EVERY == 0) {
+                progress.at(0.1 + 0.9 * k / options.kicks(), "Ordering the stops");
             }
             search.kick(random);
         }

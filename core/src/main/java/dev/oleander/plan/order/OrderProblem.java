@@ -1,6 +1,7 @@
 package dev.oleander.plan.order;
 
 import dev.oleander.geometry.Point;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -46,7 +47,7 @@ public record OrderProblem(Point from, List<Visit> visits, TravelTime travel, He
      */
     public boolean isPermitted(int[] order) {
         int[] position = new int[visits.size()];
-        java.util.Arrays.fill(position, -1);
+        Arrays.fill(position, -1);
         if (order.length != position.length) {
             return false;
         }
