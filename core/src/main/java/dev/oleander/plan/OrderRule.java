@@ -2,10 +2,14 @@ package dev.oleander.plan;
 
 /** How stops are put in order. */
 public enum OrderRule {
-    /** one part after the other, nearest next within each */
+    /** one part after the other, the quickest way found between them and within each */
     PART_BY_PART("partByPart", "part by part"),
-    /** nearest next over the whole sheet */
+    /** the quickest way found over the whole sheet */
     SHORTEST("shortest", "shortest travel"),
+    /** one part after the other, to and fro in rows */
+    ROW_BY_ROW("rowByRow", "row by row"),
+    /** one part after the other, from the zero point's corner to the one across */
+    CORNER_TO_CORNER("cornerToCorner", "corner to corner"),
     /** as a person moved them */
     BY_HAND("byHand", "by hand");
 

@@ -4,6 +4,8 @@ import dev.oleander.geometry.Point;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.order.TravelTime;
+import dev.oleander.progress.Progress;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -11,21 +13,33 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 
-/** Puts stops in order: the nearest next of those that may come next. */
+/**
+ * Puts stops in order: first the nearest next of those that may come next, then {@link
+ * OrderImprover}.
+ */
 final class Sequencer {
 
     private final Precedence precedence;
+    private final OrderImprover improver;
 
-    Sequencer(Precedence precedence) {
+    /**
+     * @param travel time that the machine's head takes between stops
+     */
+    Sequencer(Precedence precedence, TravelTime travel) {
         this.precedence = precedence;
+        this.improver = new OrderImprover(precedence, travel);
     }
 
     /** All stops, numbered from 1. */
-    List<Stop> order(List<Stop> stops, OrderRule rule, List<String> sequence) {
+    List<Stop> order(List<Stop> stops, OrderRule rule, List<String> sequence, Progress progress) {
         List<Stop> ordered =
                 switch (rule) {
-                    case SHORTEST -> new Run(stops, false).order();
-                    case PART_BY_PART -> new Run(stops, true).order();
+                    case SHORTEST -> improver.overall(new Run(stops, false).order(), progress);
+                    case PART_BY_PART ->
+                            improver.groupByGroup(new Run(stops, true).order(), progress);
+                    case ROW_BY_ROW -> improver.rowByRow(new Run(stops, true).order(), progress);
+                    case CORNER_TO_CORNER ->
+                            improver.cornerToCorner(new Run(stops, true).order(), progress);
                     case BY_HAND -> byHand(new Run(stops, true).order(), sequence);
                 };
         List<Stop> numbered = new ArrayList<>(ordered.size());

@@ -13,6 +13,7 @@ import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -28,7 +29,7 @@ public final class SheetPlanner {
     private static final double GAP_WITHOUT_DATA = 10;
 
     /** How much of the time goes by before the stops are ordered. */
-    private static final double SHARE_OF_CUTS = 0.8;
+    private static final double SHARE_OF_CUTS = 0.5;
 
     private final Machine machine;
     private final CutBook book;
@@ -84,9 +85,13 @@ public final class SheetPlanner {
                 progress.at(SHARE_OF_CUTS * stops.size() / total, "Placing leads");
             }
         }
-        progress.at(SHARE_OF_CUTS, "Ordering the stops");
-        Sequencer sequencer = new Sequencer(new Precedence(reading.byId()));
-        List<Stop> ordered = sequencer.order(stops, choices.order(), choices.sequence());
+        Sequencer sequencer = new Sequencer(new Precedence(reading.byId()), travelTime());
+        List<Stop> ordered =
+                sequencer.order(
+                        stops,
+                        choices.order(),
+                        choices.sequence(),
+                        progress.within(SHARE_OF_CUTS, 1));
         return new Run(machine, choices.order(), layout, ordered);
     }
 
@@ -95,6 +100,14 @@ public final class SheetPlanner {
         return feature.purpose() == Purpose.MARK
                 || (feature.purpose() == Purpose.CUT
                         && (feature.isClosed() || feature.onPurpose()));
+    }
+
+    private TravelTime travelTime() {
+        Machine.Motion motion = machine.motion();
+        return new TravelTime(
+                motion.rapid() / 60,
+                motion.acceleration(),
+                motion.liftSeconds() + motion.lowerSeconds());
     }
 
     private double defaultGap(Order order, String quality) {

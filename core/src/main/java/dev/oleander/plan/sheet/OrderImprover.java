@@ -1,0 +1,200 @@
+package dev.oleander.plan.sheet;
+
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.plan.CutPath;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.order.Heat;
+import dev.oleander.plan.order.OrderOptimiser;
+import dev.oleander.plan.order.OrderOptions;
+import dev.oleander.plan.order.OrderProblem;
+import dev.oleander.plan.order.OrderProblem.Visit;
+import dev.oleander.plan.order.TravelTime;
+import dev.oleander.progress.Progress;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+
+/**
+ * Makes an order of stops quicker: marks first, then cuts, either over the whole sheet or one group
+ * of stops after the other. Stops without a path come last.
+ */
+final class OrderImprover {
+
+    /** Disturbances for all groups together; each gets its share by the stops in it. */
+    private static final int KICKS_OF_GROUPS = 25_000;
+
+    private static final int KICKS_PER_STOP = 30;
+
+    private final Precedence precedence;
+    private final TravelTime travel;
+
+    OrderImprover(Precedence precedence, TravelTime travel) {
+        this.precedence = precedence;
+        this.travel = travel;
+    }
+
+    /** Stops that hang together, in their order. */
+    private record Group(List<Stop> stops) {
+
+        Point begin() {
+            return stops.get(0).path().orElseThrow().pierce();
+        }
+
+        Point end() {
+            return endOf(stops);
+        }
+
+        Box box() {
+            return Box.around(
+                    stops.stream()
+                            .flatMap(s -> s.path().orElseThrow().main().stream())
+                            .map(Segment::box)
+                            .toList());
+        }
+    }
+
+    private static Point endOf(List<Stop> stops) {
+        return stops.get(stops.size() - 1).path().map(CutPath::end).orElseThrow();
+    }
+
+    /** The quickest order found over the whole sheet. */
+    List<Stop> overall(List<Stop> first, Progress progress) {
+        List<Stop> cut = first.stream().filter(s -> s.path().isPresent()).toList();
+        List<Stop> ordered =
+                improved(cut, Point.ORIGIN, OrderOptions.forVisits(cut.size()).kicks(), progress);
+        return withRefused(ordered, first);
+    }
+
+    private static List<Stop> withRefused(List<Stop> ordered, List<Stop> all) {
+        List<Stop> whole = new ArrayList<>(ordered);
+        all.stream().filter(s -> s.path().isEmpty()).forEach(whole::add);
+        return whole;
+    }
+
+    /** One group after the other, in the order that is quickest. */
+    List<Stop> groupByGroup(List<Stop> first, Progress progress) {
+        List<Group> groups = quickest(groups(first), progress.within(0, 0.3));
+        groups = inner(groups, first.size(), progress.within(0.3, 0.6));
+        groups = quickest(groups, progress.within(0.6, 0.7));
+        return flat(inner(groups, first.size(), progress.within(0.7, 1)), first);
+    }
+
+    /** One group after the other, to and fro in rows from the bottom to the top. */
+    List<Stop> rowByRow(List<Stop> first, Progress progress) {
+        List<Group> waiting = new ArrayList<>(groups(first));
+        waiting.sort(Comparator.comparingDouble(g -> g.box().min().y()));
+        List<Group> ordered = new ArrayList<>();
+        boolean rightwards = true;
+        while (!waiting.isEmpty()) {
+            double top = waiting.get(0).box().max().y();
+            List<Group> row =
+                    new ArrayList<>(
+                            waiting.stream().filter(g -> g.box().centre().y() <= top).toList());
+            waiting.removeAll(row);
+            Comparator<Group> byX = Comparator.comparingDouble(g -> g.box().centre().x());
+            row.sort(rightwards ? byX : byX.reversed());
+            ordered.addAll(row);
+            rightwards = !rightwards;
+        }
+        return flat(inner(ordered, first.size(), progress), first);
+    }
+
+    /** One group after the other, from the corner of the zero point to the one across. */
+    List<Stop> cornerToCorner(List<Stop> first, Progress progress) {
+        List<Group> ordered = new ArrayList<>(groups(first));
+        ordered.sort(Comparator.comparingDouble(g -> g.box().centre().x() + g.box().centre().y()));
+        return flat(inner(ordered, first.size(), progress), first);
+    }
+
+    private List<Group> groups(List<Stop> stops) {
+        Map<String, List<Stop>> groups = new LinkedHashMap<>();
+        for (Stop stop : stops) {
+            if (stop.path().isPresent()) {
+                groups.computeIfAbsent(precedence.groupOf(stop), g -> new ArrayList<>()).add(stop);
+            }
+        }
+        return groups.values().stream().map(Group::new).toList();
+    }
+
+    private static List<Stop> flat(List<Group> groups, List<Stop> all) {
+        return withRefused(groups.stream().flatMap(g -> g.stops().stream()).toList(), all);
+    }
+
+    private List<Group> quickest(List<Group> groups, Progress progress) {
+        List<Visit> visits =
+                groups.stream().map(g -> new Visit(g.begin(), g.end(), 0, List.of())).toList();
+        int[] order =
+                optimised(
+                        new OrderProblem(Point.ORIGIN, visits, travel, Heat.NONE),
+                        OrderOptions.forVisits(groups.size()).kicks(),
+                        progress);
+        return IntStream.of(order).mapToObj(groups::get).toList();
+    }
+
+    /** Each group improved in itself, from where the one before ends. */
+    private List<Group> inner(List<Group> groups, int stops, Progress progress) {
+        List<Group> improved = new ArrayList<>(groups.size());
+        Point at = Point.ORIGIN;
+        for (Group group : groups) {
+            progress.at((double) improved.size() / groups.size(), "Ordering the stops");
+            int size = group.stops().size();
+            long share = (long) KICKS_OF_GROUPS * size / Math.max(1, stops);
+            int kicks = (int) Math.min((long) KICKS_PER_STOP * size, share);
+            Group better = new Group(improved(group.stops(), at, kicks, Progress.NONE));
+            improved.add(better);
+            at = better.end();
+        }
+        return improved;
+    }
+
+    /** Marks, then the others. */
+    private List<Stop> improved(List<Stop> stops, Point from, int kicks, Progress progress) {
+        List<Stop> marks = only(stops, true);
+        List<Stop> ordered = new ArrayList<>(sorted(marks, from, kicks, progress.within(0, 0.2)));
+        Point at = ordered.isEmpty() ? from : endOf(ordered);
+        ordered.addAll(sorted(only(stops, false), at, kicks, progress.within(0.2, 1)));
+        return ordered;
+    }
+
+    private static List<Stop> only(List<Stop> stops, boolean marks) {
+        return stops.stream().filter(s -> (s.kind() == Stop.Kind.MARK) == marks).toList();
+    }
+
+    private List<Stop> sorted(List<Stop> stops, Point from, int kicks, Progress progress) {
+        OrderProblem problem = new OrderProblem(from, visits(stops), travel, Heat.NONE);
+        return IntStream.of(optimised(problem, kicks, progress)).mapToObj(stops::get).toList();
+    }
+
+    private static int[] optimised(OrderProblem problem, int kicks, Progress progress) {
+        int[] first = IntStream.range(0, problem.visits().size()).toArray();
+        return new OrderOptimiser(new OrderOptions(kicks, 1)).improve(problem, first, progress);
+    }
+
+    private List<Visit> visits(List<Stop> stops) {
+        Map<String, Integer> numbers = new HashMap<>();
+        stops.forEach(s -> numbers.put(s.id(), numbers.size()));
+        List<List<Integer>> after = new ArrayList<>();
+        stops.forEach(s -> after.add(new ArrayList<>()));
+        Map<String, List<Stop>> enclosing = precedence.enclosing(stops);
+        for (Stop stop : stops) {
+            // those farther out come after the nearest one
+            enclosing.get(stop.id()).stream()
+                    .findFirst()
+                    .ifPresent(
+                            outer ->
+                                    after.get(numbers.get(outer.id())).add(numbers.get(stop.id())));
+        }
+        List<Visit> visits = new ArrayList<>(stops.size());
+        for (Stop stop : stops) {
+            CutPath path = stop.path().orElseThrow();
+            visits.add(new Visit(path.pierce(), path.end(), 0, after.get(visits.size())));
+        }
+        return visits;
+    }
+}
