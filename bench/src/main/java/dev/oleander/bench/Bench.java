@@ -11,7 +11,7 @@ import tools.jackson.databind.json.JsonMapper;
 public final class Bench {
 
     private static final List<Area> AREAS =
-            List.of(new SliceArea(), new GeometryArea(), new DrawingArea());
+            List.of(new SliceArea(), new GeometryArea(), new DrawingArea(), new CuttingArea());
 
     private Bench() {}
 

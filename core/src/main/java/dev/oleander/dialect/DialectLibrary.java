@@ -17,7 +17,7 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 /** Loads descriptions of dialects and checks them. */
 public final class DialectLibrary {
 
-    private static final List<String> SHIPPED = List.of("teasel");
+    private static final List<String> SHIPPED = List.of("teasel", "sorrel", "yarrow");
     private static final YAMLMapper MAPPER =
             YAMLMapper.builder()
                     .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)

@@ -1,96 +1,37 @@
 package dev.oleander.machine;
 
 import dev.oleander.quantity.Numbers;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Collectors;
 
 /** The cutting data of one machine. */
-public record CutBook(String machine, List<CutRow> rows) {
+public sealed interface CutBook permits CutTable, WaterjetBook {
 
-    /** Thicknesses nearer than this, mm, are the same row; sheet tolerances are far wider. */
-    private static final double SAME = 1e-6;
+    /** Name of the machine. */
+    String machine();
 
-    public CutBook {
-        rows = List.copyOf(rows);
-    }
+    /** Rows to look through: all there are, or some of what can be computed. */
+    List<CutRow> rows();
 
-    public List<String> materials() {
-        return rows.stream().map(CutRow::material).distinct().toList();
-    }
+    List<String> materials();
 
     /** Qualities the book has for a material at a thickness, in the order of the book. */
-    public List<String> qualities(String material, double thickness) {
-        return rows.stream()
-                .filter(r -> r.material().equals(material))
-                .map(CutRow::quality)
-                .distinct()
-                .filter(q -> reaches(rowsOf(material, q), thickness))
-                .toList();
-    }
+    List<String> qualities(String material, double thickness);
 
     /**
-     * The row for a thickness; between two thicknesses it is interpolated linearly and marked so.
+     * The data for a thickness, mm.
      *
      * @throws CutDataException naming what is missing and what there is
      */
-    public CutRow find(String material, double thickness, String quality) {
+    CutRow find(String material, double thickness, String quality);
+
+    /**
+     * @throws CutDataException when a thickness is none
+     */
+    static void requireThickness(double thickness) {
         if (!(thickness > 0)) {
             throw new CutDataException(
                     "The thickness is %s mm; it must be more than 0."
                             .formatted(Numbers.plain(thickness, 3)));
         }
-        List<CutRow> known = rowsOf(material, quality);
-        if (known.isEmpty()) {
-            throw new CutDataException(missing(material, quality));
-        }
-        if (!reaches(known, thickness)) {
-            throw new CutDataException(
-                    "The cut book of %s has %s, %s from %s to %s mm; the job is %s mm thick."
-                            .formatted(
-                                    machine,
-                                    material,
-                                    quality,
-                                    Numbers.plain(known.get(0).thickness(), 2),
-                                    Numbers.plain(known.get(known.size() - 1).thickness(), 2),
-                                    Numbers.plain(thickness, 2)));
-        }
-        int above = 0;
-        while (known.get(above).thickness() < thickness - SAME) {
-            above++;
-        }
-        CutRow upper = known.get(above);
-        boolean exact = Math.abs(upper.thickness() - thickness) <= SAME;
-        return exact ? upper : Interpolation.between(known.get(above - 1), upper, thickness);
-    }
-
-    private String missing(String material, String quality) {
-        boolean knowsMaterial = materials().contains(material);
-        String has =
-                knowsMaterial
-                        ? rows.stream()
-                                .filter(r -> r.material().equals(material))
-                                .map(CutRow::quality)
-                                .distinct()
-                                .collect(Collectors.joining(", "))
-                        : String.join(", ", materials());
-        return knowsMaterial
-                ? "The cut book of %s has no quality \"%s\" for %s; it has %s."
-                        .formatted(machine, quality, material, has)
-                : "The cut book of %s has no data for \"%s\"; it has %s."
-                        .formatted(machine, material, has);
-    }
-
-    private List<CutRow> rowsOf(String material, String quality) {
-        return rows.stream()
-                .filter(r -> r.material().equals(material) && r.quality().equals(quality))
-                .sorted(Comparator.comparingDouble(CutRow::thickness))
-                .toList();
-    }
-
-    private static boolean reaches(List<CutRow> sorted, double thickness) {
-        return !sorted.isEmpty()
-                && thickness >= sorted.get(0).thickness() - SAME
-                && thickness <= sorted.get(sorted.size() - 1).thickness() + SAME;
     }
 }

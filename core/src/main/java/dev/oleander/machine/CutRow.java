@@ -12,8 +12,9 @@ import dev.oleander.quantity.Numbers;
  * @param lead length of a lead-in that is certain to be through
  * @param pierceClearance least distance of the pierce from kept material
  * @param overRun how far to cut past the closing point
- * @param power W
- * @param pressure bar
+ * @param power of a laser, W; current of a plasma cutter, A; abrasive of a waterjet, g/min
+ * @param gas what cuts or carries
+ * @param pressure of it, bar
  */
 public record CutRow(
         String id,

@@ -12,9 +12,18 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 /** The machines there are, each with its cut book. */
 public final class MachineLibrary {
 
-    private static final List<String> SHIPPED = List.of("teasel");
+    private static final List<String> SHIPPED = List.of("teasel", "sorrel", "yarrow");
 
-    private record MachineFile(Machine machine, List<CutRow> cutBook) {}
+    /** Either a table of cut data, or what it is computed from. */
+    private record MachineFile(
+            Machine machine, List<CutRow> cutBook, WaterjetBook.Waterjet waterjet) {
+
+        CutBook book() {
+            return waterjet == null
+                    ? new CutTable(machine.name(), cutBook)
+                    : new WaterjetBook(machine.name(), waterjet);
+        }
+    }
 
     private record Entry(Machine machine, CutBook book) {}
 
@@ -32,8 +41,7 @@ public final class MachineLibrary {
         for (String id : SHIPPED) {
             try (InputStream in = MachineLibrary.class.getResourceAsStream(id + ".yaml")) {
                 MachineFile file = mapper.readValue(in, MachineFile.class);
-                CutBook book = new CutBook(file.machine().name(), file.cutBook());
-                library.entries.put(file.machine().id(), new Entry(file.machine(), book));
+                library.entries.put(file.machine().id(), new Entry(file.machine(), file.book()));
             } catch (IOException unreadable) {
                 throw new IllegalStateException("machine file " + id, unreadable);
             }

@@ -70,15 +70,15 @@ class OrderOptimiserTest {
         order[b] = held;
     }
 
-    @Property(tries = 25)
-    void aFewStopsAreOrderedAsWellAsCanBe(@ForAll long seed) {
+    @Property(tries = 60)
+    void aFewStopsAreOrderedWithinAPercentOfTheBest(@ForAll long seed) {
         SplittableRandom random = new SplittableRandom(seed);
         OrderProblem problem =
                 new OrderProblem(Point.ORIGIN, plates(random, 2, 3), HEAD, Heat.NONE);
         int[] order = improved(problem, 500);
         assertThat(problem.isPermitted(order)).isTrue();
-        assertThat(problem.cost(order))
-                .isCloseTo(least(problem, asDrawn(problem), 0), within(1e-9));
+        double least = least(problem, asDrawn(problem), 0);
+        assertThat(problem.cost(order)).isBetween(least - 1e-9, 1.01 * least);
     }
 
     @Property(tries = 40)

@@ -1,0 +1,162 @@
+package dev.oleander.bench;
+
+import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.dxf.DxfReader;
+import dev.oleander.drawing.read.DrawingReading;
+import dev.oleander.drawing.read.ReadOptions;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Point;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.motion.ProgramCompiler;
+import dev.oleander.motion.TimeModel;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.order.Heat;
+import dev.oleander.plan.order.OrderOptimiser;
+import dev.oleander.plan.order.OrderOptions;
+import dev.oleander.plan.order.OrderProblem;
+import dev.oleander.plan.order.OrderProblem.Visit;
+import dev.oleander.plan.order.TravelTime;
+import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.progress.Progress;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+
+/** Order of many starts, and whole sheets from reading to motion. */
+final class CuttingArea implements Area {
+
+    private static final int STARTS = 5000;
+    private static final int INSIDE = 9;
+    private static final double WIDTH = 3000;
+    private static final double HEIGHT = 1500;
+
+    /** Seconds an order of so many starts may take, and a longer run to compare it with. */
+    private static final double ORDER = 5;
+
+    private static final double LONG = 60;
+
+    /** How much longer than that of the longer run the way may be. */
+    private static final double NEAR = 1.02;
+
+    /** Constant of the shortest way through random places: length over sqrt(n A). */
+    private static final double RANDOM = 0.72;
+
+    private static final int PLATES = 2000;
+
+    /** Seconds from the reading of that many plates to their motion. */
+    private static final double SHEET = 10;
+
+    @Override
+    public String name() {
+        return "cutting";
+    }
+
+    @Override
+    public List<Row> measure() {
+        List<Row> rows = new ArrayList<>();
+        double free = order("no precedence", places(0), rows);
+        rows.add(
+                Row.below(
+                        "its way over 0.72 sqrt(n A)",
+                        free / (RANDOM * Math.sqrt(STARTS * WIDTH * HEIGHT)),
+                        "x",
+                        null,
+                        1.0));
+        order("holes before outlines", places(INSIDE), rows);
+        rows.add(sheet());
+        return rows;
+    }
+
+    /** Random starts; with some inside, plates of that many holes and an outline after them. */
+    private static OrderProblem places(int inside) {
+        SplittableRandom random = new SplittableRandom(5);
+        List<Visit> visits = new ArrayList<>();
+        while (visits.size() < STARTS) {
+            Point corner = new Point(WIDTH * random.nextDouble(), HEIGHT * random.nextDouble());
+            List<Integer> holes = new ArrayList<>();
+            for (int i = 0; i < inside; i++) {
+                holes.add(visits.size());
+                Point hole =
+                        corner.plus(new Point(60 * random.nextDouble(), 40 * random.nextDouble()));
+                visits.add(new Visit(hole, hole, 0, List.of()));
+            }
+            visits.add(new Visit(corner, corner, 0, holes));
+        }
+        return new OrderProblem(Point.ORIGIN, visits, TravelTime.byLength(), Heat.NONE);
+    }
+
+    private static double order(String what, OrderProblem problem, List<Row> rows) {
+        OrderOptions options = OrderOptions.forVisits(STARTS);
+        improve(problem, options);
+        long began = System.nanoTime();
+        double way = improve(problem, options);
+        double seconds = (System.nanoTime() - began) / 1e9;
+        String name = "%d starts put in order, %s".formatted(STARTS, what);
+        rows.add(Row.below(name, seconds, "s", ORDER, null));
+        double best = improve(problem, options.withKicks((int) (options.kicks() * LONG / seconds)));
+        rows.add(Row.below("its way over that of a run of 60 s", way / best, "x", NEAR, null));
+        return way;
+    }
+
+    private static double improve(OrderProblem problem, OrderOptions options) {
+        int[] first = nearestNext(problem);
+        return problem.cost(new OrderOptimiser(options).improve(problem, first, Progress.NONE));
+    }
+
+    /** Always the nearest of those that may come next, as the planner begins. */
+    private static int[] nearestNext(OrderProblem problem) {
+        List<Visit> visits = problem.visits();
+        int[] order = new int[visits.size()];
+        boolean[] done = new boolean[order.length];
+        Point at = problem.from();
+        for (int i = 0; i < order.length; i++) {
+            int best = -1;
+            double least = Double.POSITIVE_INFINITY;
+            for (int v = 0; v < order.length; v++) {
+                double way = done[v] ? least : visits.get(v).begin().distance(at);
+                if (way < least && visits.get(v).after().stream().allMatch(e -> done[e])) {
+                    least = way;
+                    best = v;
+                }
+            }
+            order[i] = best;
+            done[best] = true;
+            at = visits.get(best).end();
+        }
+        return order;
+    }
+
+    private static Row sheet() {
+        byte[] file = PlateSheet.of(PLATES, 7).getBytes(StandardCharsets.UTF_8);
+        Reading reading =
+                new DrawingReading(ReadOptions.defaults())
+                        .read(new DxfReader(ImportOptions.defaults()).read("plates", file));
+        MachineLibrary machines = MachineLibrary.shipped();
+        Machine machine = machines.find("teasel").orElseThrow();
+        SheetChoices usual = SheetChoices.defaults();
+        SheetChoices sheet =
+                usual.withStock(
+                        new SheetChoices.Stock(
+                                true, usual.width(), usual.height(), usual.allowance()));
+        long began = System.nanoTime();
+        Run run =
+                new SheetPlanner(machine, machines.cutBook(machine))
+                        .plan(
+                                reading,
+                                new SheetPlanner.Order("mild steel", 6, 1),
+                                PlanChoices.defaults(),
+                                sheet);
+        new TimeModel(machine).time(new ProgramCompiler().compile(run));
+        return Row.below(
+                "%d parts with %d contours: leads, order, motion, first time"
+                        .formatted(PLATES, run.stops().size() / PLATES),
+                (System.nanoTime() - began) / 1e9,
+                "s",
+                SHEET,
+                null);
+    }
+}
