@@ -1,5 +1,6 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.Stop;
 import dev.oleander.web.account.SignedIn;
@@ -25,9 +26,11 @@ import org.springframework.ui.Model;
 class BenchModel {
 
     private final ReleaseService releases;
+    private final MachineLibrary machines;
 
-    BenchModel(ReleaseService releases) {
+    BenchModel(ReleaseService releases, MachineLibrary machines) {
         this.releases = releases;
+        this.machines = machines;
     }
 
     /**
@@ -56,6 +59,7 @@ class BenchModel {
         model.addAttribute("error", shown.error());
         model.addAttribute("foot", FootView.of(result));
         model.addAttribute("orderRules", OrderRule.values());
+        model.addAttribute("machines", machines.machines());
         List<Stop> stops = planned ? selected(result, shown.selection()) : List.of();
         Set<String> ids = new LinkedHashSet<>(stops.stream().map(Stop::id).toList());
         model.addAttribute("runLine", planned ? RunLineView.of(result, ids) : null);

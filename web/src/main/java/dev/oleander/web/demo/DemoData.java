@@ -84,12 +84,23 @@ class DemoData implements ApplicationRunner {
     private void fill() {
         SignedIn mira = person("mira");
         SignedIn anselm = person("anselm");
-        make(brief("name_board_lettering.svg", "Name-board lettering", "aluminium", "4", 1), mira);
+        long board =
+                make(
+                        brief(
+                                "name_board_lettering.svg",
+                                "Name-board lettering",
+                                "aluminium",
+                                "4",
+                                1),
+                        mira);
+        edit(board, OrderField.MACHINE, "yarrow", mira);
         drawnRing(anselm);
         make(brief("fairlead_base_gaps", "Fairlead bases, starboard", "mild steel", "8", 2), mira);
         make(brief("ramp_tread_plates", "Car-ramp tread plates", "mild steel", "5", 1), anselm);
         make(brief("flag_socket_islands", "Flag-socket plates", "stainless", "3", 4), mira);
-        make(brief("winch_drum_cheek", "Winch drum cheeks", "mild steel", "10", 2), mira);
+        long cheek =
+                make(brief("winch_drum_cheek", "Winch drum cheeks", "mild steel", "10", 2), mira);
+        edit(cheek, OrderField.MACHINE, "sorrel", mira);
         make(brief("porthole_trim_ring", "Porthole trim rings", "stainless", "2", 3), anselm);
         long hatch = make(brief("deck_hatch_panel", "Deck-hatch panel", "aluminium", "4", 1), mira);
         edit(hatch, OrderField.QUALITY, "fine", mira);

@@ -46,6 +46,11 @@ public record JobDocument(
             this(name, machine, material, thickness, quantity, "");
         }
 
+        /** The same order on another machine, by its id. */
+        public Order withMachine(String value) {
+            return new Order(name, value, material, thickness, quantity, customer);
+        }
+
         public Order withCustomer(String value) {
             return new Order(name, machine, material, thickness, quantity, value);
         }

@@ -6,6 +6,7 @@ import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -17,6 +18,10 @@ public enum OrderField implements EditField {
             "material",
             "material",
             order((o, t) -> order(o, o.name(), t, o.thickness(), o.quantity()))),
+    MACHINE(
+            "machine",
+            "machine",
+            (d, t) -> d.withOrder(d.order().withMachine(t.strip().toLowerCase(Locale.ROOT)))),
     THICKNESS(
             "thickness",
             "thickness",

@@ -3,6 +3,7 @@ package dev.oleander.web.library;
 import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.machine.WaterjetBook;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.NotFoundException;
 import java.util.LinkedHashMap;
@@ -42,6 +43,18 @@ class CutBookController {
         model.addAttribute("machine", machine);
         model.addAttribute("machines", machines.machines());
         model.addAttribute("book", byMaterial);
+        model.addAttribute("power", powerLabel(machine.process()));
+        if (machines.cutBook(machine) instanceof WaterjetBook computed) {
+            model.addAttribute("waterjet", computed.waterjet());
+        }
         return "cut-book";
+    }
+
+    private static String powerLabel(String process) {
+        return switch (process) {
+            case "plasma" -> "Current A";
+            case "waterjet" -> "Abrasive g/min";
+            default -> "Power W";
+        };
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.results.Results;
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
+import dev.oleander.web.job.OrderField;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -212,5 +213,40 @@ class BenchTest extends BrowserTest {
                 .as(page)
                 .extracting(r -> r.getId() + ": " + r.getNodes().get(0).getHtml())
                 .isEmpty();
+    }
+
+    @Test
+    void anotherMachineIsChosenAndEverythingFollows() {
+        long id = makeJob("cleat_backing_plate", "Which machine", 2);
+        jobs.edit(id, "mm", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        browser.openStage(id, "cuts");
+        String time = browser.text("#total-time");
+        browser.script(
+                "const s = document.getElementById('j-machine'); s.value = 'sorrel';"
+                        + "s.dispatchEvent(new Event('change', {bubbles: true}))");
+        browser.waitForStep(3);
+        assertThat(browser.text("#job-title")).contains("Sorrel");
+        assertThat(browser.text("#total-time")).isNotEqualTo(time);
+        assertThat(jobs.view(id).result().run().stops())
+                .allMatch(s -> s.row().orElseThrow().kerf() == 2.0);
+        browser.openStage(id, "release");
+        browser.until(b -> b.text("#program").contains("M07 E0.3"));
+        browser.openStage(id, "cuts");
+        browser.script(
+                "const s = document.getElementById('j-material'); s.value = 'stainless';"
+                        + "s.dispatchEvent(new Event('change', {bubbles: true}))");
+        browser.waitForStep(4);
+        browser.openStage(id, "proof");
+        assertThat(browser.text("#rail")).contains("Proof");
+    }
+
+    @Test
+    void theWaterjetsEquationIsShownWithItsValues() {
+        browser.open("/machines/yarrow");
+        assertThat(browser.text(".equation")).contains("380 MPa", "Zeng and Kim", "N, marble");
+        assertThat(browser.text(".data-table")).contains("Abrasive g/min");
+        browser.open("/machines/sorrel");
+        assertThat(browser.all(".equation")).isEmpty();
+        assertThat(browser.text(".data-table")).contains("Current A");
     }
 }
