@@ -28,6 +28,9 @@ const note = (sentence) => {
 const layers = stage === 'shape' ? new Layers(table, job, (ids) => select(ids)) : null;
 const taking = edits === 'true' ? new Taking(table, note) : null;
 
+/** A longer selection would make an address that cannot be sent on. */
+const MOST_IN_ADDRESS = 100;
+
 let selection = state().querySelector('[name=stop]').value.split(',').filter(Boolean);
 let scene = null;
 
@@ -52,7 +55,7 @@ function select(ids, withSlip = true) {
   selection = ids;
   state().querySelector('[name=stop]').value = ids.join(',');
   const address = new URL(location);
-  if (ids.length) {
+  if (ids.length && ids.length <= MOST_IN_ADDRESS) {
     address.searchParams.set('stop', ids.join(','));
   } else {
     address.searchParams.delete('stop');
@@ -73,7 +76,7 @@ function applySelection() {
   summarise();
   for (const link of document.querySelectorAll('#rail a')) {
     const address = new URL(link.href);
-    if (stage !== 'shape' && selection.length && !address.pathname.endsWith('/shape')) {
+    if (stage !== 'shape' && selection.length && selection.length <= MOST_IN_ADDRESS && !address.pathname.endsWith('/shape')) {
       address.searchParams.set('stop', selection.join(','));
     } else {
       address.searchParams.delete('stop');

@@ -65,6 +65,11 @@ public final class CutsSlip {
         return path.all().stream().mapToDouble(s -> s.length()).sum();
     }
 
+    /** Others like the one selected stop; none when several are selected. */
+    public List<LikeThis.Choice> likeThis() {
+        return stops.size() == 1 ? LikeThis.of(result, stops.get(0)) : List.of();
+    }
+
     /** Sentence of a stop that cannot be cut as it is set; empty when all can. */
     public String refusal() {
         return stops.stream().flatMap(s -> s.refusalSentence().stream()).findFirst().orElse("");

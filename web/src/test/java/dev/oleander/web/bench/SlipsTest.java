@@ -208,4 +208,25 @@ class SlipsTest extends WebTest {
                         releases.preview(jobs.view(id)), List.of(), "", List.of("x"), false);
         assertThat(blocked.isPossible()).isFalse();
     }
+
+    @Test
+    void othersLikeAStopAreOfferedForSelection() {
+        long id = makeJob("cleat_backing_plate", "Like this", 2);
+        JobResult result = jobs.view(id).result();
+        Stop hole =
+                result.run().stops().stream()
+                        .filter(s -> s.name().equals("Hole Ø 11"))
+                        .findFirst()
+                        .orElseThrow();
+        List<LikeThis.Choice> choices =
+                new CutsSlip(result, List.of(hole), EditError.NONE).likeThis();
+        assertThat(choices)
+                .extracting(LikeThis.Choice::label)
+                .containsExactly(
+                        "same size and form: 8", "same kind: 12", "same layer: 16", "same part: 8");
+        assertThat(choices.get(0).stops().split(","))
+                .allMatch(s -> result.stops().get(s).name().equals("Hole Ø 11"));
+        List<Stop> two = result.run().stops().subList(0, 2);
+        assertThat(new CutsSlip(result, two, EditError.NONE).likeThis()).isEmpty();
+    }
 }
