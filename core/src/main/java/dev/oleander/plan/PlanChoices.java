@@ -10,18 +10,25 @@ import java.util.TreeMap;
  * @param quality row of the cut book for the whole job
  * @param order rule for the order
  * @param sequence ids of stops in the order a person gave; used with {@link OrderRule#BY_HAND}
+ * @param smallHoles what is done with holes too small for the cut data; null: as with others
  * @param stops choices by feature ("c3") for all copies, or by stop ("c3.2") for one
  */
 public record PlanChoices(
-        String quality, OrderRule order, List<String> sequence, Map<String, StopChoice> stops) {
+        String quality,
+        OrderRule order,
+        List<String> sequence,
+        Map<String, StopChoice> stops,
+        SmallHoles smallHoles) {
 
     public PlanChoices {
+        smallHoles = smallHoles == null ? SmallHoles.AS_OTHERS : smallHoles;
         sequence = List.copyOf(sequence);
         stops = Map.copyOf(stops);
     }
 
     public static PlanChoices defaults() {
-        return new PlanChoices("standard", OrderRule.PART_BY_PART, List.of(), Map.of());
+        return new PlanChoices(
+                "standard", OrderRule.PART_BY_PART, List.of(), Map.of(), SmallHoles.AS_OTHERS);
     }
 
     /** What was set for one stop: for this copy first, then for the feature. */
@@ -31,11 +38,15 @@ public record PlanChoices(
     }
 
     public PlanChoices withQuality(String value) {
-        return new PlanChoices(value, order, sequence, stops);
+        return new PlanChoices(value, order, sequence, stops, smallHoles);
     }
 
     public PlanChoices withOrder(OrderRule rule, List<String> ids) {
-        return new PlanChoices(quality, rule, ids, stops);
+        return new PlanChoices(quality, rule, ids, stops, smallHoles);
+    }
+
+    public PlanChoices withSmallHoles(SmallHoles rule) {
+        return new PlanChoices(quality, order, sequence, stops, rule);
     }
 
     /** Replaces what is set under a key; nothing set removes it. */
@@ -46,6 +57,6 @@ public record PlanChoices(
         } else {
             changed.put(key, choice);
         }
-        return new PlanChoices(quality, order, sequence, changed);
+        return new PlanChoices(quality, order, sequence, changed, smallHoles);
     }
 }

@@ -16,6 +16,7 @@ import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.Pass;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Side;
+import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
@@ -33,17 +34,42 @@ final class FeatureCutter {
     private final CutBook book;
     private final String material;
     private final double thickness;
-    private final String jobQuality;
+    private final Ways ways;
     private final KeptField kept;
     private final KerfPath kerfPath = new KerfPath();
 
-    FeatureCutter(
-            CutBook book, String material, double thickness, String jobQuality, KeptField kept) {
+    FeatureCutter(CutBook book, String material, double thickness, Ways ways, KeptField kept) {
         this.book = book;
         this.material = material;
         this.thickness = thickness;
-        this.jobQuality = jobQuality;
+        this.ways = ways;
         this.kept = kept;
+    }
+
+    /**
+     * What holds for the whole job.
+     *
+     * @param quality of the cut book's rows
+     */
+    record Ways(String quality, SmallHoles smallHoles) {}
+
+    /** Whether a hole is drilled later, be its centre marked or not. */
+    boolean isDrilled(Feature feature, StopChoice choice) {
+        boolean byRule =
+                ways.smallHoles() == SmallHoles.MARK || ways.smallHoles() == SmallHoles.DRILL;
+        if (!byRule || choice.side() != null) {
+            return false;
+        }
+        try {
+            return SmallHoleRule.isSmall(feature, rowFor(choice));
+        } catch (CutDataException noData) {
+            return false;
+        }
+    }
+
+    private CutRow rowFor(StopChoice choice) {
+        String quality = choice.quality() != null ? choice.quality() : ways.quality();
+        return book.find(material, thickness, quality);
     }
 
     /** The stop of the drawing itself: copy 0, without a number, in the drawing's coordinates. */
@@ -71,11 +97,12 @@ final class FeatureCutter {
         private double startAt;
         private double overRun;
         private boolean anticlockwise = true;
+        private boolean slows;
 
         Run(Feature feature, StopChoice choice) {
             this.feature = feature;
             this.choice = choice;
-            this.kind = kindOf(feature);
+            this.kind = isDrilled(feature, choice) ? Stop.Kind.MARK : kindOf(feature);
             this.side = chooseSide();
         }
 
@@ -121,12 +148,20 @@ final class FeatureCutter {
             for (String name : List.of("kerf", "feed", "offset")) {
                 sources.put(name, Source.BOOK);
             }
-            return book.find(material, thickness, here ? choice.quality() : jobQuality);
+            CutRow row = rowFor(choice);
+            slows = ways.smallHoles() == SmallHoles.SLOW && SmallHoleRule.isSmall(feature, row);
+            if (slows) {
+                sources.put("feed", Source.RECIPE);
+            }
+            return row;
         }
 
         /** Marks and open lines run on the line itself, from its start to its end. */
         private Stop alongLine(CutRow row) {
-            List<Segment> segments = feature.chain().segments();
+            List<Segment> segments =
+                    feature.purpose() == Purpose.CUT && kind == Stop.Kind.MARK
+                            ? SmallHoleRule.centreMark(feature).segments()
+                            : feature.chain().segments();
             return done(row, new CutPath(List.of(), segments, List.of(), List.of()), null);
         }
 
@@ -270,7 +305,7 @@ final class FeatureCutter {
                     feature.part().orElse(""),
                     0,
                     kind,
-                    FeatureNames.of(feature),
+                    name(),
                     side,
                     anticlockwise,
                     leadIn,
@@ -284,9 +319,15 @@ final class FeatureCutter {
                     Map.copyOf(sources));
         }
 
+        private String name() {
+            boolean centre = feature.purpose() == Purpose.CUT && kind == Stop.Kind.MARK;
+            return (centre ? "Centre of " : "") + FeatureNames.of(feature);
+        }
+
         private Pass pass(CutRow row) {
             double offset = side == Side.ON ? 0 : row.kerf() / 2;
-            return new Pass(1, offset, kind == Stop.Kind.MARK ? row.markFeed() : row.feed());
+            double feed = slows ? row.feed() * SmallHoleRule.slowness(feature, row) : row.feed();
+            return new Pass(1, offset, kind == Stop.Kind.MARK ? row.markFeed() : feed);
         }
     }
 }

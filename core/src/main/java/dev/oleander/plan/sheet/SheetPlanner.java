@@ -6,11 +6,13 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.Machine;
+import dev.oleander.plan.DrillHole;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.plan.order.TravelTime;
@@ -68,15 +70,23 @@ public final class SheetPlanner {
                         book,
                         order.material(),
                         order.thickness(),
-                        choices.quality(),
+                        new FeatureCutter.Ways(choices.quality(), choices.smallHoles()),
                         new KeptField(reading.parts()));
         List<Feature> worked = reading.features().stream().filter(SheetPlanner::isWorked).toList();
         double total = (double) worked.size() * layout.placements().size();
         Map<CutKey, Stop> cuts = new HashMap<>();
         List<Stop> stops = new ArrayList<>();
+        List<DrillHole> drilled = new ArrayList<>();
         for (Placement placement : layout.placements()) {
             for (Feature feature : worked) {
                 StopChoice choice = choices.of(feature.id(), placement.copy());
+                boolean drills = cutter.isDrilled(feature, choice);
+                if (drills) {
+                    drilled.add(drillHole(feature, placement));
+                }
+                if (drills && choices.smallHoles() == SmallHoles.DRILL) {
+                    continue;
+                }
                 Stop cut =
                         cuts.computeIfAbsent(
                                 new CutKey(feature.id(), choice),
@@ -92,7 +102,15 @@ public final class SheetPlanner {
                         choices.order(),
                         choices.sequence(),
                         progress.within(SHARE_OF_CUTS, 1));
-        return new Run(machine, choices.order(), layout, ordered);
+        return new Run(machine, choices.order(), layout, ordered, drilled);
+    }
+
+    private static DrillHole drillHole(Feature hole, Placement placement) {
+        return new DrillHole(
+                hole.id(),
+                placement.copy(),
+                placement.transform().apply(SmallHoleRule.centre(hole)),
+                hole.circleDiameter().orElseThrow());
     }
 
     /** Open lines are cut only when someone said so; a gap in an outline is not a cut. */

@@ -41,12 +41,16 @@ public final class DataRule implements ProofRule {
         double diameter = feature.circleDiameter().orElse(Double.POSITIVE_INFINITY);
         boolean cutAsHole = stop.kind() == Stop.Kind.PROFILE && stop.name().startsWith("Hole");
         if (cutAsHole && diameter < row.smallestHole()) {
+            boolean slowed = !stop.passes().isEmpty() && stop.passes().get(0).feed() < row.feed();
             String sentence =
-                    "%s is smaller than the smallest hole of its data (%s); it may not come out round."
-                            .formatted(ProofInput.named(stop), Numbers.length(row.smallestHole()));
+                    "%s is smaller than the smallest hole of its data (%s); %s."
+                            .formatted(
+                                    ProofInput.named(stop),
+                                    Numbers.length(row.smallestHole()),
+                                    slowed ? "it is cut slowly" : "it may not come out round");
             findings.add(
                     Finding.of(
-                            Severity.LOOK,
+                            slowed ? Severity.NOTE : Severity.LOOK,
                             stop.id(),
                             stop.path().map(p -> p.start()).orElse(null),
                             diameter,

@@ -9,6 +9,7 @@ import dev.oleander.drawing.dxf.DxfReader;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.plan.CutPath;
@@ -20,6 +21,7 @@ import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Side;
+import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
@@ -209,6 +211,58 @@ class SheetPlannerTest {
             travel[i] = Samples.time(run).seconds().travel();
         }
         assertThat(travel[0]).isLessThan(travel[1] * 1.01);
+    }
+
+    /** At 20 mm the smallest hole of the book is 14 mm. */
+    private static Run small(SmallHoles rule) {
+        return Samples.plan(
+                Samples.reading("cleat_backing_plate"),
+                new SheetPlanner.Order("mild steel", 20, 2),
+                PlanChoices.defaults().withSmallHoles(rule),
+                SheetChoices.defaults());
+    }
+
+    private static List<Stop> elevens(Run run) {
+        return run.stops().stream().filter(s -> s.name().endsWith("Hole Ø 11")).toList();
+    }
+
+    @Test
+    void smallHolesAreCutSlowlyWhenThatIsTheRule() {
+        double usual = elevens(small(SmallHoles.AS_OTHERS)).get(0).passes().get(0).feed();
+        Stop slow = elevens(small(SmallHoles.SLOW)).get(0);
+        assertThat(slow.passes().get(0).feed()).isCloseTo(usual * 11 / 14, within(1e-9));
+        assertThat(slow.sources()).containsEntry("feed", Source.RECIPE);
+        Stop large =
+                small(SmallHoles.SLOW).stops().stream()
+                        .filter(s -> s.name().equals("Hole Ø 24"))
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(large.passes().get(0).feed()).isEqualTo(usual);
+    }
+
+    @Test
+    void centresOfSmallHolesAreMarkedWhenThatIsTheRule() {
+        Run run = small(SmallHoles.MARK);
+        assertThat(elevens(run)).hasSize(8).allMatch(s -> s.kind() == Stop.Kind.MARK);
+        assertThat(run.drilled()).hasSize(8).allMatch(h -> Math.abs(h.diameter() - 11) < 1e-9);
+        Stop mark = elevens(run).get(0);
+        assertThat(mark.name()).isEqualTo("Centre of Hole Ø 11");
+        assertThat(new Path(mark.path().orElseThrow().main()).length())
+                .isCloseTo(Math.PI, within(1e-9));
+        assertThat(run.drilled())
+                .anyMatch(h -> h.centre().distance(mark.path().orElseThrow().start()) < 0.5 + 1e-9);
+        assertThat(Samples.prove(Samples.reading("cleat_backing_plate"), run).open())
+                .noneMatch(f -> f.stop().equals(mark.id()));
+    }
+
+    @Test
+    void smallHolesAreLeftForDrillingAndTheProofSaysSo() {
+        Run run = small(SmallHoles.DRILL);
+        assertThat(elevens(run)).isEmpty();
+        assertThat(run.drilled()).hasSize(8);
+        assertThat(Samples.prove(Samples.reading("cleat_backing_plate"), run).findings())
+                .anyMatch(f -> f.sentence().equals("8 holes Ø 11 are not cut: to be drilled."));
+        assertThat(small(SmallHoles.AS_OTHERS).drilled()).isEmpty();
     }
 
     private static Run thirty(OrderRule rule) {

@@ -2,6 +2,7 @@ package dev.oleander.web.bench;
 
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.OrderRule;
+import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Stop;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobResult;
@@ -59,6 +60,7 @@ class BenchModel {
         model.addAttribute("error", shown.error());
         model.addAttribute("foot", FootView.of(result));
         model.addAttribute("orderRules", OrderRule.values());
+        model.addAttribute("smallHoleRules", SmallHoles.values());
         model.addAttribute("machines", machines.machines());
         List<Stop> stops = planned ? selected(result, shown.selection()) : List.of();
         Set<String> ids = new LinkedHashSet<>(stops.stream().map(Stop::id).toList());

@@ -2,6 +2,7 @@ package dev.oleander.web.job;
 
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.SmallHoles;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
 import java.util.Arrays;
@@ -32,6 +33,10 @@ public enum OrderField implements EditField {
             order((o, t) -> order(o, o.name(), o.material(), o.thickness(), quantity(t)))),
     QUALITY("quality", "cut data", (d, t) -> d.withPlan(d.plan().withQuality(t))),
     ORDER("order", "order of the stops", (d, t) -> d.withPlan(ordered(d.plan(), t))),
+    SMALL_HOLES(
+            "smallHoles",
+            "small holes",
+            (d, t) -> d.withPlan(d.plan().withSmallHoles(smallHoles(t)))),
     UNIT("unit", "unit of the drawing", (d, t) -> d.reshaped(s -> s.withUnit(unit(t)))),
     FIT("fit", "tolerance of fitted curves", (d, t) -> d.reshaped(s -> s.withFit(fit(t)))),
     CUSTOMER("customer", "customer", (d, t) -> d.withOrder(d.order().withCustomer(customer(t))));
@@ -113,6 +118,17 @@ public enum OrderField implements EditField {
                         () ->
                                 new RefusedEditException(
                                         "\"%s\" is no unit of length known here; mm, cm, m, in, ft, thou and um are."
+                                                .formatted(text)));
+    }
+
+    private static SmallHoles smallHoles(String text) {
+        return Arrays.stream(SmallHoles.values())
+                .filter(s -> s.word().equals(text))
+                .findFirst()
+                .orElseThrow(
+                        () ->
+                                new RefusedEditException(
+                                        "\"%s\" is nothing that can be done with small holes."
                                                 .formatted(text)));
     }
 

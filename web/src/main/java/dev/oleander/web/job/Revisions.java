@@ -103,7 +103,8 @@ public class Revisions {
                         .map(key -> carried(key, ids))
                         .filter(Objects::nonNull)
                         .toList();
-        PlanChoices carried = new PlanChoices(plan.quality(), plan.order(), sequence, stops);
+        PlanChoices carried =
+                new PlanChoices(plan.quality(), plan.order(), sequence, stops, plan.smallHoles());
         boolean whole = sequence.size() == plan.sequence().size();
         return plan.order() == OrderRule.BY_HAND && !whole
                 ? carried.withOrder(OrderRule.PART_BY_PART, List.of())
