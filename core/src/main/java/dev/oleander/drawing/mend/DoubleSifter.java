@@ -110,6 +110,10 @@ final class DoubleSifter {
 
     private void report(Entity entity, List<Segment> doubled) {
         double length = doubled.stream().mapToDouble(Segment::length).sum();
+        if (length <= 2 * options.gap()) {
+            // stubs of a line that is kept but for its ends
+            return;
+        }
         String sentence =
                 "%s on layer %s (line %d of the file) lies on other line work over %s; one is kept."
                         .formatted(

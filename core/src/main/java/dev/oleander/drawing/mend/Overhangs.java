@@ -12,7 +12,8 @@ import java.util.TreeMap;
 /**
  * Lets pieces that are kept reach as far as the doubles that were dropped for lying on them. A
  * double may stick out by up to the tolerance; where only that end came near to the next piece, the
- * contour would open. An end that has a neighbour already stays where it is.
+ * contour would open. An end that has a neighbour already stays where it is, unless the double met
+ * its own neighbour exactly.
  */
 final class Overhangs {
 
@@ -55,17 +56,23 @@ final class Overhangs {
         SegmentIndex<Point> index = SegmentIndex.ofPoints(ends);
         found.forEach(
                 (end, overhang) -> {
-                    if (isAlone(end, ends, index)) {
+                    Point own = ends.get(end);
+                    boolean alone = !isMet(end, own, options.gap(), ends, index);
+                    boolean meetsThere =
+                            isMet(end, overhang.to(), options.exact(), ends, index)
+                                    && !isMet(end, own, options.exact(), ends, index);
+                    if (alone || meetsThere) {
                         Piece piece = pieces.get(end / 2);
                         pieces.set(end / 2, stretched(piece, end % 2 == 1, overhang.to()));
                     }
                 });
     }
 
-    private boolean isAlone(int own, List<Point> ends, SegmentIndex<Point> index) {
-        Point end = ends.get(own);
-        return index.positions(new Box(end, end).grown(options.gap())).stream()
-                .noneMatch(i -> i != own && ends.get(i).distance(end) <= options.gap());
+    /** Whether another end than one's own lies at a place. */
+    private static boolean isMet(
+            int own, Point place, double within, List<Point> ends, SegmentIndex<Point> index) {
+        return index.positions(new Box(place, place).grown(within)).stream()
+                .anyMatch(i -> i != own && ends.get(i).distance(place) <= within);
     }
 
     private static Piece stretched(Piece piece, boolean atEnd, Point to) {

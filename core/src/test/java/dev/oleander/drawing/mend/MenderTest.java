@@ -137,6 +137,35 @@ class MenderTest {
     }
 
     @Test
+    void theLongerOfTwoDoublesIsKeptWhicheverWasDrawnFirst() {
+        for (boolean shortFirst : new boolean[] {true, false}) {
+            Drawn drawn = new Drawn();
+            if (shortFirst) {
+                drawn.line(0.03, 0, 99.97, 0).line(0, 0, 100, 0);
+            } else {
+                drawn.line(0, 0, 100, 0).line(0.03, 0, 99.97, 0);
+            }
+            Mended mended = mend(drawn.lines(100, 0, 100, 50, 0, 50, 0, 0));
+            assertThat(contours(mended)).singleElement().satisfies(c -> area(c, 5000));
+            assertThat(faults(mended, Fault.Kind.DOUBLE)).hasSize(1);
+            assertThat(faults(mended, Fault.Kind.GAP)).isEmpty();
+        }
+    }
+
+    @Test
+    void whatIsKeptReachesAsFarAsWhatWasDropped() {
+        // each of the two doubles sticks out at one end; only both together close the contour
+        Mended mended =
+                mend(
+                        new Drawn()
+                                .line(0.045, 0, 100, 0)
+                                .line(0, 0, 99.955, 0)
+                                .lines(100, 0, 100, 50, 0, 50, -0.03, 0));
+        assertThat(contours(mended)).hasSize(1);
+        assertThat(contours(mended).get(0).area()).isCloseTo(5000, within(2.0));
+    }
+
+    @Test
     void closedEntitiesDrawnTwiceAreKeptOnce() {
         Mended mended =
                 mend(

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 
 /** A value of the whole job that people set. */
 public enum OrderField implements EditField {
@@ -122,25 +123,23 @@ public enum OrderField implements EditField {
     }
 
     private static SmallHoles smallHoles(String text) {
-        return Arrays.stream(SmallHoles.values())
-                .filter(s -> s.word().equals(text))
-                .findFirst()
-                .orElseThrow(
-                        () ->
-                                new RefusedEditException(
-                                        "\"%s\" is nothing that can be done with small holes."
-                                                .formatted(text)));
+        return one(
+                SmallHoles.values(),
+                SmallHoles::word,
+                text,
+                "\"%s\" is nothing that can be done with small holes.");
     }
 
     private static PlanChoices ordered(PlanChoices plan, String text) {
         OrderRule rule =
-                Arrays.stream(OrderRule.values())
-                        .filter(r -> r.word().equals(text))
-                        .findFirst()
-                        .orElseThrow(
-                                () ->
-                                        new RefusedEditException(
-                                                "\"%s\" is no rule of order.".formatted(text)));
+                one(OrderRule.values(), OrderRule::word, text, "\"%s\" is no rule of order.");
         return plan.withOrder(rule, rule == OrderRule.BY_HAND ? plan.sequence() : List.of());
+    }
+
+    private static <T> T one(T[] all, Function<T, String> word, String text, String refusal) {
+        return Arrays.stream(all)
+                .filter(value -> word.apply(value).equals(text))
+                .findFirst()
+                .orElseThrow(() -> new RefusedEditException(refusal.formatted(text)));
     }
 }
