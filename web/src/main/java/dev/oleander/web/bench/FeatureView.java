@@ -1,6 +1,7 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Purpose;
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
@@ -44,6 +45,9 @@ public record FeatureView(
     private static String name(Feature f) {
         if (!f.isClosed()) {
             return "Open line";
+        }
+        if (f.purpose() == Purpose.START) {
+            return ReadingGroups.startHole(f);
         }
         return f.kind() == Feature.Kind.OUTLINE ? "Outline" : ReadingGroups.opening(f);
     }

@@ -53,7 +53,7 @@ final class ReadingGroups {
         }
         add(groups, "Marked", Purpose.MARK);
         add(groups, "Fold lines", Purpose.FOLD);
-        add(groups, "Start holes", Purpose.START);
+        addStartHoles(groups, byId);
         List<FeatureRow> open =
                 reading.cut().filter(f -> !f.isClosed()).map(f -> row(f, "Open line")).toList();
         if (!open.isEmpty()) {
@@ -61,6 +61,33 @@ final class ReadingGroups {
         }
         add(groups, "Ignored", Purpose.IGNORE);
         return groups;
+    }
+
+    /** Start holes say which contour they are for. */
+    private void addStartHoles(List<Group> groups, Map<String, Feature> byId) {
+        List<FeatureRow> rows = new ArrayList<>();
+        for (Feature hole : reading.features()) {
+            if (hole.purpose() == Purpose.START) {
+                String note =
+                        hole.place()
+                                .startOf()
+                                .map(byId::get)
+                                .map(f -> "for " + (isOutline(f) ? "outline" : opening(f)))
+                                .orElse("for nothing");
+                rows.add(row(hole, startHole(hole), note));
+            }
+        }
+        if (!rows.isEmpty()) {
+            groups.add(new Group("Start holes", String.valueOf(rows.size()), rows));
+        }
+    }
+
+    private static boolean isOutline(Feature feature) {
+        return feature.kind() == Feature.Kind.OUTLINE;
+    }
+
+    static String startHole(Feature feature) {
+        return "Start hole " + feature.form().map(Form::label).orElse("");
     }
 
     private void add(List<Group> groups, String title, Purpose purpose) {
@@ -85,10 +112,14 @@ final class ReadingGroups {
     }
 
     private FeatureRow row(Feature feature, String name) {
+        return row(feature, name, Numbers.length(feature.chain().length()));
+    }
+
+    private FeatureRow row(Feature feature, String name, String note) {
         return new FeatureRow(
                 feature.id(),
                 name,
-                Numbers.length(feature.chain().length()),
+                note,
                 feature.purpose().word(),
                 selected.contains(feature.id()));
     }

@@ -3,6 +3,7 @@ package dev.oleander.web.bench;
 import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.draw.Drawn;
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Box;
@@ -57,7 +58,7 @@ final class SceneBuilder {
                                                 .map(c -> flat(c.segments()))
                                                 .toList())
                         .toList();
-        double[] box = numbers(reading.workBox());
+        double[] box = numbers(planned ? reading.workBox() : shownBox(reading));
         if (!planned || !result.isPlanned()) {
             return new Scene(
                     step,
@@ -85,6 +86,16 @@ final class SceneBuilder {
                 result.proof().findings().stream().map(SceneBuilder::flag).toList(),
                 motion(result.timeline(), stops),
                 notes(result, layers));
+    }
+
+    /** Round all that Shape draws, but for what is ignored: that may lie far off. */
+    private static Box shownBox(Reading reading) {
+        List<Box> shown =
+                reading.features().stream()
+                        .filter(f -> f.purpose() != Purpose.IGNORE)
+                        .map(f -> f.chain().box())
+                        .toList();
+        return shown.isEmpty() ? reading.workBox() : Box.around(shown);
     }
 
     private static FaultMark mark(Fault f) {

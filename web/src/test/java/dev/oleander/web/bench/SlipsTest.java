@@ -229,4 +229,34 @@ class SlipsTest extends WebTest {
         List<Stop> two = result.run().stops().subList(0, 2);
         assertThat(new CutsSlip(result, two, EditError.NONE).likeThis()).isEmpty();
     }
+
+    @Test
+    void startHolesSayWhatTheyAreFor() {
+        long id = makeJob("cleat_backing_plate", "Start holes", 1);
+        JobResult result =
+                jobs.edit(
+                                id,
+                                "start holes",
+                                b ->
+                                        b.document()
+                                                .reshaped(
+                                                        s ->
+                                                                s.withRules(
+                                                                        s.rules()
+                                                                                .withStartDiameters(
+                                                                                        List.of(
+                                                                                                11.0)))),
+                                person("mira"))
+                        .result();
+        ReadingGroups.Group starts =
+                new ReadingGroups(result.reading(), List.of())
+                        .groups().stream()
+                                .filter(g -> g.title().equals("Start holes"))
+                                .findFirst()
+                                .orElseThrow();
+        assertThat(starts.rows()).hasSize(4);
+        assertThat(starts.rows().get(0).name()).isEqualTo("Start hole Ø 11");
+        assertThat(starts.rows().get(0).note()).startsWith("for ");
+        assertThat(starts.rows().get(0).purpose()).isEqualTo("start");
+    }
 }
