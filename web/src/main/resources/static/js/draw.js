@@ -324,8 +324,10 @@ export class Drawing {
     }
     this.#asking = true;
     const answer = await fetch(`/jobs/${this.job}/shape/preview?${question}`).catch(() => null);
+    const ghost = answer?.ok ? ghostOf(await answer.json()) : null;
     this.#asking = false;
-    this.#ghost = answer?.ok ? ghostOf(await answer.json()) : null;
+    // the command may have ended, or another one begun, while the server was at it
+    this.#ghost = this.#asked === question ? ghost : null;
     this.table.refreshTop();
   }
 

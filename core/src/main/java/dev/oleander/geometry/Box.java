@@ -60,6 +60,13 @@ public record Box(Point min, Point max) {
         return contains(other.min) && contains(other.max);
     }
 
+    /** mm between two boxes; 0 when they touch. */
+    public double distance(Box other) {
+        double x = Math.max(other.min.x() - max.x(), min.x() - other.max.x());
+        double y = Math.max(other.min.y() - max.y(), min.y() - other.max.y());
+        return Math.hypot(Math.max(0, x), Math.max(0, y));
+    }
+
     public boolean touches(Box other) {
         return other.min.x() <= max.x()
                 && other.max.x() >= min.x()

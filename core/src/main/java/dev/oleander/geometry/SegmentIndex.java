@@ -98,6 +98,11 @@ public final class SegmentIndex<T> {
         return !ended[0];
     }
 
+    /** The thing at a position of the given list. */
+    public T get(int position) {
+        return items.get(position);
+    }
+
     /** Everything whose box touches {@code box}. */
     public List<T> touching(Box box) {
         return positions(box).stream().map(items::get).toList();

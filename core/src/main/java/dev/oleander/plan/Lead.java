@@ -19,6 +19,11 @@ public record Lead(LeadKind kind, double length, double angle, double radius) {
         return new Lead(LeadKind.ARC, 0, angle, radius);
     }
 
+    /** The same at another angle, degrees. */
+    public Lead turnedTo(double newAngle) {
+        return new Lead(kind, length, newAngle, radius);
+    }
+
     /** The same form, smaller. */
     public Lead scaled(double factor) {
         return new Lead(kind, length * factor, angle, radius * factor);

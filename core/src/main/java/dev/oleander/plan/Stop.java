@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param row data used; empty when the book has none
  * @param path empty when the stop is refused
  * @param sources where each value comes from, by name
+ * @param remarks what was changed of the lead that was wished for, and why; sentences
  */
 public record Stop(
         String id,
@@ -35,7 +36,13 @@ public record Stop(
         Optional<CutRow> row,
         Optional<CutPath> path,
         Optional<Refusal> refusal,
-        Map<String, Source> sources) {
+        Map<String, Source> sources,
+        List<String> remarks) {
+
+    public Stop {
+        passes = List.copyOf(passes);
+        remarks = List.copyOf(remarks);
+    }
 
     /** What kind of work it is. */
     public enum Kind {
@@ -71,7 +78,8 @@ public record Stop(
                 row,
                 path.map(p -> p.transformed(transform)),
                 refusal.map(r -> r.at(transform.apply(r.place()))),
-                sources);
+                sources,
+                remarks);
     }
 
     public Stop numbered(int newNumber) {
@@ -93,7 +101,8 @@ public record Stop(
                 row,
                 path,
                 refusal,
-                sources);
+                sources,
+                remarks);
     }
 
     /** The refusal as a whole sentence that names the stop. */

@@ -40,6 +40,11 @@ public record StopChoice(
                 quality != null ? quality : other.quality);
     }
 
+    /** What decides the path itself: without leads, start and over-run. */
+    public StopChoice ofPath() {
+        return new StopChoice(side, LeadChoice.NOTHING, LeadChoice.NOTHING, null, null, quality);
+    }
+
     public StopChoice withSide(Side value) {
         return new StopChoice(value, leadIn, leadOut, start, overRun, quality);
     }

@@ -82,20 +82,35 @@ class ProofRulesTest {
                                 StopChoice.NOTHING.withLeadIn(longLine).withStart(Typed.of(200)));
         Proof proof = prove(far, SheetChoices.defaults(), 30);
         assertThat(of(proof, "lead")).isNotEmpty();
+        assertThat(of(proof, "lead").get(0).sentence())
+                .contains("comes within 0 mm of the cut of stop");
+    }
+
+    @Test
+    void aLeadOutIntoTheNeighbourIsFound() {
+        Proof proof = prove(withLeadOut(), SheetChoices.defaults(), 30);
         assertThat(of(proof, "lead").get(0).sentence()).contains("cuts", "copy");
     }
 
     @Test
     void aLeadOverTheEdgeOfTheStockIsFound() {
-        SheetChoices tight =
-                SheetChoices.defaults()
-                        .withStock(
-                                new SheetChoices.Stock(
-                                        true, Typed.of(1), Typed.of(1), Typed.of(0.5)));
-        Proof proof = prove(PlanChoices.defaults(), tight, 1);
+        Proof proof = prove(withLeadOut(), tight(20), 1);
         assertThat(of(proof, "stock"))
                 .isNotEmpty()
                 .allMatch(f -> f.sentence().contains("over the edge"));
+    }
+
+    private PlanChoices withLeadOut() {
+        LeadChoice longLine = new LeadChoice(LeadKind.LINE, Typed.of(60), Typed.of(90), null);
+        return PlanChoices.defaults().withStop(outline(), StopChoice.NOTHING.withLeadOut(longLine));
+    }
+
+    /** Stock that is larger than the parts by so much, mm. */
+    private static SheetChoices tight(double allowance) {
+        return SheetChoices.defaults()
+                .withStock(
+                        new SheetChoices.Stock(
+                                true, Typed.of(1), Typed.of(1), Typed.of(allowance)));
     }
 
     @Test

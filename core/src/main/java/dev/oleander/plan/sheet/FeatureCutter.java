@@ -2,14 +2,12 @@ package dev.oleander.plan.sheet;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Purpose;
-import dev.oleander.geometry.Chain.Station;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.CutRow;
-import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Lead;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;
@@ -20,30 +18,24 @@ import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
-import dev.oleander.plan.sheet.LeadPlacer.Fit;
-import dev.oleander.quantity.Numbers;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 
-/** Makes the path of one feature: side, kerf, lead-in, over-run, lead-out. */
+/** Drafts the cut of one feature: side, data, the path half a kerf away, the leads wished for. */
 final class FeatureCutter {
 
     private final CutBook book;
     private final String material;
     private final double thickness;
     private final Ways ways;
-    private final KeptField kept;
     private final KerfPath kerfPath = new KerfPath();
 
-    FeatureCutter(CutBook book, String material, double thickness, Ways ways, KeptField kept) {
+    FeatureCutter(CutBook book, String material, double thickness, Ways ways) {
         this.book = book;
         this.material = material;
         this.thickness = thickness;
         this.ways = ways;
-        this.kept = kept;
     }
 
     /**
@@ -72,9 +64,9 @@ final class FeatureCutter {
         return book.find(material, thickness, quality);
     }
 
-    /** The stop of the drawing itself: copy 0, without a number, in the drawing's coordinates. */
-    Stop cut(Feature feature, StopChoice choice) {
-        return new Run(feature, choice).cut();
+    /** The draft of a feature that runs with the scrap on the given side. */
+    Draft draft(Feature feature, StopChoice choice, Turn turn) {
+        return new Work(feature, choice, turn).draft();
     }
 
     /** The side on which the scrap lies, by the reading. */
@@ -86,22 +78,25 @@ final class FeatureCutter {
         };
     }
 
-    private final class Run {
+    /** What a stop is called. */
+    static String name(Feature feature, Stop.Kind kind) {
+        boolean centre = feature.purpose() == Purpose.CUT && kind == Stop.Kind.MARK;
+        return (centre ? "Centre of " : "") + FeatureNames.of(feature);
+    }
+
+    private final class Work {
         private final Feature feature;
         private final StopChoice choice;
+        private final Turn turn;
         private final Map<String, Source> sources = new TreeMap<>();
         private final Stop.Kind kind;
         private final Side side;
-        private Lead leadIn = Lead.NONE;
-        private Lead leadOut = Lead.NONE;
-        private double startAt;
-        private double overRun;
-        private boolean anticlockwise = true;
         private boolean slows;
 
-        Run(Feature feature, StopChoice choice) {
+        Work(Feature feature, StopChoice choice, Turn turn) {
             this.feature = feature;
             this.choice = choice;
+            this.turn = turn;
             this.kind = isDrilled(feature, choice) ? Stop.Kind.MARK : kindOf(feature);
             this.side = chooseSide();
         }
@@ -122,7 +117,7 @@ final class FeatureCutter {
             return kind == Stop.Kind.PROFILE ? scrapSide(feature) : Side.ON;
         }
 
-        Stop cut() {
+        Draft draft() {
             CutRow row;
             try {
                 row = findRow();
@@ -134,9 +129,9 @@ final class FeatureCutter {
                                 Refusal.Kind.NO_DATA, missing.getMessage(), place, thickness, 0));
             }
             if (kind != Stop.Kind.PROFILE) {
-                return alongLine(row);
+                return done(row, null, alongLine(), Lead.NONE, Lead.NONE, 0, null);
             }
-            KerfPath.Result result = kerfPath.of(feature, side, row.kerf());
+            KerfPath.Result result = kerfPath.of(feature, side, row.kerf(), turn);
             return result.path().isPresent()
                     ? round(result.path().get(), row)
                     : refused(row, result.refusal().orElseThrow());
@@ -157,53 +152,17 @@ final class FeatureCutter {
         }
 
         /** Marks and open lines run on the line itself, from its start to its end. */
-        private Stop alongLine(CutRow row) {
-            List<Segment> segments =
-                    feature.purpose() == Purpose.CUT && kind == Stop.Kind.MARK
-                            ? SmallHoleRule.centreMark(feature).segments()
-                            : feature.chain().segments();
-            return done(row, new CutPath(List.of(), segments, List.of(), List.of()), null);
+        private List<Segment> alongLine() {
+            return feature.purpose() == Purpose.CUT && kind == Stop.Kind.MARK
+                    ? SmallHoleRule.centreMark(feature).segments()
+                    : feature.chain().segments();
         }
 
-        private Stop round(Contour path, CutRow row) {
-            anticlockwise = path.isAnticlockwise();
-            leadIn = leadIn(path, row);
-            overRun = overRun(row);
-            LeadPlacer placer = new LeadPlacer(kept, row);
-            Optional<Fit> fit = place(path, placer);
-            if (fit.isEmpty()) {
-                return refused(row, noRoom(path, row));
-            }
-            Fit found = fit.get();
-            if (side == scrapSide(feature) && placer.bites(found)) {
-                return refused(row, bite(found, row));
-            }
-            leadIn = found.lead();
-            startAt =
-                    feature.contour()
-                            .distanceAt(feature.contour().nearest(found.station().point()));
-            leadOut = leadOut(row);
-            return done(row, withLeads(path.startedAt(found.station())), null);
-        }
-
-        private Optional<Fit> place(Contour path, LeadPlacer placer) {
-            if (choice.start() != null) {
-                sources.put("start", Source.HERE);
-                double at = choice.start().value() % feature.contour().length();
-                Point wanted = feature.contour().stationAt(at).point();
-                return Optional.of(placer.measure(path, path.nearest(wanted), leadIn));
-            }
-            sources.put("start", Source.FOUND);
-            if (leadIn.kind() == LeadKind.NONE || side != scrapSide(feature)) {
-                Station first = path.stationAt(path.segments().get(0).length() / 2);
-                return Optional.of(placer.measure(path, first, leadIn));
-            }
-            Optional<Fit> fit = placer.place(path, leadIn);
-            if (fit.isPresent() || !choice.leadIn().isNothing()) {
-                return fit;
-            }
-            // nothing round fits: a short straight one may
-            return placer.place(path, Lead.line(leadIn.radius(), 90));
+        private Draft round(Contour path, CutRow row) {
+            Lead in = leadIn(path, row);
+            Lead out = leadOut(row);
+            sources.put("start", choice.start() != null ? Source.HERE : Source.FOUND);
+            return done(row, path, List.of(), in, out, overRun(row), null);
         }
 
         private Lead leadIn(Contour path, CutRow row) {
@@ -238,90 +197,22 @@ final class FeatureCutter {
             return choice.overRun() != null ? choice.overRun().value() : row.overRun();
         }
 
-        private CutPath withLeads(Contour main) {
-            Segment first = main.segments().get(0);
-            List<Segment> in = LeadShaper.leadIn(leadIn, first.start(), first.direction(0));
-            List<Segment> past = start(main, overRun);
-            Segment last = past.isEmpty() ? lastOf(main.segments()) : lastOf(past);
-            List<Segment> out = LeadShaper.leadOut(leadOut, last.end(), last.direction(1));
-            return new CutPath(in, main.segments(), past, out);
+        private Draft refused(CutRow row, Refusal refusal) {
+            return done(row, null, List.of(), Lead.NONE, Lead.NONE, 0, refusal);
         }
 
-        private static Segment lastOf(List<Segment> segments) {
-            return segments.get(segments.size() - 1);
-        }
-
-        /** The first stretch of a contour, of the given length; at most once round. */
-        private static List<Segment> start(Contour contour, double length) {
-            List<Segment> stretch = new ArrayList<>();
-            double left = length;
-            for (Segment segment : contour.segments()) {
-                double here = segment.length();
-                if (left <= 1e-9) {
-                    break;
-                }
-                stretch.add(left >= here ? segment : segment.between(0, left / here));
-                left -= here;
-            }
-            return stretch;
-        }
-
-        private Refusal bite(Fit fit, CutRow row) {
-            return new Refusal(
-                    Refusal.Kind.LEAD_BITES,
-                    ("its lead-in comes within %s of part %s (needs %s). "
-                                    + "Shorten it, turn it, or let Oleander place it.")
-                            .formatted(
-                                    Numbers.length(fit.bite().distance()),
-                                    fit.bite().part().replace("p", ""),
-                                    Numbers.length(row.kerf() / 2)),
-                    fit.bite().place(),
-                    fit.bite().distance(),
-                    row.kerf() / 2);
-        }
-
-        private Refusal noRoom(Contour path, CutRow row) {
-            double least = leadIn.kind().hasLine() ? leadIn.length() : leadIn.radius();
-            return new Refusal(
-                    Refusal.Kind.LEAD_BITES,
-                    ("there is no place for its lead-in of %s, nor for a third of it, that stays %s "
-                                    + "from kept material. Choose another form or a smaller one.")
-                            .formatted(Numbers.length(least), Numbers.length(row.kerf() / 2)),
-                    path.start(),
-                    least,
-                    row.kerf() / 2);
-        }
-
-        private Stop refused(CutRow row, Refusal refusal) {
-            return done(row, null, refusal);
-        }
-
-        private Stop done(CutRow row, CutPath path, Refusal refusal) {
+        private Draft done(
+                CutRow row,
+                Contour loop,
+                List<Segment> line,
+                Lead in,
+                Lead out,
+                double overRun,
+                Refusal refusal) {
             List<Pass> passes = row == null ? List.of() : List.of(pass(row));
-            return new Stop(
-                    feature.id(),
-                    0,
-                    feature.id(),
-                    feature.part().orElse(""),
-                    0,
-                    kind,
-                    name(),
-                    side,
-                    anticlockwise,
-                    leadIn,
-                    leadOut,
-                    startAt,
-                    overRun,
-                    passes,
-                    Optional.ofNullable(row),
-                    Optional.ofNullable(path),
-                    Optional.ofNullable(refusal),
-                    Map.copyOf(sources));
-        }
-
-        private String name() {
-            boolean centre = feature.purpose() == Purpose.CUT && kind == Stop.Kind.MARK;
-            return (centre ? "Centre of " : "") + FeatureNames.of(feature);
+            return new Draft(
+                    feature, choice, kind, side, turn, row, passes, loop, line, in, out, overRun,
+                    sources, refusal);
         }
 
         private Pass pass(CutRow row) {

@@ -38,8 +38,14 @@ final class KeptField {
      * How far a place is from kept material.
      *
      * @param distance mm; 0 inside the material
+     * @param what is nearest, for sentences; empty when nothing is within reach
      */
-    record Clearance(double distance, String part, Point place) {}
+    record Clearance(double distance, String what, Point place) {
+
+        Clearance orLess(Clearance other) {
+            return other.distance < distance ? other : this;
+        }
+    }
 
     /** Least clearance along a segment; nothing beyond {@code reach} mm is looked at. */
     Clearance along(Segment segment, double reach) {
@@ -47,14 +53,14 @@ final class KeptField {
             Point p = segment.at(t);
             Optional<Part> around = around(p);
             if (around.isPresent()) {
-                return new Clearance(0, around.get().id(), p);
+                return new Clearance(0, label(around.get()), p);
             }
         }
         Clearance least = new Clearance(reach, "", segment.start());
         for (SegmentIndex.Entry<Part> near : edges.touching(segment.box().grown(reach))) {
             Distances.Nearest nearest = Distances.between(segment, near.segment());
             if (nearest.distance() < least.distance()) {
-                least = new Clearance(nearest.distance(), near.item().id(), nearest.onFirst());
+                least = new Clearance(nearest.distance(), label(near.item()), nearest.onFirst());
             }
         }
         return least;
@@ -64,16 +70,20 @@ final class KeptField {
     Clearance at(Point p, double reach) {
         Optional<Part> around = around(p);
         if (around.isPresent()) {
-            return new Clearance(0, around.get().id(), p);
+            return new Clearance(0, label(around.get()), p);
         }
         Clearance least = new Clearance(reach, "", p);
         for (SegmentIndex.Entry<Part> near : edges.touching(new Box(p, p).grown(reach))) {
             double distance = near.segment().distance(p);
             if (distance < least.distance()) {
-                least = new Clearance(distance, near.item().id(), p);
+                least = new Clearance(distance, label(near.item()), p);
             }
         }
         return least;
+    }
+
+    private static String label(Part part) {
+        return "part " + part.id().replace("p", "");
     }
 
     private Optional<Part> around(Point p) {

@@ -13,7 +13,7 @@ import java.util.Optional;
 
 /**
  * The path of the head's centre round a contour: half a kerf away on the side of the scrap. It runs
- * so that the scrap lies to its left.
+ * so that the scrap lies on the wanted side of the travel.
  */
 final class KerfPath {
 
@@ -34,16 +34,17 @@ final class KerfPath {
         }
     }
 
-    Result of(Feature feature, Side side, double kerf) {
+    Result of(Feature feature, Side side, double kerf, Turn turn) {
         Contour contour = feature.contour();
         if (side == Side.ON) {
-            return Result.of(contour.turning(true));
+            return Result.of(contour.turning(turn == Turn.SCRAP_LEFT));
         }
         double outward = side == Side.OUTSIDE ? kerf / 2 : -kerf / 2;
         try {
             List<Region> regions = offsetter.offset(contour, outward);
             if (regions.size() == 1) {
-                return Result.of(regions.get(0).outer().turning(side == Side.INSIDE));
+                boolean anticlockwise = (side == Side.INSIDE) == (turn == Turn.SCRAP_LEFT);
+                return Result.of(regions.get(0).outer().turning(anticlockwise));
             }
             return Result.refused(tooNarrow(contour, kerf, regions.size()));
         } catch (OffsetException impossible) {

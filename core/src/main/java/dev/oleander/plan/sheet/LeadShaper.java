@@ -10,17 +10,17 @@ import java.util.Collections;
 import java.util.List;
 
 /**
- * The geometry of leads. Scrap lies to the left of the travel; a lead-in comes from there, an arc
- * touches the path where they meet.
+ * The geometry of leads. They lie on the side of the scrap: 1 when that is the left of the travel,
+ * -1 when it is the right. An arc touches the path where they meet.
  */
 final class LeadShaper {
 
     private LeadShaper() {}
 
     /** Segments that end at {@code at}, in travel order. */
-    static List<Segment> leadIn(Lead lead, Point at, Point travel) {
-        // a lead-in is a lead-out run backwards: scrap then lies to the right
-        List<Segment> backwards = lead(lead, at, travel.times(-1), -1);
+    static List<Segment> leadIn(Lead lead, Point at, Point travel, int scrap) {
+        // a lead-in is a lead-out run backwards: scrap then lies on the other side
+        List<Segment> backwards = lead(lead, at, travel.times(-1), -scrap);
         List<Segment> forwards = new ArrayList<>(backwards.size());
         backwards.forEach(s -> forwards.add(s.reversed()));
         Collections.reverse(forwards);
@@ -28,8 +28,8 @@ final class LeadShaper {
     }
 
     /** Segments that start at {@code at}. */
-    static List<Segment> leadOut(Lead lead, Point at, Point travel) {
-        return lead(lead, at, travel, 1);
+    static List<Segment> leadOut(Lead lead, Point at, Point travel, int scrap) {
+        return lead(lead, at, travel, scrap);
     }
 
     /**

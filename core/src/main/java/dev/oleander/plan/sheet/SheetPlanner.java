@@ -3,9 +3,11 @@ package dev.oleander.plan.sheet;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Point;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.Machine;
+import dev.oleander.plan.CutPath;
 import dev.oleander.plan.DrillHole;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.PlanChoices;
@@ -21,6 +23,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Plans a sheet from a reading: places copies, makes the path of every feature, orders the stops.
@@ -30,8 +34,8 @@ public final class SheetPlanner {
     /** mm between copies when the cut book has no data to say what leads need. */
     private static final double GAP_WITHOUT_DATA = 10;
 
-    /** How much of the time goes by before the stops are ordered. */
-    private static final double SHARE_OF_CUTS = 0.5;
+    /** Stops up to which the order is made again when it is known where the leads lie. */
+    private static final int MOST_ORDERED_TWICE = 3_000;
 
     private final Machine machine;
     private final CutBook book;
@@ -44,7 +48,7 @@ public final class SheetPlanner {
     /** What the job asks for; thickness in mm. */
     public record Order(String material, double thickness, int quantity) {}
 
-    private record CutKey(String feature, StopChoice choice) {}
+    private record CutKey(String feature, StopChoice choice, Turn turn) {}
 
     /**
      * The whole run. Stops that cannot be cut carry their refusal.
@@ -62,47 +66,132 @@ public final class SheetPlanner {
             PlanChoices choices,
             SheetChoices sheet,
             Progress progress) {
-        SheetLayout layout =
-                new LayoutPlanner(sheet, defaultGap(order, choices.quality()))
-                        .lay(reading.workBox(), order.quantity());
-        FeatureCutter cutter =
-                new FeatureCutter(
-                        book,
-                        order.material(),
-                        order.thickness(),
-                        new FeatureCutter.Ways(choices.quality(), choices.smallHoles()),
-                        new KeptField(reading.parts()));
-        List<Feature> worked = reading.features().stream().filter(SheetPlanner::isWorked).toList();
-        double total = (double) worked.size() * layout.placements().size();
-        Map<CutKey, Stop> cuts = new HashMap<>();
-        List<Stop> stops = new ArrayList<>();
-        List<DrillHole> drilled = new ArrayList<>();
-        for (Placement placement : layout.placements()) {
-            for (Feature feature : worked) {
-                StopChoice choice = choices.of(feature.id(), placement.copy());
-                boolean drills = cutter.isDrilled(feature, choice);
-                if (drills) {
-                    drilled.add(drillHole(feature, placement));
-                }
-                if (drills && choices.smallHoles() == SmallHoles.DRILL) {
-                    continue;
-                }
-                Stop cut =
-                        cuts.computeIfAbsent(
-                                new CutKey(feature.id(), choice),
-                                key -> cutter.cut(feature, choice));
-                stops.add(cut.at(placement));
-                progress.at(SHARE_OF_CUTS * stops.size() / total, "Placing leads");
-            }
+        return new Work(reading, order, choices, sheet).run(progress);
+    }
+
+    private final class Work {
+        private final Reading reading;
+        private final PlanChoices choices;
+        private final SheetLayout layout;
+        private final FeatureCutter cutter;
+        private final KeptField kept;
+        private final Map<CutKey, Cut> cuts = new HashMap<>();
+        private final Map<String, Slot> slots = new HashMap<>();
+        private final List<DrillHole> drilled = new ArrayList<>();
+
+        Work(Reading reading, Order order, PlanChoices choices, SheetChoices sheet) {
+            this.reading = reading;
+            this.choices = choices;
+            this.layout =
+                    new LayoutPlanner(sheet, defaultGap(order, choices.quality()))
+                            .lay(reading.workBox(), order.quantity());
+            this.cutter =
+                    new FeatureCutter(
+                            book,
+                            order.material(),
+                            order.thickness(),
+                            new FeatureCutter.Ways(choices.quality(), choices.smallHoles()));
+            this.kept = new KeptField(reading.parts());
         }
-        Sequencer sequencer = new Sequencer(new Precedence(reading.byId()), travelTime());
-        List<Stop> ordered =
-                sequencer.order(
-                        stops,
-                        choices.order(),
-                        choices.sequence(),
-                        progress.within(SHARE_OF_CUTS, 1));
-        return new Run(machine, choices.order(), layout, ordered, drilled);
+
+        Run run(Progress progress) {
+            List<Stop> stops = alone(progress.within(0, 0.2));
+            List<Stop> ordered = order(stops, progress.within(0.2, 0.6));
+            if (stops.size() <= MOST_ORDERED_TWICE) {
+                // leads that lie towards their neighbours make another order the quickest
+                List<Stop> shifted = placed(ordered, Slot::byRule, progress.within(0.6, 0.7));
+                ordered = order(shifted, progress.within(0.7, 0.8));
+            }
+            List<Stop> placed = placed(ordered, Slot::chosen, progress.within(0.8, 1));
+            return new Run(machine, choices.order(), layout, placed, drilled);
+        }
+
+        private List<Stop> order(List<Stop> stops, Progress progress) {
+            return new Sequencer(new Precedence(reading.byId()), travelTime())
+                    .order(stops, choices.order(), choices.sequence(), progress);
+        }
+
+        /**
+         * Stops with the leads they have in the drawing alone. The order follows from them, so that
+         * setting a lead by hand does not shuffle the others.
+         */
+        private List<Stop> alone(Progress progress) {
+            List<Feature> worked =
+                    reading.features().stream().filter(SheetPlanner::isWorked).toList();
+            double total = (double) worked.size() * layout.placements().size();
+            List<Stop> stops = new ArrayList<>();
+            for (Placement placement : layout.placements()) {
+                for (Feature feature : worked) {
+                    StopChoice choice = choices.of(feature.id(), placement.copy());
+                    boolean drills = cutter.isDrilled(feature, choice);
+                    if (drills) {
+                        drilled.add(drillHole(feature, placement));
+                    }
+                    if (!drills || choices.smallHoles() != SmallHoles.DRILL) {
+                        stops.add(alone(feature, choice, placement));
+                        progress.at(stops.size() / total, "Making the paths");
+                    }
+                }
+            }
+            return stops;
+        }
+
+        private Stop alone(Feature feature, StopChoice choice, Placement placement) {
+            Turn turn = placement.transform().isMirrored() ? Turn.SCRAP_RIGHT : Turn.SCRAP_LEFT;
+            Cut chosen = cut(feature, choice, turn);
+            Cut byRule = cut(feature, choice.ofPath(), turn);
+            Stop stop = byRule.alone().at(placement);
+            slots.put(stop.id(), new Slot(placement, chosen, byRule, stop));
+            return stop;
+        }
+
+        private Cut cut(Feature feature, StopChoice choice, Turn turn) {
+            return cuts.computeIfAbsent(
+                    new CutKey(feature.id(), choice, turn),
+                    key -> new Cut(cutter.draft(feature, choice, turn), kept));
+        }
+
+        /** Every stop with its lead as it fits on the sheet. */
+        private List<Stop> placed(
+                List<Stop> ordered, Function<Slot, Cut> which, Progress progress) {
+            SheetField field =
+                    new SheetField(layout.stock(), reading.parts(), layout.placements(), ordered);
+            List<Stop> placed = new ArrayList<>(ordered.size());
+            Point from = Point.ORIGIN;
+            for (Stop stop : ordered) {
+                progress.at((double) placed.size() / ordered.size(), "Placing leads");
+                Slot slot = slots.get(stop.id());
+                Point to = beginOfNext(ordered, placed.size()).orElse(from);
+                Surroundings around = field.around(stop.number(), slot.placement(), from, to, 0);
+                Stop begun = slot.place(which.apply(slot), around).numbered(stop.number());
+                field.addLeads(begun);
+                placed.add(begun);
+                from = stop.path().map(CutPath::end).orElse(from);
+            }
+            return placed;
+        }
+
+        private static Optional<Point> beginOfNext(List<Stop> ordered, int index) {
+            return index + 1 < ordered.size()
+                    ? ordered.get(index + 1).path().map(CutPath::pierce)
+                    : Optional.empty();
+        }
+    }
+
+    /**
+     * A stop's place.
+     *
+     * @param chosen how it is cut there
+     * @param byRule the same without what a person set of its leads
+     * @param alone the stop by rule, as it is in the drawing
+     */
+    private record Slot(Placement placement, Cut chosen, Cut byRule, Stop alone) {
+
+        Stop place(Cut cut, Surroundings around) {
+            Stop placed = cut.placed(around);
+            boolean same = cut == byRule && placed == cut.alone();
+            return same ? alone : placed.at(placement);
+        }
     }
 
     private static DrillHole drillHole(Feature hole, Placement placement) {

@@ -3,7 +3,7 @@
  *
  * <p>In: a reading and choices. Out: a {@link dev.oleander.plan.Run}. Start at {@link
  * dev.oleander.plan.sheet.SheetPlanner}; {@code LayoutPlanner} places copies, {@code FeatureCutter}
- * makes the path of one feature, {@code LeadPlacer} finds where it begins, {@code Sequencer}
+ * makes the path of one feature, {@code LeadSearch} finds where it begins, {@code Sequencer}
  * orders.
  */
 package dev.oleander.plan.sheet;

@@ -19,7 +19,7 @@ class KerfPathTest {
     }
 
     private Contour path(Drawn drawn, Side side, double kerf) {
-        return kerfPath.of(only(drawn), side, kerf).path().orElseThrow();
+        return kerfPath.of(only(drawn), side, kerf, Turn.SCRAP_LEFT).path().orElseThrow();
     }
 
     @Test
@@ -49,7 +49,11 @@ class KerfPathTest {
     @Test
     void whatIsTooNarrowIsMeasured() {
         KerfPath.Result slit =
-                kerfPath.of(only(new Drawn().rectangle(0, 0, 30, 0.18)), Side.INSIDE, 0.26);
+                kerfPath.of(
+                        only(new Drawn().rectangle(0, 0, 30, 0.18)),
+                        Side.INSIDE,
+                        0.26,
+                        Turn.SCRAP_LEFT);
         Refusal refusal = slit.refusal().orElseThrow();
         assertThat(refusal.kind()).isEqualTo(Refusal.Kind.TOO_NARROW);
         assertThat(refusal.value()).isCloseTo(0.18, within(1e-4));
@@ -64,7 +68,10 @@ class KerfPathTest {
                         .closed(
                                 0, 0, 20, 0, 20, 9.9, 30, 9.9, 30, 0, 50, 0, 50, 20, 30, 20, 30,
                                 10.1, 20, 10.1, 20, 20, 0, 20);
-        Refusal refusal = kerfPath.of(only(dumbbell), Side.INSIDE, 0.3).refusal().orElseThrow();
+        Refusal refusal =
+                kerfPath.of(only(dumbbell), Side.INSIDE, 0.3, Turn.SCRAP_LEFT)
+                        .refusal()
+                        .orElseThrow();
         assertThat(refusal.value()).isCloseTo(0.2, within(1e-3));
         assertThat(refusal.sentence()).contains("neck");
     }

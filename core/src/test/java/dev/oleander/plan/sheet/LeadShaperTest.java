@@ -19,7 +19,7 @@ class LeadShaperTest {
 
     @Test
     void aLineComesFromTheScrapAtItsAngle() {
-        List<Segment> lead = LeadShaper.leadIn(Lead.line(10, 60), AT, TRAVEL);
+        List<Segment> lead = LeadShaper.leadIn(Lead.line(10, 60), AT, TRAVEL, 1);
         assertThat(lead).hasSize(1);
         Point start = lead.get(0).start();
         assertThat(start.x()).isCloseTo(-10 * Math.cos(Math.PI / 3), within(1e-12));
@@ -29,7 +29,7 @@ class LeadShaperTest {
 
     @Test
     void anArcTouchesThePath() {
-        List<Segment> lead = LeadShaper.leadIn(Lead.arc(4, 90), AT, TRAVEL);
+        List<Segment> lead = LeadShaper.leadIn(Lead.arc(4, 90), AT, TRAVEL, 1);
         Arc arc = (Arc) lead.get(0);
         assertThat(arc.radius()).isCloseTo(4, within(1e-12));
         assertThat(arc.direction(1).distance(TRAVEL)).isLessThan(1e-12);
@@ -39,7 +39,7 @@ class LeadShaperTest {
     @Test
     void lineAndArcJoinWithoutACorner() {
         Lead both = new Lead(LeadKind.LINE_ARC, 5, 90, 2);
-        List<Segment> lead = LeadShaper.leadIn(both, AT, TRAVEL);
+        List<Segment> lead = LeadShaper.leadIn(both, AT, TRAVEL, 1);
         assertThat(lead).hasSize(2);
         assertThat(lead.get(0).end()).isEqualTo(lead.get(1).start());
         assertThat(lead.get(0).direction(1).distance(lead.get(1).direction(0))).isLessThan(1e-9);
@@ -48,7 +48,7 @@ class LeadShaperTest {
 
     @Test
     void aLeadOutGoesIntoTheScrap() {
-        List<Segment> lead = LeadShaper.leadOut(Lead.arc(3, 90), AT, TRAVEL);
+        List<Segment> lead = LeadShaper.leadOut(Lead.arc(3, 90), AT, TRAVEL, 1);
         assertThat(lead.get(0).start()).isEqualTo(AT);
         assertThat(lead.get(0).direction(0).distance(TRAVEL)).isLessThan(1e-12);
         assertThat(lead.get(0).end().distance(new Point(3, 3))).isLessThan(1e-12);
@@ -56,6 +56,6 @@ class LeadShaperTest {
 
     @Test
     void noneIsEmpty() {
-        assertThat(LeadShaper.leadIn(Lead.NONE, AT, TRAVEL)).isEmpty();
+        assertThat(LeadShaper.leadIn(Lead.NONE, AT, TRAVEL, 1)).isEmpty();
     }
 }

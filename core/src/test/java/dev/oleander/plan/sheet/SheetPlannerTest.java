@@ -273,17 +273,17 @@ class SheetPlannerTest {
                 SheetChoices.defaults());
     }
 
-    private static List<Point> outlineStarts(Run run) {
+    private static List<Point> outlineCentres(Run run) {
         return run.stops().stream()
                 .filter(s -> s.name().equals("Outline"))
-                .map(s -> s.path().orElseThrow().start())
+                .map(s -> new Path(s.path().orElseThrow().main()).box().centre())
                 .toList();
     }
 
     @Test
     void rowsAreCutToAndFro() {
         Run run = thirty(OrderRule.ROW_BY_ROW);
-        List<Point> starts = outlineStarts(run);
+        List<Point> starts = outlineCentres(run);
         int turns = 0;
         for (int i = 1; i < starts.size(); i++) {
             double up = starts.get(i).y() - starts.get(i - 1).y();
@@ -299,7 +299,7 @@ class SheetPlannerTest {
 
     @Test
     void cornerToCornerMovesAwayFromTheZeroPoint() {
-        List<Point> starts = outlineStarts(thirty(OrderRule.CORNER_TO_CORNER));
+        List<Point> starts = outlineCentres(thirty(OrderRule.CORNER_TO_CORNER));
         double farthest = 0;
         for (Point start : starts) {
             assertThat(start.x() + start.y()).isGreaterThan(farthest - 200);

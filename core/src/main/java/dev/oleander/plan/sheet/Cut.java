@@ -1,0 +1,173 @@
+package dev.oleander.plan.sheet;
+
+import dev.oleander.geometry.Chain.Station;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Point;
+import dev.oleander.machine.CutRow;
+import dev.oleander.plan.Lead;
+import dev.oleander.plan.LeadChoice;
+import dev.oleander.plan.LeadKind;
+import dev.oleander.plan.Refusal;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.sheet.LeadForms.Freedom;
+import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A feature's cut as it is the same for all copies that were chosen alike: the draft, and the
+ * search for its lead.
+ */
+final class Cut {
+
+    private final Draft draft;
+    private final LeadSearch search;
+    private Stop alone;
+    private LeadFit aloneFit;
+
+    Cut(Draft draft, KeptField kept) {
+        this.draft = draft;
+        this.search =
+                draft.loop() == null
+                        ? null
+                        : new LeadSearch(
+                                kept,
+                                draft.row(),
+                                draft.loop(),
+                                draft.turn(),
+                                draft.leadIn(),
+                                freedom(draft.choice().leadIn()));
+    }
+
+    /** What a person set is not changed. */
+    private static Freedom freedom(LeadChoice set) {
+        return new Freedom(
+                set.angle() == null, set.length() == null && set.radius() == null, set.isNothing());
+    }
+
+    Draft draft() {
+        return draft;
+    }
+
+    /**
+     * The stop as it is in the drawing alone, in its coordinates. Has a path whenever there is one,
+     * even where no lead fits.
+     */
+    Stop alone() {
+        if (alone == null) {
+            if (search == null) {
+                alone = draft.withoutLead();
+            } else {
+                aloneFit =
+                        search.best(Surroundings.NONE)
+                                .orElseGet(() -> new LeadFit(first(), Lead.NONE, null, null));
+                alone = draft.begun(aloneFit.station(), aloneFit.lead(), List.of());
+            }
+        }
+        return alone;
+    }
+
+    private Station first() {
+        return draft.loop().stationAt(draft.loop().segments().get(0).length() / 2);
+    }
+
+    /** The stop with its lead as it fits on the sheet, in the drawing's coordinates. */
+    Stop placed(Surroundings around) {
+        if (search == null) {
+            return alone();
+        }
+        if (draft.choice().start() != null) {
+            return atChosenPlace(around);
+        }
+        if (!draft.seeksLead() || draft.leadIn().kind() == LeadKind.NONE) {
+            return draft.begun(first(), draft.leadIn(), List.of());
+        }
+        Optional<LeadFit> fit = search.best(around);
+        if (fit.isEmpty()) {
+            return draft.refused(noRoom());
+        }
+        alone();
+        LeadFit found = fit.get();
+        boolean asAlone =
+                found.station() == aloneFit.station() && found.lead().equals(aloneFit.lead());
+        return asAlone ? alone : draft.begun(found.station(), found.lead(), List.of());
+    }
+
+    private Stop atChosenPlace(Surroundings around) {
+        Contour drawn = draft.feature().contour();
+        double at = draft.choice().start().value() % drawn.length();
+        Point wanted = drawn.stationAt(at < 0 ? at + drawn.length() : at).point();
+        Station station = draft.loop().nearest(wanted);
+        LeadFit wish = search.wished(station, around);
+        if (!draft.seeksLead() || !wish.bites(draft.row().kerf())) {
+            return draft.begun(station, wish.lead(), List.of());
+        }
+        Optional<LeadFit> fit = search.near(station, around);
+        return fit.isEmpty()
+                ? draft.refused(bite(wish))
+                : draft.begun(fit.get().station(), fit.get().lead(), remarks(wish, fit.get()));
+    }
+
+    /** Every place that was looked at; none for stops that have no lead. */
+    List<LeadSearch.Candidate> candidates(Surroundings around) {
+        return search == null || !draft.seeksLead() || draft.leadIn().kind() == LeadKind.NONE
+                ? List.of()
+                : search.candidates(around);
+    }
+
+    private List<String> remarks(LeadFit wished, LeadFit found) {
+        List<String> changes = new ArrayList<>();
+        if (found.lead().kind() != wished.lead().kind()) {
+            changes.add("made straight");
+        } else if (found.lead().angle() != wished.lead().angle()) {
+            changes.add("turned to %s°".formatted(Numbers.plain(found.lead().angle(), 0)));
+        }
+        double size = Math.max(found.lead().length(), found.lead().radius());
+        if (size < Math.max(wished.lead().length(), wished.lead().radius())) {
+            changes.add("shortened to " + Numbers.length(size));
+        }
+        double moved = found.station().point().distance(wished.station().point());
+        if (moved > 1e-6) {
+            changes.add("moved by " + Numbers.length(moved));
+        }
+        return List.of(
+                "The lead-in was %s: as set it would come within %s of %s."
+                        .formatted(
+                                String.join(" and ", changes),
+                                Numbers.length(Math.max(0, wished.bite().distance())),
+                                wished.bite().what()));
+    }
+
+    private Refusal bite(LeadFit fit) {
+        double half = draft.row().kerf() / 2;
+        double room = Math.max(0, fit.bite().distance());
+        return new Refusal(
+                Refusal.Kind.LEAD_BITES,
+                ("its lead-in comes within %s of %s (needs %s). "
+                                + "Shorten it, turn it, or let Oleander place it.")
+                        .formatted(Numbers.length(room), fit.bite().what(), Numbers.length(half)),
+                fit.bite().place(),
+                room,
+                half);
+    }
+
+    private Refusal noRoom() {
+        CutRow row = draft.row();
+        Lead lead = draft.leadIn();
+        double least = lead.kind().hasLine() ? lead.length() : lead.radius();
+        boolean shortens = freedom(draft.choice().leadIn()).size();
+        return new Refusal(
+                Refusal.Kind.LEAD_BITES,
+                ("there is no place for its lead-in of %s%s that stays %s from kept material, "
+                                + "other cuts and the edge of the sheet. "
+                                + "Choose another form or a smaller one.")
+                        .formatted(
+                                Numbers.length(least),
+                                shortens ? ", nor for a third of it," : "",
+                                Numbers.length(row.kerf() / 2)),
+                draft.loop().start(),
+                least,
+                row.kerf() / 2);
+    }
+}

@@ -1,0 +1,133 @@
+package dev.oleander.plan.sheet;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Chain.Station;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Segment;
+import dev.oleander.machine.CutRow;
+import dev.oleander.plan.CutPath;
+import dev.oleander.plan.Lead;
+import dev.oleander.plan.Pass;
+import dev.oleander.plan.Refusal;
+import dev.oleander.plan.Side;
+import dev.oleander.plan.Source;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopChoice;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * A stop before it is decided where it begins, in the drawing's coordinates.
+ *
+ * @param turn which side of the travel the scrap lies on
+ * @param row null when the book has no data
+ * @param loop the closed path of the head's centre; null when there is none
+ * @param line the path of marks and open lines; empty for others
+ * @param leadIn as wished: it may be turned, shortened and moved where that is not barred
+ * @param refusal null when nothing stands against it so far
+ */
+record Draft(
+        Feature feature,
+        StopChoice choice,
+        Stop.Kind kind,
+        Side side,
+        Turn turn,
+        CutRow row,
+        List<Pass> passes,
+        Contour loop,
+        List<Segment> line,
+        Lead leadIn,
+        Lead leadOut,
+        double overRun,
+        Map<String, Source> sources,
+        Refusal refusal) {
+
+    Draft {
+        passes = List.copyOf(passes);
+        line = List.copyOf(line);
+        sources = Map.copyOf(sources);
+    }
+
+    /** Whether a lead has to be found for it; a cut on the wrong side begins anywhere. */
+    boolean seeksLead() {
+        return loop != null && refusal == null && side == FeatureCutter.scrapSide(feature);
+    }
+
+    /** The stop of a path that needs no lead, or of none. */
+    Stop withoutLead() {
+        if (refusal != null) {
+            return stop(null, Lead.NONE, 0, List.of(), refusal);
+        }
+        CutPath path = new CutPath(List.of(), line, List.of(), List.of());
+        return stop(path, Lead.NONE, 0, List.of(), null);
+    }
+
+    Stop refused(Refusal reason) {
+        return stop(null, leadIn, 0, List.of(), reason);
+    }
+
+    /**
+     * The stop that begins at a place.
+     *
+     * @param remarks what was changed of the lead that was wished for, and why
+     */
+    Stop begun(Station station, Lead lead, List<String> remarks) {
+        Contour main = loop.startedAt(station);
+        Segment first = main.segments().get(0);
+        List<Segment> in = LeadShaper.leadIn(lead, first.start(), first.direction(0), turn.scrap());
+        List<Segment> past = beginning(main, overRun);
+        Segment last = past.isEmpty() ? lastOf(main.segments()) : lastOf(past);
+        List<Segment> out =
+                LeadShaper.leadOut(leadOut, last.end(), last.direction(1), turn.scrap());
+        double startAt = feature.contour().distanceAt(feature.contour().nearest(station.point()));
+        return stop(new CutPath(in, main.segments(), past, out), lead, startAt, remarks, null);
+    }
+
+    private static Segment lastOf(List<Segment> segments) {
+        return segments.get(segments.size() - 1);
+    }
+
+    /** The first stretch of a contour, of the given length; at most once round. */
+    private static List<Segment> beginning(Contour contour, double length) {
+        List<Segment> stretch = new ArrayList<>();
+        double left = length;
+        for (Segment segment : contour.segments()) {
+            double here = segment.length();
+            if (left <= 1e-9) {
+                break;
+            }
+            stretch.add(left >= here ? segment : segment.between(0, left / here));
+            left -= here;
+        }
+        return stretch;
+    }
+
+    private Stop stop(
+            CutPath path, Lead lead, double startAt, List<String> remarks, Refusal reason) {
+        Map<String, Source> from = new TreeMap<>(sources);
+        from.putIfAbsent("start", Source.FOUND);
+        return new Stop(
+                feature.id(),
+                0,
+                feature.id(),
+                feature.part().orElse(""),
+                0,
+                kind,
+                FeatureCutter.name(feature, kind),
+                side,
+                loop != null ? loop.isAnticlockwise() : true,
+                lead,
+                leadOut,
+                startAt,
+                overRun,
+                passes,
+                Optional.ofNullable(row),
+                Optional.ofNullable(path),
+                Optional.ofNullable(reason),
+                from,
+                remarks);
+    }
+}

@@ -1,0 +1,197 @@
+package dev.oleander.plan.sheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.oleander.Drawn;
+import dev.oleander.Samples;
+import dev.oleander.drawing.read.Part;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Judge;
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.machine.Machine;
+import dev.oleander.plan.Placement;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopChoice;
+import dev.oleander.quantity.Typed;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+
+/** Leads on random crowded sheets, judged by another library on flattened paths. */
+class CrowdedSheetsTest {
+
+    private static final GeometryFactory JTS = new GeometryFactory();
+    private static final int STEPS = 64;
+
+    /** mm; less than the swath of a lead, so that touching and flattening do not count. */
+    private static final double SLACK = 0.01;
+
+    private int placed;
+    private int refused;
+
+    @Property(tries = 15)
+    void noLeadCutsIntoAnything(@ForAll long seed) {
+        judge(new SplittableRandom(seed));
+    }
+
+    @Test
+    void nearlyAllStopsFindRoom() {
+        for (int seed = 1; seed <= 6; seed++) {
+            judge(new SplittableRandom(seed));
+        }
+        assertThat(placed).isGreaterThan(150);
+        assertThat(refused).isLessThan(placed / 10);
+    }
+
+    private void judge(SplittableRandom random) {
+        Reading reading = crowd(random);
+        Machine machine = Samples.MACHINES.find(random.nextBoolean() ? "teasel" : "sorrel").get();
+        Run run =
+                new SheetPlanner(machine, Samples.MACHINES.cutBook(machine))
+                        .plan(
+                                reading,
+                                new SheetPlanner.Order("mild steel", 6, 1 + random.nextInt(5)),
+                                someByHand(reading, random),
+                                tight(random));
+        List<Geometry> kept = kept(reading, run);
+        List<Geometry> earlier = new ArrayList<>();
+        Geometry stock = JTS.toGeometry(envelope(run.layout().stock()));
+        Map<String, Geometry> mains = new HashMap<>();
+        run.stops().forEach(s -> s.path().ifPresent(p -> mains.put(s.id(), line(p.main()))));
+        for (Stop stop : run.stops()) {
+            if (stop.path().isEmpty()) {
+                refused++;
+                continue;
+            }
+            placed++;
+            double kerf = stop.row().orElseThrow().kerf();
+            Geometry lead = line(stop.path().get().leadIn());
+            String name = run.machine().name() + ", " + stop.id();
+            assertApart(name + " and kept material", lead, kept, kerf / 2);
+            assertApart(name + " and an earlier lead", lead, earlier, kerf);
+            assertThat(stock.covers(lead)).as(name + " lies on the sheet").isTrue();
+            assertApart(name + " and the edge", lead, List.of(stock.getBoundary()), kerf / 2);
+            Geometry own = mains.get(stop.id());
+            List<Geometry> others = mains.values().stream().filter(m -> m != own).toList();
+            assertApart(name + " and another cut", lead, others, kerf);
+            earlier.add(lead);
+        }
+    }
+
+    private static void assertApart(
+            String name, Geometry lead, Collection<Geometry> others, double least) {
+        for (Geometry other : others) {
+            if (!lead.isEmpty() && !other.isEmpty()) {
+                assertThat(lead.distance(other)).as(name).isGreaterThan(least - SLACK);
+            }
+        }
+    }
+
+    /** Plates, discs and angles with holes, 1 to 8 mm from each other. */
+    private static Reading crowd(SplittableRandom random) {
+        Drawn drawn = new Drawn();
+        double y = 0;
+        for (int row = 0; row < 2; row++) {
+            double x = 0;
+            double tallest = 0;
+            for (int column = 0; column < 3; column++) {
+                double w = 25 + 40 * random.nextDouble();
+                double h = 25 + 30 * random.nextDouble();
+                plate(drawn, x, y, w, h, random);
+                x += w + 1 + 7 * random.nextDouble();
+                tallest = Math.max(tallest, h);
+            }
+            y += tallest + 1 + 7 * random.nextDouble();
+        }
+        return drawn.reading();
+    }
+
+    private static void plate(
+            Drawn drawn, double x, double y, double w, double h, SplittableRandom random) {
+        switch (random.nextInt(3)) {
+            case 0 -> drawn.rectangle(x, y, w, h);
+            case 1 ->
+                    drawn.circle(
+                            x + Math.min(w, h) / 2, y + Math.min(w, h) / 2, Math.min(w, h) / 2);
+            default ->
+                    drawn.closed(
+                            x, y, x + w, y, x + w, y + h / 3, x + w / 3, y + h / 3, x + w / 3,
+                            y + h, x, y + h);
+        }
+        double third = Math.min(w, h) / 3;
+        if (random.nextBoolean()) {
+            drawn.circle(x + third, y + third / 2 + 1, 1 + 3 * random.nextDouble());
+        }
+        if (random.nextBoolean()) {
+            drawn.rectangle(x + third, y + 1.5, 2 + 6 * random.nextDouble(), third - 3);
+        }
+    }
+
+    private static SheetChoices tight(SplittableRandom random) {
+        Typed edge = Typed.of(1 + 6 * random.nextDouble());
+        SheetChoices usual = SheetChoices.defaults();
+        return usual.withStock(new SheetChoices.Stock(true, usual.width(), usual.height(), edge))
+                .withGrid(
+                        new SheetChoices.Grid(
+                                Typed.of(90.0 * random.nextInt(4)),
+                                null,
+                                null,
+                                Typed.of(2 + 6 * random.nextDouble()),
+                                null,
+                                random.nextBoolean()));
+    }
+
+    /** Some leads dragged to anywhere. */
+    private static PlanChoices someByHand(Reading reading, SplittableRandom random) {
+        PlanChoices choices = PlanChoices.defaults();
+        for (var feature : reading.features()) {
+            if (random.nextInt(4) == 0) {
+                Typed start = Typed.of(feature.contour().length() * random.nextDouble());
+                choices = choices.withStop(feature.id(), StopChoice.NOTHING.withStart(start));
+            }
+        }
+        return choices;
+    }
+
+    private static List<Geometry> kept(Reading reading, Run run) {
+        List<Geometry> all = new ArrayList<>();
+        for (Placement placement : run.layout().placements()) {
+            for (Part part : reading.parts()) {
+                all.add(Judge.flat(part.region().transformed(placement.transform()), 1e-4));
+            }
+        }
+        return all;
+    }
+
+    private static Geometry line(List<Segment> segments) {
+        List<Coordinate> places = new ArrayList<>();
+        for (Segment segment : segments) {
+            int steps = segment instanceof Line ? 1 : STEPS;
+            for (int i = 0; i <= steps; i++) {
+                Point p = segment.at((double) i / steps);
+                places.add(new Coordinate(p.x(), p.y()));
+            }
+        }
+        return JTS.createLineString(places.toArray(Coordinate[]::new));
+    }
+
+    private static Envelope envelope(Box box) {
+        return new Envelope(box.min().x(), box.max().x(), box.min().y(), box.max().y());
+    }
+}
