@@ -15,6 +15,8 @@ import dev.oleander.quantity.Numbers;
  * @param power of a laser, W; current of a plasma cutter, A; abrasive of a waterjet, g/min
  * @param gas what cuts or carries
  * @param pressure of it, bar
+ * @param corner how the feed is reduced at corners
+ * @param cost what running with these data costs besides the machine's rate
  */
 public record CutRow(
         String id,
@@ -34,7 +36,9 @@ public record CutRow(
         double overRun,
         double power,
         String gas,
-        double pressure) {
+        double pressure,
+        Corner corner,
+        Cost cost) {
 
     public CutRow {
         if (!(kerf > 0 && feed > 0 && markFeed > 0 && thickness > 0 && lead > 0)) {
@@ -47,4 +51,21 @@ public record CutRow(
     public String label() {
         return "%s %s, %s".formatted(material, Numbers.plain(thickness, 2), quality);
     }
+
+    /**
+     * Feed at corners.
+     *
+     * @param over degrees the path must turn for it to matter
+     * @param share of the feed that is left; 1 when it is not reduced
+     * @param within mm before and after the corner
+     */
+    public record Corner(double over, double share, double within) {}
+
+    /**
+     * Money, in the shop's currency.
+     *
+     * @param hour gas, abrasive, energy and wear per hour of cutting
+     * @param pierce wear per pierce
+     */
+    public record Cost(double hour, double pierce) {}
 }

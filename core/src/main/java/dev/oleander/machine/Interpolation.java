@@ -39,7 +39,12 @@ final class Interpolation {
                 value(CutRow::overRun),
                 value(CutRow::power),
                 lower.gas(),
-                value(CutRow::pressure));
+                value(CutRow::pressure),
+                new CutRow.Corner(
+                        value(r -> r.corner().over()),
+                        value(r -> r.corner().share()),
+                        value(r -> r.corner().within())),
+                new CutRow.Cost(value(r -> r.cost().hour()), value(r -> r.cost().pierce())));
     }
 
     private double value(ToDoubleFunction<CutRow> field) {

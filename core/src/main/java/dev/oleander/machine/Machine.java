@@ -7,6 +7,7 @@ package dev.oleander.machine;
  * @param dialect name of the format of its programs
  * @param pathDeviation mm; how far the path may be left at a corner, which sets the corner speed
  * @param hourlyRate money per hour of machine time, in the shop's currency
+ * @param habits how it is usually worked with
  */
 public record Machine(
         String id,
@@ -16,7 +17,8 @@ public record Machine(
         Travel travel,
         Motion motion,
         double pathDeviation,
-        double hourlyRate) {
+        double hourlyRate,
+        Habits habits) {
 
     /** Usable travel of the head, mm. */
     public record Travel(double x, double y) {}
@@ -31,4 +33,42 @@ public record Machine(
      */
     public record Motion(
             double rapid, double acceleration, double liftSeconds, double lowerSeconds) {}
+
+    /**
+     * How a machine is usually worked with.
+     *
+     * @param slatPitch mm between the slats that carry the sheet; 0 when there are none
+     * @param lowTravel mm; longest way on which the head stays down over whole material; 0 when it
+     *     always lifts
+     * @param scrapOn side of the travel on which the scrap lies
+     */
+    public record Habits(
+            double slatPitch, double lowTravel, Hand scrapOn, HeatRule heat, TabRule tabs) {}
+
+    /** Left or right of the travel. */
+    public enum Hand {
+        LEFT,
+        RIGHT
+    }
+
+    /**
+     * When a start near a fresh cut burns badly.
+     *
+     * @param fromThickness mm; thinner sheets cool quickly enough
+     * @param distance mm; farther off it does not matter
+     * @param seconds after which a cut has cooled
+     * @param cost seconds that a start on a cut made just now is worth avoiding
+     */
+    public record HeatRule(double fromThickness, double distance, double seconds, double cost) {}
+
+    /**
+     * How tabs are made.
+     *
+     * @param length mm left uncut
+     * @param liftFrom mm of thickness from which the head lifts over a tab; 0: never
+     * @param restart share of the pierce's time that starting again in the kerf takes
+     * @param tipsBelow mm; a part that is smaller in both directions could tip or fall between the
+     *     slats
+     */
+    public record TabRule(double length, double liftFrom, double restart, double tipsBelow) {}
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.MapperFeature;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
 /** The machines there are, each with its cut book. */
@@ -37,6 +38,7 @@ public final class MachineLibrary {
         YAMLMapper mapper =
                 YAMLMapper.builder()
                         .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                        .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
                         .build();
         for (String id : SHIPPED) {
             try (InputStream in = MachineLibrary.class.getResourceAsStream(id + ".yaml")) {

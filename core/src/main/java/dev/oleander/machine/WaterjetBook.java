@@ -30,6 +30,7 @@ public record WaterjetBook(String machine, Waterjet waterjet) implements CutBook
      *
      * @param kerf width of the cut, mm; that of the mixing tube and a little more
      * @param thinnest mm
+     * @param hourlyCost money per hour of cutting: abrasive, water, energy, wear
      */
     public record Waterjet(
             double pressure,
@@ -39,6 +40,7 @@ public record WaterjetBook(String machine, Waterjet waterjet) implements CutBook
             double abrasiveFactor,
             double kerf,
             double thinnest,
+            double hourlyCost,
             List<Material> materials) {
 
         public Waterjet {
@@ -140,7 +142,9 @@ public record WaterjetBook(String machine, Waterjet waterjet) implements CutBook
                 0.8,
                 waterjet.abrasiveFlow(),
                 "garnet",
-                waterjet.pressure() * BAR_PER_MPA);
+                waterjet.pressure() * BAR_PER_MPA,
+                new CutRow.Corner(45, 0.5, rounded(0.2 * thickness)),
+                new CutRow.Cost(waterjet.hourlyCost(), 0));
     }
 
     /** To a tenth: the equation is not better, and programs write no more. */

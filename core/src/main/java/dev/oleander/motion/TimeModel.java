@@ -122,8 +122,10 @@ public final class TimeModel {
         }
 
         private Seconds seconds(Item item, Profile profile) {
-            if (item instanceof Item.Feed) {
-                return new Seconds(profile.seconds(), 0, 0, 0);
+            if (item instanceof Item.Feed feed) {
+                return feed.on()
+                        ? new Seconds(profile.seconds(), 0, 0, 0)
+                        : new Seconds(0, profile.seconds(), 0, 0);
             }
             if (item instanceof Item.Event event) {
                 return ofEvent(event);

@@ -1,5 +1,6 @@
 package dev.oleander.plan;
 
+import dev.oleander.drawing.read.Feature;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -12,23 +13,32 @@ import java.util.TreeMap;
  * @param sequence ids of stops in the order a person gave; used with {@link OrderRule#BY_HAND}
  * @param smallHoles what is done with holes too small for the cut data; null: as with others
  * @param stops choices by feature ("c3") for all copies, or by stop ("c3.2") for one
+ * @param recipes ways to cut kinds of features, where nothing is set for the stop; of several that
+ *     fit, the earlier one decides
  */
 public record PlanChoices(
         String quality,
         OrderRule order,
         List<String> sequence,
         Map<String, StopChoice> stops,
-        SmallHoles smallHoles) {
+        SmallHoles smallHoles,
+        List<Recipe> recipes) {
 
     public PlanChoices {
         smallHoles = smallHoles == null ? SmallHoles.AS_OTHERS : smallHoles;
         sequence = List.copyOf(sequence);
         stops = Map.copyOf(stops);
+        recipes = recipes == null ? List.of() : List.copyOf(recipes);
     }
 
     public static PlanChoices defaults() {
         return new PlanChoices(
-                "standard", OrderRule.PART_BY_PART, List.of(), Map.of(), SmallHoles.AS_OTHERS);
+                "standard",
+                OrderRule.PART_BY_PART,
+                List.of(),
+                Map.of(),
+                SmallHoles.AS_OTHERS,
+                List.of());
     }
 
     /** What was set for one stop: for this copy first, then for the feature. */
@@ -37,16 +47,31 @@ public record PlanChoices(
         return stops.getOrDefault(Stop.id(feature, copy), StopChoice.NOTHING).over(all);
     }
 
+    /** What the recipes say of a feature. */
+    public StopChoice recipeFor(Feature feature) {
+        StopChoice choice = StopChoice.NOTHING;
+        for (Recipe recipe : recipes) {
+            if (recipe.rule().fits(feature)) {
+                choice = choice.over(recipe.choice());
+            }
+        }
+        return choice;
+    }
+
+    public PlanChoices withRecipes(List<Recipe> all) {
+        return new PlanChoices(quality, order, sequence, stops, smallHoles, all);
+    }
+
     public PlanChoices withQuality(String value) {
-        return new PlanChoices(value, order, sequence, stops, smallHoles);
+        return new PlanChoices(value, order, sequence, stops, smallHoles, recipes);
     }
 
     public PlanChoices withOrder(OrderRule rule, List<String> ids) {
-        return new PlanChoices(quality, rule, ids, stops, smallHoles);
+        return new PlanChoices(quality, rule, ids, stops, smallHoles, recipes);
     }
 
     public PlanChoices withSmallHoles(SmallHoles rule) {
-        return new PlanChoices(quality, order, sequence, stops, rule);
+        return new PlanChoices(quality, order, sequence, stops, rule, recipes);
     }
 
     /** Replaces what is set under a key; nothing set removes it. */
@@ -57,6 +82,6 @@ public record PlanChoices(
         } else {
             changed.put(key, choice);
         }
-        return new PlanChoices(quality, order, sequence, changed, smallHoles);
+        return new PlanChoices(quality, order, sequence, changed, smallHoles, recipes);
     }
 }

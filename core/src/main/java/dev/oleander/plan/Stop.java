@@ -16,7 +16,9 @@ import java.util.Optional;
  * @param row data used; empty when the book has none
  * @param path empty when the stop is refused
  * @param sources where each value comes from, by name
- * @param remarks what was changed of the lead that was wished for, and why; sentences
+ * @param tabs along the main stretch of the path, in its order
+ * @param comesLow whether the head stays down on the way from the stop before
+ * @param remarks what was changed of what was wished for, and why; sentences
  */
 public record Stop(
         String id,
@@ -37,10 +39,13 @@ public record Stop(
         Optional<CutPath> path,
         Optional<Refusal> refusal,
         Map<String, Source> sources,
+        List<Tab> tabs,
+        boolean comesLow,
         List<String> remarks) {
 
     public Stop {
         passes = List.copyOf(passes);
+        tabs = List.copyOf(tabs);
         remarks = List.copyOf(remarks);
     }
 
@@ -79,10 +84,21 @@ public record Stop(
                 path.map(p -> p.transformed(transform)),
                 refusal.map(r -> r.at(transform.apply(r.place()))),
                 sources,
+                tabs,
+                comesLow,
                 remarks);
     }
 
     public Stop numbered(int newNumber) {
+        return placed(newNumber, comesLow);
+    }
+
+    /** Whether the head comes down to it, or stays down on the way. */
+    public Stop comingLow(boolean low) {
+        return low == comesLow ? this : placed(number, low);
+    }
+
+    private Stop placed(int newNumber, boolean low) {
         return new Stop(
                 id,
                 newNumber,
@@ -102,6 +118,8 @@ public record Stop(
                 path,
                 refusal,
                 sources,
+                tabs,
+                low,
                 remarks);
     }
 

@@ -1,6 +1,7 @@
 package dev.oleander.plan;
 
 import dev.oleander.quantity.Typed;
+import java.util.function.Consumer;
 
 /**
  * What a person set for a stop; null where nothing was set.
@@ -8,6 +9,9 @@ import dev.oleander.quantity.Typed;
  * @param start distance along the drawn contour from its first point, mm
  * @param overRun mm past the closing point
  * @param quality of the cut book's row
+ * @param corners how the head goes round sharp outer corners
+ * @param passes how often the contour is cut, for thick soft stock
+ * @param film whether a light pass burns through the protective film first
  */
 public record StopChoice(
         Side side,
@@ -15,14 +19,29 @@ public record StopChoice(
         LeadChoice leadOut,
         Typed start,
         Typed overRun,
-        String quality) {
+        String quality,
+        TabChoice tabs,
+        CornerForm corners,
+        Typed passes,
+        Boolean film) {
 
     public static final StopChoice NOTHING =
-            new StopChoice(null, LeadChoice.NOTHING, LeadChoice.NOTHING, null, null, null);
+            new StopChoice(
+                    null,
+                    LeadChoice.NOTHING,
+                    LeadChoice.NOTHING,
+                    null,
+                    null,
+                    null,
+                    TabChoice.NOTHING,
+                    null,
+                    null,
+                    null);
 
     public StopChoice {
         leadIn = leadIn == null ? LeadChoice.NOTHING : leadIn;
         leadOut = leadOut == null ? LeadChoice.NOTHING : leadOut;
+        tabs = tabs == null ? TabChoice.NOTHING : tabs;
     }
 
     public boolean isNothing() {
@@ -32,40 +51,109 @@ public record StopChoice(
     /** Values set here, before those of {@code other}. */
     public StopChoice over(StopChoice other) {
         return new StopChoice(
-                side != null ? side : other.side,
+                or(side, other.side),
                 leadIn.over(other.leadIn),
                 leadOut.over(other.leadOut),
-                start != null ? start : other.start,
-                overRun != null ? overRun : other.overRun,
-                quality != null ? quality : other.quality);
+                or(start, other.start),
+                or(overRun, other.overRun),
+                or(quality, other.quality),
+                tabs.over(other.tabs),
+                or(corners, other.corners),
+                or(passes, other.passes),
+                or(film, other.film));
     }
 
-    /** What decides the path itself: without leads, start and over-run. */
+    private static <T> T or(T value, T otherwise) {
+        return value != null ? value : otherwise;
+    }
+
+    /** What decides the path itself: without leads, start, over-run and tabs. */
     public StopChoice ofPath() {
-        return new StopChoice(side, LeadChoice.NOTHING, LeadChoice.NOTHING, null, null, quality);
+        return NOTHING.with(
+                v -> {
+                    v.side = side;
+                    v.quality = quality;
+                    v.corners = corners;
+                    v.passes = passes;
+                    v.film = film;
+                });
     }
 
     public StopChoice withSide(Side value) {
-        return new StopChoice(value, leadIn, leadOut, start, overRun, quality);
+        return with(v -> v.side = value);
     }
 
     public StopChoice withLeadIn(LeadChoice value) {
-        return new StopChoice(side, value, leadOut, start, overRun, quality);
+        return with(v -> v.leadIn = value);
     }
 
     public StopChoice withLeadOut(LeadChoice value) {
-        return new StopChoice(side, leadIn, value, start, overRun, quality);
+        return with(v -> v.leadOut = value);
     }
 
     public StopChoice withStart(Typed value) {
-        return new StopChoice(side, leadIn, leadOut, value, overRun, quality);
+        return with(v -> v.start = value);
     }
 
     public StopChoice withOverRun(Typed value) {
-        return new StopChoice(side, leadIn, leadOut, start, value, quality);
+        return with(v -> v.overRun = value);
     }
 
     public StopChoice withQuality(String value) {
-        return new StopChoice(side, leadIn, leadOut, start, overRun, value);
+        return with(v -> v.quality = value);
+    }
+
+    public StopChoice withTabs(TabChoice value) {
+        return with(v -> v.tabs = value);
+    }
+
+    public StopChoice withCorners(CornerForm value) {
+        return with(v -> v.corners = value);
+    }
+
+    public StopChoice withPasses(Typed value) {
+        return with(v -> v.passes = value);
+    }
+
+    public StopChoice withFilm(Boolean value) {
+        return with(v -> v.film = value);
+    }
+
+    private StopChoice with(Consumer<Values> change) {
+        Values values = new Values(this);
+        change.accept(values);
+        return values.choice();
+    }
+
+    /** All values while one of them changes. */
+    private static final class Values {
+        private Side side;
+        private LeadChoice leadIn;
+        private LeadChoice leadOut;
+        private Typed start;
+        private Typed overRun;
+        private String quality;
+        private TabChoice tabs;
+        private CornerForm corners;
+        private Typed passes;
+        private Boolean film;
+
+        Values(StopChoice of) {
+            side = of.side;
+            leadIn = of.leadIn;
+            leadOut = of.leadOut;
+            start = of.start;
+            overRun = of.overRun;
+            quality = of.quality;
+            tabs = of.tabs;
+            corners = of.corners;
+            passes = of.passes;
+            film = of.film;
+        }
+
+        StopChoice choice() {
+            return new StopChoice(
+                    side, leadIn, leadOut, start, overRun, quality, tabs, corners, passes, film);
+        }
     }
 }

@@ -14,6 +14,7 @@ import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.plan.sheet.SheetPlanner;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class ProgramCompilerTest {
@@ -42,7 +43,7 @@ class ProgramCompilerTest {
     }
 
     @Test
-    void everyStopTravelsLowersBeginsCutsEndsAndLifts() {
+    void everyStopBeginsAndEndsTheProcessAndTheHeadLiftsWhereItMust() {
         Program program = new ProgramCompiler().compile(run(PlanChoices.defaults()));
         assertThat(events(program))
                 .containsExactly(
@@ -50,12 +51,8 @@ class ProgramCompilerTest {
                         "headDown",
                         "markOn",
                         "processOff",
-                        "headUp",
-                        "headDown",
                         "pierce",
                         "processOff",
-                        "headUp",
-                        "headDown",
                         "pierce",
                         "processOff",
                         "headUp",
@@ -89,7 +86,8 @@ class ProgramCompilerTest {
                             .filter(i -> i.origin().stop().equals(stop.id()))
                             .mapToInt(i -> i.origin().segment())
                             .toArray();
-            assertThat(segments).hasSize(stop.path().orElseThrow().all().size());
+            assertThat(IntStream.of(segments).distinct())
+                    .hasSize(stop.path().orElseThrow().all().size());
             assertThat(segments).isSorted();
         }
     }

@@ -1,29 +1,28 @@
 package dev.oleander.plan.order;
 
+import java.util.List;
+
 /**
  * Time of a travel from rest to rest with trapezoidal speed.
  *
  * @param speed mm/s
  * @param acceleration mm/s2
- * @param fixed seconds that every travel takes besides: lifting and lowering the head
+ * @param fixed seconds that a travel takes besides: lifting and lowering the head
+ * @param low mm; shorter ways take nothing besides, since the head stays down
  */
-public record TravelTime(double speed, double acceleration, double fixed) {
+public record TravelTime(double speed, double acceleration, double fixed, double low) {
 
     public TravelTime {
-        if (!(speed > 0 && acceleration > 0 && fixed >= 0)) {
+        if (!(speed > 0 && acceleration > 0 && fixed >= 0 && low >= 0)) {
             throw new IllegalArgumentException(
-                    "speed and acceleration must be > 0, the fixed time not below 0: "
-                            + speed
-                            + ", "
-                            + acceleration
-                            + ", "
-                            + fixed);
+                    "speed and acceleration must be > 0, the others not below 0: "
+                            + List.of(speed, acceleration, fixed, low));
         }
     }
 
     /** A travel whose time is its length, for comparing ways by their length alone. */
     public static TravelTime byLength() {
-        return new TravelTime(1, Double.MAX_VALUE, 0);
+        return new TravelTime(1, Double.MAX_VALUE, 0, 0);
     }
 
     /**
@@ -32,7 +31,7 @@ public record TravelTime(double speed, double acceleration, double fixed) {
      */
     public double over(double distance) {
         double full = speed * speed / acceleration;
-        return fixed
+        return (distance < low ? 0 : fixed)
                 + (distance < full
                         ? 2 * Math.sqrt(distance / acceleration)
                         : distance / speed + speed / acceleration);

@@ -37,7 +37,7 @@ final class Cut {
                                 draft.loop(),
                                 draft.turn(),
                                 draft.leadIn(),
-                                freedom(draft.choice().leadIn()));
+                                freedom(draft.here().leadIn()));
     }
 
     /** What a person set is not changed. */
@@ -156,7 +156,7 @@ final class Cut {
         CutRow row = draft.row();
         Lead lead = draft.leadIn();
         double least = lead.kind().hasLine() ? lead.length() : lead.radius();
-        boolean shortens = freedom(draft.choice().leadIn()).size();
+        boolean shortens = freedom(draft.here().leadIn()).size();
         return new Refusal(
                 Refusal.Kind.LEAD_BITES,
                 ("there is no place for its lead-in of %s%s that stays %s from kept material, "

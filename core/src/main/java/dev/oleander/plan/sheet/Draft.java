@@ -13,6 +13,8 @@ import dev.oleander.plan.Side;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.Tab;
+import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +24,8 @@ import java.util.TreeMap;
 /**
  * A stop before it is decided where it begins, in the drawing's coordinates.
  *
+ * @param here what a person set for this very stop
+ * @param choice the same, and under it what recipes say
  * @param turn which side of the travel the scrap lies on
  * @param row null when the book has no data
  * @param loop the closed path of the head's centre; null when there is none
@@ -31,6 +35,7 @@ import java.util.TreeMap;
  */
 record Draft(
         Feature feature,
+        StopChoice here,
         StopChoice choice,
         Stop.Kind kind,
         Side side,
@@ -42,6 +47,7 @@ record Draft(
         Lead leadIn,
         Lead leadOut,
         double overRun,
+        TabWish tabs,
         Map<String, Source> sources,
         Refusal refusal) {
 
@@ -59,14 +65,14 @@ record Draft(
     /** The stop of a path that needs no lead, or of none. */
     Stop withoutLead() {
         if (refusal != null) {
-            return stop(null, Lead.NONE, 0, List.of(), refusal);
+            return stop(null, Lead.NONE, 0, List.of(), List.of(), refusal);
         }
         CutPath path = new CutPath(List.of(), line, List.of(), List.of());
-        return stop(path, Lead.NONE, 0, List.of(), null);
+        return stop(path, Lead.NONE, 0, List.of(), List.of(), null);
     }
 
     Stop refused(Refusal reason) {
-        return stop(null, leadIn, 0, List.of(), reason);
+        return stop(null, leadIn, 0, List.of(), List.of(), reason);
     }
 
     /**
@@ -83,7 +89,31 @@ record Draft(
         List<Segment> out =
                 LeadShaper.leadOut(leadOut, last.end(), last.direction(1), turn.scrap());
         double startAt = feature.contour().distanceAt(feature.contour().nearest(station.point()));
-        return stop(new CutPath(in, main.segments(), past, out), lead, startAt, remarks, null);
+        List<Tab> placed = tabs(main);
+        List<String> all = new ArrayList<>(remarks);
+        int wanted = tabs.count() + tabs.at().size();
+        if (placed.size() < wanted) {
+            all.add(
+                    "Of %d tabs %d have room: they stay %s from corners and from the start."
+                            .formatted(
+                                    wanted, placed.size(), Numbers.length(TabPlacer.FROM_CORNER)));
+        }
+        CutPath path = new CutPath(in, main.segments(), past, out);
+        return stop(path, lead, startAt, placed, all, null);
+    }
+
+    private List<Tab> tabs(Contour main) {
+        if (tabs.count() == 0 && tabs.at().isEmpty()) {
+            return List.of();
+        }
+        Contour drawn = feature.contour();
+        List<Double> byHand =
+                tabs.at().stream()
+                        .map(at -> drawn.stationAt(at % drawn.length()).point())
+                        .map(place -> main.distanceAt(main.nearest(place)))
+                        .toList();
+        double clear = Math.max(overRun, row.lead() / 2);
+        return new TabPlacer(main.segments(), clear).place(tabs, byHand);
     }
 
     private static Segment lastOf(List<Segment> segments) {
@@ -106,7 +136,12 @@ record Draft(
     }
 
     private Stop stop(
-            CutPath path, Lead lead, double startAt, List<String> remarks, Refusal reason) {
+            CutPath path,
+            Lead lead,
+            double startAt,
+            List<Tab> placed,
+            List<String> remarks,
+            Refusal reason) {
         Map<String, Source> from = new TreeMap<>(sources);
         from.putIfAbsent("start", Source.FOUND);
         return new Stop(
@@ -128,6 +163,8 @@ record Draft(
                 Optional.ofNullable(path),
                 Optional.ofNullable(reason),
                 from,
+                placed,
+                false,
                 remarks);
     }
 }

@@ -8,65 +8,78 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.CutRow;
+import dev.oleander.machine.Machine.TabRule;
+import dev.oleander.plan.CornerForm;
 import dev.oleander.plan.Lead;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.Pass;
+import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.quantity.Typed;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Function;
 
 /** Drafts the cut of one feature: side, data, the path half a kerf away, the leads wished for. */
 final class FeatureCutter {
+
+    /** Tabs of a part that could tip. */
+    private static final int TIPPING = 2;
 
     private final CutBook book;
     private final String material;
     private final double thickness;
     private final Ways ways;
-    private final KerfPath kerfPath = new KerfPath();
+    private final KeptField kept;
+    private final KerfPath rounded = new KerfPath(false);
+    private final KerfPath sharp = new KerfPath(true);
 
-    FeatureCutter(CutBook book, String material, double thickness, Ways ways) {
+    FeatureCutter(CutBook book, String material, double thickness, Ways ways, KeptField kept) {
         this.book = book;
         this.material = material;
         this.thickness = thickness;
         this.ways = ways;
+        this.kept = kept;
     }
 
-    /**
-     * What holds for the whole job.
-     *
-     * @param quality of the cut book's rows
-     */
-    record Ways(String quality, SmallHoles smallHoles) {}
+    /** What holds for the whole job, and how its machine makes tabs. */
+    record Ways(PlanChoices choices, TabRule tabs) {}
 
     /** Whether a hole is drilled later, be its centre marked or not. */
     boolean isDrilled(Feature feature, StopChoice choice) {
-        boolean byRule =
-                ways.smallHoles() == SmallHoles.MARK || ways.smallHoles() == SmallHoles.DRILL;
-        if (!byRule || choice.side() != null) {
+        SmallHoles rule = ways.choices().smallHoles();
+        boolean byRule = rule == SmallHoles.MARK || rule == SmallHoles.DRILL;
+        StopChoice all = choice.over(ways.choices().recipeFor(feature));
+        if (!byRule || all.side() != null) {
             return false;
         }
         try {
-            return SmallHoleRule.isSmall(feature, rowFor(choice));
+            return SmallHoleRule.isSmall(feature, rowFor(all));
         } catch (CutDataException noData) {
             return false;
         }
     }
 
     private CutRow rowFor(StopChoice choice) {
-        String quality = choice.quality() != null ? choice.quality() : ways.quality();
+        String quality = choice.quality() != null ? choice.quality() : ways.choices().quality();
         return book.find(material, thickness, quality);
     }
 
-    /** The draft of a feature that runs with the scrap on the given side. */
-    Draft draft(Feature feature, StopChoice choice, Turn turn) {
-        return new Work(feature, choice, turn).draft();
+    /**
+     * The draft of a feature that runs with the scrap on the given side.
+     *
+     * @param here what a person set for it
+     */
+    Draft draft(Feature feature, StopChoice here, Turn turn) {
+        return new Work(feature, here, turn).draft();
     }
 
     /** The side on which the scrap lies, by the reading. */
@@ -86,6 +99,8 @@ final class FeatureCutter {
 
     private final class Work {
         private final Feature feature;
+        private final StopChoice here;
+        private final StopChoice recipe;
         private final StopChoice choice;
         private final Turn turn;
         private final Map<String, Source> sources = new TreeMap<>();
@@ -93,11 +108,13 @@ final class FeatureCutter {
         private final Side side;
         private boolean slows;
 
-        Work(Feature feature, StopChoice choice, Turn turn) {
+        Work(Feature feature, StopChoice here, Turn turn) {
             this.feature = feature;
-            this.choice = choice;
+            this.here = here;
+            this.recipe = ways.choices().recipeFor(feature);
+            this.choice = here.over(recipe);
             this.turn = turn;
-            this.kind = isDrilled(feature, choice) ? Stop.Kind.MARK : kindOf(feature);
+            this.kind = isDrilled(feature, here) ? Stop.Kind.MARK : kindOf(feature);
             this.side = chooseSide();
         }
 
@@ -108,13 +125,21 @@ final class FeatureCutter {
             return feature.isClosed() ? Stop.Kind.PROFILE : Stop.Kind.LINE;
         }
 
+        /** What was set of a value, with where that was; null when nothing was. */
+        private <T> T set(String name, Function<StopChoice, T> value, Source otherwise) {
+            T ofRecipe = value.apply(recipe);
+            Source source = ofRecipe != null ? Source.RECIPE : otherwise;
+            sources.put(name, value.apply(here) != null ? Source.HERE : source);
+            return value.apply(choice);
+        }
+
         private Side chooseSide() {
-            boolean free = kind == Stop.Kind.PROFILE && choice.side() != null;
-            sources.put("side", free ? Source.HERE : Source.READING);
-            if (free) {
-                return choice.side();
+            boolean free = kind == Stop.Kind.PROFILE;
+            Side wanted = set("side", c -> free ? c.side() : null, Source.READING);
+            if (wanted != null) {
+                return wanted;
             }
-            return kind == Stop.Kind.PROFILE ? scrapSide(feature) : Side.ON;
+            return free ? scrapSide(feature) : Side.ON;
         }
 
         Draft draft() {
@@ -129,22 +154,41 @@ final class FeatureCutter {
                                 Refusal.Kind.NO_DATA, missing.getMessage(), place, thickness, 0));
             }
             if (kind != Stop.Kind.PROFILE) {
-                return done(row, null, alongLine(), Lead.NONE, Lead.NONE, 0, null);
+                return done(row, null, alongLine(), Lead.NONE, Lead.NONE, 0, TabWish.NONE, null);
             }
-            KerfPath.Result result = kerfPath.of(feature, side, row.kerf(), turn);
-            return result.path().isPresent()
-                    ? round(result.path().get(), row)
-                    : refused(row, result.refusal().orElseThrow());
+            CornerForm corners = set("corners", StopChoice::corners, Source.RECIPE);
+            boolean asIs = corners == null || corners == CornerForm.ROUND;
+            KerfPath.Result result = (asIs ? rounded : sharp).of(feature, side, row.kerf(), turn);
+            if (result.path().isEmpty()) {
+                return refused(row, result.refusal().orElseThrow());
+            }
+            Contour path = result.path().get();
+            return round(corners == CornerForm.LOOP ? looped(path, row) : path, row);
+        }
+
+        private Contour looped(Contour path, CutRow row) {
+            double half = row.kerf() / 2 - LeadFit.TOUCH;
+            return new CornerLoops(
+                            row.lead() / 2,
+                            turn,
+                            loop ->
+                                    loop.stream()
+                                            .allMatch(
+                                                    s ->
+                                                            kept.along(s, row.kerf()).distance()
+                                                                    >= half))
+                    .along(path);
         }
 
         private CutRow findRow() {
-            boolean here = choice.quality() != null;
-            sources.put("data", here ? Source.HERE : Source.JOB);
+            set("data", StopChoice::quality, Source.JOB);
             for (String name : List.of("kerf", "feed", "offset")) {
                 sources.put(name, Source.BOOK);
             }
             CutRow row = rowFor(choice);
-            slows = ways.smallHoles() == SmallHoles.SLOW && SmallHoleRule.isSmall(feature, row);
+            slows =
+                    ways.choices().smallHoles() == SmallHoles.SLOW
+                            && SmallHoleRule.isSmall(feature, row);
             if (slows) {
                 sources.put("feed", Source.RECIPE);
             }
@@ -161,44 +205,71 @@ final class FeatureCutter {
         private Draft round(Contour path, CutRow row) {
             Lead in = leadIn(path, row);
             Lead out = leadOut(row);
-            sources.put("start", choice.start() != null ? Source.HERE : Source.FOUND);
-            return done(row, path, List.of(), in, out, overRun(row), null);
+            set("start", StopChoice::start, Source.FOUND);
+            Typed past = set("overRun", StopChoice::overRun, Source.BOOK);
+            double overRun = past != null ? past.value() : row.overRun();
+            return done(row, path, List.of(), in, out, overRun, tabs(row), null);
         }
 
         private Lead leadIn(Contour path, CutRow row) {
             boolean hole = feature.circleDiameter().isPresent() && side == Side.INSIDE;
+            LeadKind kind = choice.leadIn().kind();
             Lead base =
-                    choice.leadIn().kind() == null
+                    kind == null
                             ? HouseRecipe.leadIn(path, hole, row)
-                            : HouseRecipe.ofKind(choice.leadIn().kind(), row);
-            return chosen("leadIn", base, choice.leadIn());
+                            : HouseRecipe.ofKind(kind, row);
+            return chosen("leadIn", base, StopChoice::leadIn);
         }
 
         private Lead leadOut(CutRow row) {
-            LeadKind wanted =
-                    choice.leadOut().kind() == null ? LeadKind.NONE : choice.leadOut().kind();
-            return chosen("leadOut", HouseRecipe.ofKind(wanted, row), choice.leadOut());
+            LeadKind wanted = choice.leadOut().kind();
+            return chosen(
+                    "leadOut",
+                    HouseRecipe.ofKind(wanted == null ? LeadKind.NONE : wanted, row),
+                    StopChoice::leadOut);
         }
 
-        private Lead chosen(String name, Lead base, LeadChoice set) {
-            sources.put(name, set.kind() != null ? Source.HERE : Source.RECIPE);
-            sources.put(name + "Length", set.length() != null ? Source.HERE : Source.BOOK);
-            sources.put(name + "Angle", set.angle() != null ? Source.HERE : Source.RECIPE);
-            sources.put(name + "Radius", set.radius() != null ? Source.HERE : Source.BOOK);
+        private Lead chosen(String name, Lead base, Function<StopChoice, LeadChoice> of) {
+            set(name, c -> of.apply(c).kind(), Source.RECIPE);
+            Typed length = set(name + "Length", c -> of.apply(c).length(), Source.BOOK);
+            Typed angle = set(name + "Angle", c -> of.apply(c).angle(), Source.RECIPE);
+            Typed radius = set(name + "Radius", c -> of.apply(c).radius(), Source.BOOK);
             return new Lead(
                     base.kind(),
-                    set.length() != null ? set.length().value() : base.length(),
-                    set.angle() != null ? set.angle().value() : base.angle(),
-                    set.radius() != null ? set.radius().value() : base.radius());
+                    length != null ? length.value() : base.length(),
+                    angle != null ? angle.value() : base.angle(),
+                    radius != null ? radius.value() : base.radius());
         }
 
-        private double overRun(CutRow row) {
-            sources.put("overRun", choice.overRun() != null ? Source.HERE : Source.BOOK);
-            return choice.overRun() != null ? choice.overRun().value() : row.overRun();
+        /** As chosen; else two on a part that could tip or fall between the slats. */
+        private TabWish tabs(CutRow row) {
+            TabRule rule = ways.tabs();
+            Typed count = set("tabs", c -> c.tabs().count(), Source.RECIPE);
+            Typed spacing = set("tabSpacing", c -> c.tabs().spacing(), Source.RECIPE);
+            Typed length = set("tabLength", c -> c.tabs().length(), Source.BOOK);
+            List<Typed> at = choice.tabs().at();
+            int wanted = tips(rule) && at.isEmpty() ? TIPPING : 0;
+            if (count != null) {
+                wanted = (int) count.value();
+            } else if (spacing != null) {
+                wanted = (int) Math.max(1, feature.chain().length() / spacing.value());
+            }
+            double uncut = length != null ? length.value() : rule.length();
+            boolean lifts = rule.liftFrom() > 0 && thickness >= rule.liftFrom();
+            // the kerf is round at both ends of the gap and eats half a width of it at each
+            return new TabWish(
+                    wanted, uncut + row.kerf(), lifts, at.stream().map(Typed::value).toList());
+        }
+
+        private boolean tips(TabRule rule) {
+            boolean part = feature.kind() == Feature.Kind.OUTLINE && side == Side.OUTSIDE;
+            return part
+                    && feature.chain().box().width() < rule.tipsBelow()
+                    && feature.chain().box().height() < rule.tipsBelow();
         }
 
         private Draft refused(CutRow row, Refusal refusal) {
-            return done(row, null, List.of(), Lead.NONE, Lead.NONE, 0, refusal);
+            return done(row, null, List.of(), Lead.NONE, Lead.NONE, 0, TabWish.NONE, refusal);
         }
 
         private Draft done(
@@ -208,17 +279,30 @@ final class FeatureCutter {
                 Lead in,
                 Lead out,
                 double overRun,
+                TabWish tabs,
                 Refusal refusal) {
-            List<Pass> passes = row == null ? List.of() : List.of(pass(row));
+            List<Pass> passes = row == null ? List.of() : passes(row);
             return new Draft(
-                    feature, choice, kind, side, turn, row, passes, loop, line, in, out, overRun,
-                    sources, refusal);
+                    feature, here, choice, kind, side, turn, row, passes, loop, line, in, out,
+                    overRun, tabs, sources, refusal);
         }
 
-        private Pass pass(CutRow row) {
+        private List<Pass> passes(CutRow row) {
             double offset = side == Side.ON ? 0 : row.kerf() / 2;
+            if (kind == Stop.Kind.MARK) {
+                return List.of(new Pass(1, offset, row.markFeed(), false));
+            }
+            Typed times = set("passes", StopChoice::passes, Source.RECIPE);
+            Boolean film = set("film", StopChoice::film, Source.RECIPE);
             double feed = slows ? row.feed() * SmallHoleRule.slowness(feature, row) : row.feed();
-            return new Pass(1, offset, kind == Stop.Kind.MARK ? row.markFeed() : feed);
+            List<Pass> passes = new ArrayList<>();
+            if (Boolean.TRUE.equals(film)) {
+                passes.add(new Pass(1, offset, row.markFeed(), true));
+            }
+            for (int i = 0; i < (times == null ? 1 : (int) times.value()); i++) {
+                passes.add(new Pass(passes.size() + 1, offset, feed, false));
+            }
+            return passes;
         }
     }
 }

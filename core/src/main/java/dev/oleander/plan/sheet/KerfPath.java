@@ -4,6 +4,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.offset.OffsetException;
+import dev.oleander.geometry.offset.OffsetOptions;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Side;
@@ -20,7 +21,18 @@ final class KerfPath {
     /** Halvings when a width is measured: from metres down to below 1 um. */
     private static final int HALVINGS = 24;
 
-    private final Offsetter offsetter = Offsetter.round();
+    /** Corners of more than 60 degrees stay sharp; needles are rounded even then. */
+    private static final double MITRE = 2;
+
+    private final Offsetter offsetter;
+
+    /**
+     * @param sharp whether outer corners run on to where both edges of the kerf meet
+     */
+    KerfPath(boolean sharp) {
+        OffsetOptions usual = OffsetOptions.defaults();
+        this.offsetter = new Offsetter(sharp ? usual.withMitres(MITRE) : usual);
+    }
 
     /** Either a path or the reason why there is none. */
     record Result(Optional<Contour> path, Optional<Refusal> refusal) {

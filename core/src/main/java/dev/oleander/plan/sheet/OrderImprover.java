@@ -33,10 +33,12 @@ final class OrderImprover {
 
     private final Precedence precedence;
     private final TravelTime travel;
+    private final Heat heat;
 
-    OrderImprover(Precedence precedence, TravelTime travel) {
+    OrderImprover(Precedence precedence, TravelTime travel, Heat heat) {
         this.precedence = precedence;
         this.travel = travel;
+        this.heat = heat;
     }
 
     /** Stops that hang together, in their order. */
@@ -167,7 +169,7 @@ final class OrderImprover {
     }
 
     private List<Stop> sorted(List<Stop> stops, Point from, int kicks, Progress progress) {
-        OrderProblem problem = new OrderProblem(from, visits(stops), travel, Heat.NONE);
+        OrderProblem problem = new OrderProblem(from, visits(stops), travel, heat);
         return IntStream.of(optimised(problem, kicks, progress)).mapToObj(stops::get).toList();
     }
 
@@ -193,8 +195,21 @@ final class OrderImprover {
         List<Visit> visits = new ArrayList<>(stops.size());
         for (Stop stop : stops) {
             CutPath path = stop.path().orElseThrow();
-            visits.add(new Visit(path.pierce(), path.end(), 0, after.get(visits.size())));
+            visits.add(
+                    new Visit(
+                            path.pierce(),
+                            path.end(),
+                            heat.matters() ? seconds(stop, path) : 0,
+                            after.get(visits.size())));
         }
         return visits;
+    }
+
+    /** About how long a stop takes: at its feed, without corners. */
+    private static double seconds(Stop stop, CutPath path) {
+        double length = path.all().stream().mapToDouble(Segment::length).sum();
+        double cutting =
+                stop.passes().stream().mapToDouble(pass -> 60 * length / pass.feed()).sum();
+        return cutting + stop.row().orElseThrow().pierceSeconds();
     }
 }

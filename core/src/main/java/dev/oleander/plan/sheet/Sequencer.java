@@ -4,6 +4,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.order.Heat;
 import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
 import java.util.ArrayList;
@@ -24,10 +25,11 @@ final class Sequencer {
 
     /**
      * @param travel time that the machine's head takes between stops
+     * @param heat what starting near a fresh cut costs
      */
-    Sequencer(Precedence precedence, TravelTime travel) {
+    Sequencer(Precedence precedence, TravelTime travel, Heat heat) {
         this.precedence = precedence;
-        this.improver = new OrderImprover(precedence, travel);
+        this.improver = new OrderImprover(precedence, travel, heat);
     }
 
     /** All stops, numbered from 1. */

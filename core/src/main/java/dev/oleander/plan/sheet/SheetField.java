@@ -88,22 +88,11 @@ final class SheetField {
         all.addAll(stop.path().get().leadOut());
         for (Segment segment : all) {
             Obstacle lead = new Obstacle(segment, half, stop.number(), 0, "");
-            visitCells(
+            Cells.visit(
                     segment.box(),
+                    CELL,
                     cell -> leads.computeIfAbsent(cell, c -> new ArrayList<>(2)).add(lead));
         }
-    }
-
-    private static void visitCells(Box box, Consumer<Long> visitor) {
-        for (long x = cell(box.min().x()); x <= cell(box.max().x()); x++) {
-            for (long y = cell(box.min().y()); y <= cell(box.max().y()); y++) {
-                visitor.accept(x << 32 ^ (y & 0xffffffffL));
-            }
-        }
-    }
-
-    private static long cell(double coordinate) {
-        return (long) Math.floor(coordinate / CELL);
     }
 
     /**
@@ -160,8 +149,9 @@ final class SheetField {
                 Box box, double reach, Segment segment, Point place, Clearance sofar) {
             Nearest nearest = new Nearest(segment, box, sofar.distance());
             fixed.visit(box.grown(reach), i -> look(fixed.get(i).item(), nearest));
-            visitCells(
+            Cells.visit(
                     box.grown(reach),
+                    CELL,
                     cell ->
                             leads.getOrDefault(cell, List.of())
                                     .forEach(o -> lookAtLead(o, nearest)));

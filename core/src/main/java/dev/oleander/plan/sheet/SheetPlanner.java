@@ -9,6 +9,7 @@ import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.DrillHole;
+import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
@@ -17,6 +18,7 @@ import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.order.Heat;
 import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
 import java.util.ArrayList;
@@ -75,6 +77,7 @@ public final class SheetPlanner {
         private final SheetLayout layout;
         private final FeatureCutter cutter;
         private final KeptField kept;
+        private final double thickness;
         private final Map<CutKey, Cut> cuts = new HashMap<>();
         private final Map<String, Slot> slots = new HashMap<>();
         private final List<DrillHole> drilled = new ArrayList<>();
@@ -85,30 +88,66 @@ public final class SheetPlanner {
             this.layout =
                     new LayoutPlanner(sheet, defaultGap(order, choices.quality()))
                             .lay(reading.workBox(), order.quantity());
+            this.kept = new KeptField(reading.parts());
+            this.thickness = order.thickness();
             this.cutter =
                     new FeatureCutter(
                             book,
                             order.material(),
                             order.thickness(),
-                            new FeatureCutter.Ways(choices.quality(), choices.smallHoles()));
-            this.kept = new KeptField(reading.parts());
+                            new FeatureCutter.Ways(choices, machine.habits().tabs()),
+                            kept);
         }
 
         Run run(Progress progress) {
-            List<Stop> stops = alone(progress.within(0, 0.2));
-            List<Stop> ordered = order(stops, progress.within(0.2, 0.6));
-            if (stops.size() <= MOST_ORDERED_TWICE) {
-                // leads that lie towards their neighbours make another order the quickest
-                List<Stop> shifted = placed(ordered, Slot::byRule, progress.within(0.6, 0.7));
-                ordered = order(shifted, progress.within(0.7, 0.8));
+            List<Stop> alone = alone(progress.within(0, 0.2));
+            List<Stop> planned = planned(alone, choices.order(), progress.within(0.2, 0.8));
+            boolean few = alone.size() <= MOST_ORDERED_TWICE;
+            if (few && choices.order() == OrderRule.SHORTEST) {
+                // heads that stay down on some ways only make the search miss this one at times
+                List<Stop> other = planned(alone, OrderRule.PART_BY_PART, progress.within(0.8, 1));
+                planned = travelSeconds(other) < travelSeconds(planned) ? other : planned;
             }
-            List<Stop> placed = placed(ordered, Slot::chosen, progress.within(0.8, 1));
-            return new Run(machine, choices.order(), layout, placed, drilled);
+            return new Run(machine, choices.order(), layout, planned, drilled);
         }
 
-        private List<Stop> order(List<Stop> stops, Progress progress) {
-            return new Sequencer(new Precedence(reading.byId()), travelTime())
-                    .order(stops, choices.order(), choices.sequence(), progress);
+        private List<Stop> planned(List<Stop> alone, OrderRule rule, Progress progress) {
+            List<Stop> ordered = order(alone, rule, progress.within(0, 0.5));
+            if (alone.size() <= MOST_ORDERED_TWICE) {
+                // leads that lie towards their neighbours make another order the quickest
+                List<Stop> shifted = placed(ordered, Slot::byRule, progress.within(0.5, 0.6));
+                ordered = order(shifted, rule, progress.within(0.6, 0.7));
+            }
+            List<Stop> placed = placed(ordered, Slot::chosen, progress.within(0.7, 1));
+            return new HeadTravel(machine.habits().lowTravel()).decide(placed);
+        }
+
+        private double travelSeconds(List<Stop> stops) {
+            double lift = machine.motion().liftSeconds() + machine.motion().lowerSeconds();
+            TravelTime way =
+                    new TravelTime(travelTime().speed(), travelTime().acceleration(), 0, 0);
+            double sum = 0;
+            Point at = Point.ORIGIN;
+            for (Stop stop : stops) {
+                if (stop.path().isPresent()) {
+                    sum += way.over(at.distance(stop.path().get().pierce()));
+                    sum += stop.comesLow() ? 0 : lift;
+                    at = stop.path().get().end();
+                }
+            }
+            return sum;
+        }
+
+        private List<Stop> order(List<Stop> stops, OrderRule rule, Progress progress) {
+            return new Sequencer(new Precedence(reading.byId()), travelTime(), heat())
+                    .order(stops, rule, choices.sequence(), progress);
+        }
+
+        private Heat heat() {
+            Machine.HeatRule rule = machine.habits().heat();
+            return thickness >= rule.fromThickness()
+                    ? new Heat(rule.distance(), rule.seconds(), rule.cost())
+                    : Heat.NONE;
         }
 
         /**
@@ -162,7 +201,13 @@ public final class SheetPlanner {
                 progress.at((double) placed.size() / ordered.size(), "Placing leads");
                 Slot slot = slots.get(stop.id());
                 Point to = beginOfNext(ordered, placed.size()).orElse(from);
-                Surroundings around = field.around(stop.number(), slot.placement(), from, to, 0);
+                Surroundings around =
+                        field.around(
+                                stop.number(),
+                                slot.placement(),
+                                from,
+                                to,
+                                machine.habits().slatPitch());
                 Stop begun = slot.place(which.apply(slot), around).numbered(stop.number());
                 field.addLeads(begun);
                 placed.add(begun);
@@ -214,7 +259,8 @@ public final class SheetPlanner {
         return new TravelTime(
                 motion.rapid() / 60,
                 motion.acceleration(),
-                motion.liftSeconds() + motion.lowerSeconds());
+                motion.liftSeconds() + motion.lowerSeconds(),
+                machine.habits().lowTravel());
     }
 
     private double defaultGap(Order order, String quality) {

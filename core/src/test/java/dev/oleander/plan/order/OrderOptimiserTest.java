@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 
 class OrderOptimiserTest {
 
-    private static final TravelTime HEAD = new TravelTime(1500, 9000, 0.4);
+    private static final TravelTime HEAD = new TravelTime(1500, 9000, 0.4, 0);
 
     /** Plates with holes that come before their outlines; open lines end elsewhere. */
     private static List<Visit> plates(SplittableRandom random, int plates, int holes) {
@@ -139,7 +139,7 @@ class OrderOptimiserTest {
         assertThat(HEAD.over(250)).isCloseTo(0.4 + 2 * 1500.0 / 9000, within(1e-12));
         assertThat(HEAD.over(1750)).isCloseTo(0.4 + 1 + 2 * 1500.0 / 9000, within(1e-12));
         assertThat(TravelTime.byLength().over(37)).isCloseTo(37, within(1e-9));
-        assertThatThrownBy(() -> new TravelTime(0, 1, 0)).hasMessageContaining("speed");
+        assertThatThrownBy(() -> new TravelTime(0, 1, 0, 0)).hasMessageContaining("speed");
     }
 
     @Test

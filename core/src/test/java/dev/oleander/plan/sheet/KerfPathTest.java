@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 
 class KerfPathTest {
 
-    private final KerfPath kerfPath = new KerfPath();
+    private final KerfPath kerfPath = new KerfPath(false);
 
     private static Feature only(Drawn drawn) {
         return drawn.reading().features().get(0);

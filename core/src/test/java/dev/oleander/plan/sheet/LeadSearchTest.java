@@ -21,7 +21,7 @@ class LeadSearchTest {
     private static final CutRow ROW = Samples.BOOK.find("mild steel", 6, "standard");
 
     private static Contour path(Reading reading, String feature, Side side) {
-        return new KerfPath()
+        return new KerfPath(false)
                 .of(reading.byId().get(feature), side, ROW.kerf(), Turn.SCRAP_LEFT)
                 .path()
                 .orElseThrow();

@@ -104,7 +104,13 @@ public class Revisions {
                         .filter(Objects::nonNull)
                         .toList();
         PlanChoices carried =
-                new PlanChoices(plan.quality(), plan.order(), sequence, stops, plan.smallHoles());
+                new PlanChoices(
+                        plan.quality(),
+                        plan.order(),
+                        sequence,
+                        stops,
+                        plan.smallHoles(),
+                        plan.recipes());
         boolean whole = sequence.size() == plan.sequence().size();
         return plan.order() == OrderRule.BY_HAND && !whole
                 ? carried.withOrder(OrderRule.PART_BY_PART, List.of())

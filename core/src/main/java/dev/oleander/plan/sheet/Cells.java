@@ -1,0 +1,23 @@
+package dev.oleander.plan.sheet;
+
+import dev.oleander.geometry.Box;
+import java.util.function.Consumer;
+
+/** Square cells of the plane, each with a number, for things that come one after the other. */
+final class Cells {
+
+    private Cells() {}
+
+    /** Numbers of all cells that a box touches. */
+    static void visit(Box box, double side, Consumer<Long> visitor) {
+        for (long x = cell(box.min().x(), side); x <= cell(box.max().x(), side); x++) {
+            for (long y = cell(box.min().y(), side); y <= cell(box.max().y(), side); y++) {
+                visitor.accept(x << 32 ^ (y & 0xffffffffL));
+            }
+        }
+    }
+
+    private static long cell(double coordinate, double side) {
+        return (long) Math.floor(coordinate / side);
+    }
+}
