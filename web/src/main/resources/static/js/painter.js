@@ -1,4 +1,4 @@
-import {forSegments, length, pointOf, segmentLength, trace} from './paths.js';
+import {forSegments, length, placeAt, pointOf, segmentLength, trace} from './paths.js';
 import {paintRulers, RULER} from './rulers.js';
 
 // Draws what does not move: stock, material, paths and marks. Line widths are in pixels.
@@ -259,11 +259,13 @@ export class Painter {
     const replay = scene.stage === 'proof' || scene.stage === 'release';
     this.ctx.globalAlpha = replay ? 0.45 : 1;
     this.stroke(scene.travelPath, this.c.travel, 1, [1.5, 3]);
+    this.stroke(scene.lowPath, this.c.travel, 0.8);
     this.stroke(scene.mainPath, this.c.rose, 1.4);
     this.stroke(scene.markPath, this.c.sea, 1.2, [7, 3, 2, 3]);
     this.stroke(scene.leadPath, this.c.sea, 1.4);
     if (scene.stage !== 'sheet') {
       this.#ticksOfStops(scene);
+      this.#tabs(scene);
       this.#startMarks(scene);
     }
     this.ctx.globalAlpha = 1;
@@ -324,6 +326,35 @@ export class Painter {
       }
       next -= l;
     });
+  }
+
+  /** Amber bars across the path; wide ones as wide as the tab is long. */
+  #tabs(scene) {
+    this.screen();
+    const ctx = this.ctx;
+    ctx.beginPath();
+    for (const stop of scene.stops) {
+      if (!stop.tabs.length || !this.view.isVisible(stop.box)) {
+        continue;
+      }
+      for (let i = 0; i < stop.tabs.length; i += 2) {
+        const p = placeAt(stop.main, (stop.tabs[i] + stop.tabs[i + 1]) / 2);
+        const [sx, sy] = this.view.toScreen(p.x, p.y);
+        const half = Math.max(2, (stop.tabs[i + 1] - stop.tabs[i]) / 2 * this.view.k);
+        for (const [a, b] of [[-half, -7], [half, -7], [half, 7], [-half, 7]]) {
+          const x = sx + a * p.dx + b * p.dy;
+          const y = sy - a * p.dy + b * p.dx;
+          if (a < 0 && b < 0) {
+            ctx.moveTo(x, y);
+          } else {
+            ctx.lineTo(x, y);
+          }
+        }
+        ctx.closePath();
+      }
+    }
+    ctx.fillStyle = this.c.amber;
+    ctx.fill();
   }
 
   /** Pierce rings, arrow heads where leads join, order numbers. */

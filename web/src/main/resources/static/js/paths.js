@@ -61,6 +61,41 @@ export function length(d) {
   return sum;
 }
 
+/** Point and direction at a distance along a path. */
+export function placeAt(d, along) {
+  let left = along;
+  let found = null;
+  forSegments(d, (x0, y0, x1, y1, b) => {
+    const l = segmentLength(x0, y0, x1, y1, b);
+    if (!found && (left <= l || d[d.length - 3] === x1 && d[d.length - 2] === y1)) {
+      found = pointOf(x0, y0, x1, y1, b, Math.min(1, left / (l || 1)));
+    }
+    left -= l;
+  });
+  return found;
+}
+
+/** The stretch of a path between two distances along it. */
+export function between(d, from, to) {
+  const out = [];
+  let before = 0;
+  forSegments(d, (x0, y0, x1, y1, b) => {
+    const l = segmentLength(x0, y0, x1, y1, b);
+    const a = Math.max(0, (from - before) / l);
+    const z = Math.min(1, (to - before) / l);
+    if (a < z) {
+      const p = pointOf(x0, y0, x1, y1, b, a);
+      const q = pointOf(x0, y0, x1, y1, b, z);
+      if (!out.length) {
+        out.push(p.x, p.y);
+      }
+      out.push(q.x, q.y, b && Math.tan(Math.atan(b) * (z - a)));
+    }
+    before += l;
+  });
+  return out;
+}
+
 /** Enclosed area, exact for arcs. */
 export function area(d) {
   let double = 0;

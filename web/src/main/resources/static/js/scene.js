@@ -1,4 +1,4 @@
-import {box, placed, trace} from './paths.js';
+import {between, box, placed, trace} from './paths.js';
 
 // What the server sent, with the paths the painter draws over and over made once.
 
@@ -48,13 +48,21 @@ export class Scene {
       trace(this.leadPath, stop.in);
       trace(this.leadPath, stop.out);
     }
+    this.tabPath = new Path2D();
+    for (const stop of this.stops) {
+      for (let i = 0; i < stop.tabs.length; i += 2) {
+        trace(this.tabPath, between(stop.main, stop.tabs[i], stop.tabs[i + 1]));
+      }
+    }
     this.travelPath = new Path2D();
+    this.lowPath = new Path2D();
     let x = 0;
     let y = 0;
     for (const row of this.motion) {
-      if (row[0] === 0) {
-        this.travelPath.moveTo(x, y);
-        this.travelPath.lineTo(row[1], row[2]);
+      if (row[0] === 0 || row[0] === 3) {
+        const path = row[0] === 0 ? this.travelPath : this.lowPath;
+        path.moveTo(x, y);
+        path.lineTo(row[1], row[2]);
       }
       if (row[0] !== 2) {
         x = row[1];

@@ -62,6 +62,11 @@ public record PlanChoices(
         return new PlanChoices(quality, order, sequence, stops, smallHoles, all);
     }
 
+    /** The same with what another has set for single stops. */
+    public PlanChoices withStopsOf(PlanChoices other) {
+        return new PlanChoices(quality, order, sequence, other.stops, smallHoles, recipes);
+    }
+
     public PlanChoices withQuality(String value) {
         return new PlanChoices(value, order, sequence, stops, smallHoles, recipes);
     }

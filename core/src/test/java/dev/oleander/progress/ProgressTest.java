@@ -29,7 +29,8 @@ class ProgressTest {
                         new SheetPlanner.Order("mild steel", 6, 8),
                         PlanChoices.defaults(),
                         SheetChoices.defaults(),
-                        progress);
+                        progress)
+                .run();
     }
 
     @Test

@@ -54,7 +54,7 @@ final class Cut {
      * The stop as it is in the drawing alone, in its coordinates. Has a path whenever there is one,
      * even where no lead fits.
      */
-    Stop alone() {
+    synchronized Stop alone() {
         if (alone == null) {
             if (search == null) {
                 alone = draft.withoutLead();

@@ -7,6 +7,7 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Lead;
+import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.Pass;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Side;
@@ -100,6 +101,17 @@ record Draft(
         }
         CutPath path = new CutPath(in, main.segments(), past, out);
         return stop(path, lead, startAt, placed, all, null);
+    }
+
+    /** The lead-in of a place that was looked at. */
+    List<Segment> shape(LeadFit fit) {
+        return fit.lead().kind() == LeadKind.NONE
+                ? List.of()
+                : LeadShaper.leadIn(
+                        fit.lead(),
+                        fit.station().point(),
+                        loop.departure(fit.station()),
+                        turn.scrap());
     }
 
     private List<Tab> tabs(Contour main) {

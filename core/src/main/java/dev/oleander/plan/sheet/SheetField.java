@@ -45,7 +45,9 @@ final class SheetField {
 
     private final Box stock;
     private final SegmentIndex<SegmentIndex.Entry<Obstacle>> fixed;
-    private final Map<Long, List<Obstacle>> leads = new HashMap<>();
+
+    /** By cell; the lists are replaced, never changed, as copies of the field share them. */
+    private final Map<Long, List<Obstacle>> leads;
 
     /**
      * @param stops with their numbers; where they begin does not matter yet
@@ -67,6 +69,18 @@ final class SheetField {
             }
         }
         this.fixed = SegmentIndex.ofEntries(all);
+        this.leads = new HashMap<>();
+    }
+
+    private SheetField(SheetField of) {
+        this.stock = of.stock;
+        this.fixed = of.fixed;
+        this.leads = new HashMap<>(of.leads);
+    }
+
+    /** One that changes by itself. */
+    SheetField copy() {
+        return new SheetField(this);
     }
 
     private static void addKept(Part part, Placement placement, Consumer<Obstacle> add) {
@@ -80,19 +94,40 @@ final class SheetField {
 
     /** Leads of a stop, which those placed later stay clear of. */
     void addLeads(Stop stop) {
+        for (Obstacle lead : leadsOf(stop)) {
+            visit(lead, cell -> leads.merge(cell, List.of(lead), SheetField::both));
+        }
+    }
+
+    void removeLeads(Stop stop) {
+        for (Obstacle lead : leadsOf(stop)) {
+            visit(lead, cell -> leads.computeIfPresent(cell, (c, all) -> without(all, lead)));
+        }
+    }
+
+    private static List<Obstacle> leadsOf(Stop stop) {
         if (stop.path().isEmpty() || stop.row().isEmpty()) {
-            return;
+            return List.of();
         }
         double half = stop.row().get().kerf() / 2;
         List<Segment> all = new ArrayList<>(stop.path().get().leadIn());
         all.addAll(stop.path().get().leadOut());
-        for (Segment segment : all) {
-            Obstacle lead = new Obstacle(segment, half, stop.number(), 0, "");
-            Cells.visit(
-                    segment.box(),
-                    CELL,
-                    cell -> leads.computeIfAbsent(cell, c -> new ArrayList<>(2)).add(lead));
-        }
+        return all.stream().map(s -> new Obstacle(s, half, stop.number(), 0, "")).toList();
+    }
+
+    private static void visit(Obstacle lead, Consumer<Long> visitor) {
+        Cells.visit(lead.segment().box(), CELL, visitor);
+    }
+
+    private static List<Obstacle> both(List<Obstacle> some, List<Obstacle> others) {
+        List<Obstacle> all = new ArrayList<>(some);
+        all.addAll(others);
+        return all;
+    }
+
+    private static List<Obstacle> without(List<Obstacle> all, Obstacle lead) {
+        List<Obstacle> left = all.stream().filter(o -> !o.equals(lead)).toList();
+        return left.isEmpty() ? null : left;
     }
 
     /**

@@ -12,12 +12,16 @@ import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.Machine;
+import dev.oleander.plan.LeadChoice;
+import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.TabChoice;
+import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -101,6 +105,41 @@ class CrowdedSheetsTest {
                 assertThat(lead.distance(other)).as(name).isGreaterThan(least - SLACK);
             }
         }
+    }
+
+    @Property(tries = 15)
+    void whatIsPlannedOnEqualsAWholeNewPlan(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        Reading reading = crowd(random);
+        SheetChoices sheet = tight(random);
+        SheetPlanner.Order order = new SheetPlanner.Order("mild steel", 6, 1 + random.nextInt(4));
+        Machine machine = Samples.MACHINES.find(random.nextBoolean() ? "teasel" : "sorrel").get();
+        SheetPlanner planner = new SheetPlanner(machine, Samples.MACHINES.cutBook(machine));
+        PlanChoices choices = someByHand(reading, random);
+        SheetPlan plan = planner.plan(reading, order, choices, sheet, Progress.NONE);
+        for (int edit = 0; edit < 4; edit++) {
+            choices = edited(choices, plan, random);
+            plan = planner.plan(reading, order, choices, sheet, plan, Progress.NONE);
+            assertThat(plan.run().stops())
+                    .isEqualTo(planner.plan(reading, order, choices, sheet).stops());
+        }
+    }
+
+    private static PlanChoices edited(
+            PlanChoices choices, SheetPlan plan, SplittableRandom random) {
+        Stop stop = plan.run().stops().get(random.nextInt(plan.run().stops().size()));
+        String key = random.nextBoolean() ? stop.id() : stop.feature();
+        StopChoice now = choices.stops().getOrDefault(key, StopChoice.NOTHING);
+        Typed number = Typed.of(1 + 40 * random.nextDouble());
+        return choices.withStop(
+                key,
+                switch (random.nextInt(5)) {
+                    case 0 -> now.withStart(number);
+                    case 1 -> now.withLeadIn(new LeadChoice(LeadKind.LINE, number, null, null));
+                    case 2 -> now.withTabs(TabChoice.NOTHING.withCount(Typed.of(2)));
+                    case 3 -> now.withLeadOut(LeadChoice.NOTHING.withKind(LeadKind.LINE));
+                    default -> StopChoice.NOTHING;
+                });
     }
 
     /** Plates, discs and angles with holes, 1 to 8 mm from each other. */

@@ -12,7 +12,8 @@ import java.util.List;
  * @param placements six numbers each: (x, y) to (a x + c y + e, b x + d y + f)
  * @param stock left, bottom, right, top; null when the sheet cannot be laid out
  * @param motion rows: kind, x, y, bulge, time at the end, index of the stop, entry speed, peak
- *     speed, exit speed, acceleration. Kinds: 0 rapid, 1 feed, 2 event
+ *     speed, exit speed, acceleration. Kinds: 0 rapid with the head up, 1 feed, 2 event, 3 rapid
+ *     with the head down, 4 feed without the process
  */
 public record Scene(
         int step,
@@ -65,6 +66,7 @@ public record Scene(
      *
      * @param in lead-in, {@code main} round the contour, {@code over} past its end, {@code out}
      *     lead-out; empty when there is none
+     * @param tabs from and to of each, mm along main
      * @param scrap 1 when scrap lies to the left of main, -1 to the right, 0 when it has no side
      */
     public record StopShape(
@@ -78,6 +80,7 @@ public record Scene(
             double[] main,
             double[] over,
             double[] out,
+            double[] tabs,
             int scrap) {}
 
     /** A finding at its place; {@code x} and {@code y} are null when it has none. */

@@ -10,6 +10,7 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
+import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Profile;
 import dev.oleander.motion.Timeline;
@@ -30,9 +31,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.DoubleStream;
 
 /** Puts what the table draws into plain numbers. */
 final class SceneBuilder {
+
+    private static final int LOW_RAPID = 3;
+    private static final int IDLE_FEED = 4;
 
     /** Steps per mm: ten nanometres are far below a pixel at any zoom, and short as text. */
     private static final double STEPS = 1e5;
@@ -157,6 +162,9 @@ final class SceneBuilder {
                 path == null ? none : flat(path.main()),
                 path == null ? none : flat(path.overRun()),
                 path == null ? none : flat(path.leadOut()),
+                stop.tabs().stream()
+                        .flatMapToDouble(t -> DoubleStream.of(rounded(t.from()), rounded(t.to())))
+                        .toArray(),
                 scrap(stop));
     }
 
@@ -185,17 +193,23 @@ final class SceneBuilder {
         }
         List<double[]> rows = new ArrayList<>(timeline.program().size());
         Point at = Point.ORIGIN;
+        boolean down = false;
         for (int i = 0; i < timeline.program().size(); i++) {
             Item item = timeline.program().items().get(i);
             double bulge = 0;
             int kind = 2;
             if (item instanceof Item.Rapid rapid) {
                 at = rapid.to();
-                kind = 0;
+                kind = down ? LOW_RAPID : 0;
             } else if (item instanceof Item.Feed feed) {
                 at = feed.segment().end();
                 bulge = feed.segment() instanceof Arc arc ? arc.bulge() : 0;
-                kind = 1;
+                kind = feed.on() ? 1 : IDLE_FEED;
+            } else if (item instanceof Item.Event event) {
+                down =
+                        down
+                                ? event.kind() != EventKind.HEAD_UP
+                                : event.kind() == EventKind.HEAD_DOWN;
             }
             Profile p = timeline.profiles().get(i);
             rows.add(

@@ -1,11 +1,16 @@
 package dev.oleander.web.job;
 
+import dev.oleander.plan.CornerForm;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.TabChoice;
 import dev.oleander.quantity.Typed;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -32,7 +37,22 @@ public enum StopField implements EditField {
     OVER_RUN(
             "overRun",
             "over-run",
-            (stop, entry) -> stop.withOverRun(entry.number("The over-run", 0, 100)));
+            (stop, entry) -> stop.withOverRun(entry.number("The over-run", 0, 100))),
+    TAB_COUNT("tabs.count", "tabs", tabs(e -> t -> t.withCount(e.whole("Tabs", 0, 99)))),
+    TAB_SPACING(
+            "tabs.spacing",
+            "spacing of the tabs",
+            tabs(e -> t -> t.withSpacing(e.number("The spacing of tabs", 5, 10_000)))),
+    TAB_LENGTH(
+            "tabs.length",
+            "length of the tabs",
+            tabs(e -> t -> t.withLength(e.number("The length of a tab", 0.05, 50)))),
+    TAB_AT("tabs.at", "tabs put by hand", tabs(e -> t -> t.withAt(e.places("A tab's place")))),
+    TAB_ADD("tabs.add", "another tab", tabs(StopField::oneMore)),
+    TAB_REMOVE("tabs.remove", "one tab less", tabs(StopField::oneLess)),
+    CORNERS("corners", "form of corners", choice(StopField::corners, StopChoice::withCorners)),
+    PASSES("passes", "passes", (stop, entry) -> stop.withPasses(entry.whole("Passes", 1, 50))),
+    FILM("film", "film", choice(StopField::yes, StopChoice::withFilm));
 
     /**
      * What somebody typed.
@@ -44,6 +64,25 @@ public enum StopField implements EditField {
 
         Typed number(String what, double least, double most) {
             return text == null ? null : Typed.parse(text, names).within(what, least, most);
+        }
+
+        Typed whole(String what, int least, int most) {
+            Typed typed = number(what, least, most);
+            if (typed != null && typed.value() != Math.rint(typed.value())) {
+                throw new RefusedEditException(
+                        "%s: %s is not a whole number.".formatted(what, typed.text()));
+            }
+            return typed;
+        }
+
+        /** Distances between blanks or semicolons. */
+        List<Typed> places(String what) {
+            if (text == null || text.isBlank()) {
+                return List.of();
+            }
+            return Arrays.stream(text.strip().split("[;\\s]+"))
+                    .map(one -> new Entry(one, names).number(what, 0, 1e6))
+                    .toList();
         }
     }
 
@@ -109,6 +148,50 @@ public enum StopField implements EditField {
 
     private static Function<Entry, UnaryOperator<LeadChoice>> radius() {
         return entry -> lead -> lead.withRadius(entry.number("The radius", 0.05, 500));
+    }
+
+    private static BiFunction<StopChoice, Entry, StopChoice> tabs(
+            Function<Entry, UnaryOperator<TabChoice>> change) {
+        return (stop, entry) -> stop.withTabs(change.apply(entry).apply(stop.tabs()));
+    }
+
+    private static UnaryOperator<TabChoice> oneMore(Entry entry) {
+        return tabs -> {
+            List<Typed> all = new ArrayList<>(tabs.at());
+            all.addAll(entry.places("A tab's place"));
+            return tabs.withAt(all);
+        };
+    }
+
+    /** Takes away the tab put by hand that lies nearest to the place. */
+    private static UnaryOperator<TabChoice> oneLess(Entry entry) {
+        return tabs -> {
+            List<Typed> all = new ArrayList<>(tabs.at());
+            for (Typed place : entry.places("A tab's place")) {
+                all.stream()
+                        .min(Comparator.comparingDouble(t -> Math.abs(t.value() - place.value())))
+                        .ifPresent(all::remove);
+            }
+            return tabs.withAt(all);
+        };
+    }
+
+    private static CornerForm corners(String word) {
+        return CornerForm.ofWord(word)
+                .orElseThrow(
+                        () ->
+                                new RefusedEditException(
+                                        "\"%s\" is no form of corner: round, sharp or loop."
+                                                .formatted(word)));
+    }
+
+    private static Boolean yes(String word) {
+        return switch (word) {
+            case "true", "yes" -> true;
+            case "false", "no" -> false;
+            default ->
+                    throw new RefusedEditException("\"%s\" is neither yes nor no.".formatted(word));
+        };
     }
 
     private static LeadKind leadKind(String word) {

@@ -1,0 +1,159 @@
+package dev.oleander.plan.sheet;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Purpose;
+import dev.oleander.geometry.Point;
+import dev.oleander.machine.CutDataException;
+import dev.oleander.plan.DrillHole;
+import dev.oleander.plan.OrderRule;
+import dev.oleander.plan.Placement;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.SmallHoles;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.order.TravelTime;
+import dev.oleander.progress.Progress;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Makes one plan from the beginning: layout, paths, order, leads. */
+final class SheetWork {
+
+    /** mm between copies when the cut book has no data to say what leads need. */
+    private static final double GAP_WITHOUT_DATA = 10;
+
+    /** Stops up to which the order is made again when it is known where the leads lie. */
+    private static final int MOST_ORDERED_TWICE = 3_000;
+
+    private final SheetTask task;
+    private final PlanChoices choices;
+    private final SheetLayout layout;
+    private final CutLibrary cuts;
+    private final Map<String, Slot> slots = new HashMap<>();
+    private final List<DrillHole> drilled = new ArrayList<>();
+
+    /**
+     * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
+     */
+    SheetWork(SheetTask task) {
+        this.task = task;
+        this.choices = task.choices();
+        this.layout =
+                new LayoutPlanner(task.sheet(), defaultGap(task))
+                        .lay(task.reading().workBox(), task.order().quantity());
+        this.cuts = new CutLibrary(task);
+    }
+
+    private static double defaultGap(SheetTask task) {
+        SheetPlanner.Order order = task.order();
+        try {
+            return HouseRecipe.gap(
+                    task.book()
+                            .find(order.material(), order.thickness(), task.choices().quality()));
+        } catch (CutDataException noData) {
+            return GAP_WITHOUT_DATA;
+        }
+    }
+
+    SheetPlan plan(Progress progress) {
+        List<Stop> alone = alone(progress.within(0, 0.2));
+        SheetPlan planned = planned(alone, choices.order(), progress.within(0.2, 0.8));
+        boolean few = alone.size() <= MOST_ORDERED_TWICE;
+        if (few && choices.order() == OrderRule.SHORTEST) {
+            // heads that stay down on some ways only make the search miss this one at times
+            SheetPlan other = planned(alone, OrderRule.PART_BY_PART, progress.within(0.8, 1));
+            return travelSeconds(other) < travelSeconds(planned) ? other : planned;
+        }
+        return planned;
+    }
+
+    /**
+     * Stops with the leads they have in the drawing alone. The order follows from them, so that
+     * setting a lead by hand does not shuffle the others.
+     */
+    private List<Stop> alone(Progress progress) {
+        List<Feature> worked =
+                task.reading().features().stream().filter(SheetWork::isWorked).toList();
+        double total = (double) worked.size() * layout.placements().size();
+        List<Stop> stops = new ArrayList<>();
+        for (Placement placement : layout.placements()) {
+            for (Feature feature : worked) {
+                StopChoice choice = choices.of(feature.id(), placement.copy());
+                boolean drills = cuts.isDrilled(feature, choice);
+                if (drills) {
+                    drilled.add(drillHole(feature, placement));
+                }
+                if (!drills || choices.smallHoles() != SmallHoles.DRILL) {
+                    Slot slot = Slot.of(feature, placement, choice, cuts);
+                    slots.put(slot.alone().id(), slot);
+                    stops.add(slot.alone());
+                    progress.at(stops.size() / total, "Making the paths");
+                }
+            }
+        }
+        return stops;
+    }
+
+    private static DrillHole drillHole(Feature hole, Placement placement) {
+        return new DrillHole(
+                hole.id(),
+                placement.copy(),
+                placement.transform().apply(SmallHoleRule.centre(hole)),
+                hole.circleDiameter().orElseThrow());
+    }
+
+    /** Open lines are cut only when someone said so; a gap in an outline is not a cut. */
+    private static boolean isWorked(Feature feature) {
+        return feature.purpose() == Purpose.MARK
+                || (feature.purpose() == Purpose.CUT
+                        && (feature.isClosed() || feature.onPurpose()));
+    }
+
+    private SheetPlan planned(List<Stop> alone, OrderRule rule, Progress progress) {
+        List<Stop> ordered = order(alone, rule, progress.within(0, 0.5));
+        if (alone.size() <= MOST_ORDERED_TWICE) {
+            // leads that lie towards their neighbours make another order the quickest
+            List<Stop> shifted =
+                    pass(ordered, field(ordered))
+                            .all(slots, Slot::byRule, progress.within(0.5, 0.6));
+            ordered = order(shifted, rule, progress.within(0.6, 0.7));
+        }
+        SheetField field = field(ordered);
+        List<Stop> placed = pass(ordered, field).all(slots, Slot::chosen, progress.within(0.7, 1));
+        List<Stop> travelled = new HeadTravel(task.machine().habits().lowTravel()).decide(placed);
+        Run run = new Run(task.machine(), choices.order(), layout, travelled, drilled);
+        return new SheetPlan(task, cuts, slots, ordered, placed, field, run);
+    }
+
+    private SheetField field(List<Stop> ordered) {
+        return new SheetField(layout.stock(), task.reading().parts(), layout.placements(), ordered);
+    }
+
+    private LeadPass pass(List<Stop> ordered, SheetField field) {
+        return new LeadPass(ordered, field, task.machine().habits().slatPitch());
+    }
+
+    private List<Stop> order(List<Stop> stops, OrderRule rule, Progress progress) {
+        return new Sequencer(new Precedence(task.reading().byId()), task.travelTime(), task.heat())
+                .order(stops, rule, choices.sequence(), progress);
+    }
+
+    private double travelSeconds(SheetPlan plan) {
+        TravelTime usual = task.travelTime();
+        TravelTime way = new TravelTime(usual.speed(), usual.acceleration(), 0, 0);
+        double sum = 0;
+        Point at = Point.ORIGIN;
+        for (Stop stop : plan.run().stops()) {
+            if (stop.path().isPresent()) {
+                sum += way.over(at.distance(stop.path().get().pierce()));
+                sum += stop.comesLow() ? 0 : usual.fixed();
+                at = stop.path().get().end();
+            }
+        }
+        return sum;
+    }
+}
