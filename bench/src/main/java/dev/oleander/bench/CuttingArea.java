@@ -8,21 +8,24 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Point;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.motion.ProgramCompiler;
-import dev.oleander.motion.TimeModel;
+import dev.oleander.motion.RunMotion;
 import dev.oleander.plan.PlanChoices;
-import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopChoice;
 import dev.oleander.plan.order.Heat;
 import dev.oleander.plan.order.OrderOptimiser;
 import dev.oleander.plan.order.OrderOptions;
 import dev.oleander.plan.order.OrderProblem;
 import dev.oleander.plan.order.OrderProblem.Visit;
 import dev.oleander.plan.order.TravelTime;
+import dev.oleander.plan.sheet.SheetPlan;
 import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.progress.Progress;
+import dev.oleander.quantity.Typed;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
 
@@ -50,6 +53,13 @@ final class CuttingArea implements Area {
     /** Seconds from the reading of that many plates to their motion. */
     private static final double SHEET = 10;
 
+    /** Seconds until plan and motion follow the edit of one lead. */
+    private static final double EDIT = 0.1;
+
+    private static final int EDITS = 31;
+
+    private static final MachineLibrary MACHINES = MachineLibrary.shipped();
+
     @Override
     public String name() {
         return "cutting";
@@ -67,7 +77,7 @@ final class CuttingArea implements Area {
                         null,
                         1.0));
         order("holes before outlines", places(INSIDE), rows);
-        rows.add(sheet());
+        sheet(rows);
         return rows;
     }
 
@@ -130,33 +140,61 @@ final class CuttingArea implements Area {
         return order;
     }
 
-    private static Row sheet() {
+    private static void sheet(List<Row> rows) {
         byte[] file = PlateSheet.of(PLATES, 7).getBytes(StandardCharsets.UTF_8);
         Reading reading =
                 new DrawingReading(ReadOptions.defaults())
                         .read(new DxfReader(ImportOptions.defaults()).read("plates", file));
-        MachineLibrary machines = MachineLibrary.shipped();
-        Machine machine = machines.find("teasel").orElseThrow();
         SheetChoices usual = SheetChoices.defaults();
         SheetChoices sheet =
                 usual.withStock(
                         new SheetChoices.Stock(
                                 true, usual.width(), usual.height(), usual.allowance()));
+        PlanChoices choices = PlanChoices.defaults();
         long began = System.nanoTime();
-        Run run =
-                new SheetPlanner(machine, machines.cutBook(machine))
-                        .plan(
-                                reading,
-                                new SheetPlanner.Order("mild steel", 6, 1),
-                                PlanChoices.defaults(),
-                                sheet);
-        new TimeModel(machine).time(new ProgramCompiler().compile(run));
-        return Row.below(
-                "%d parts with %d contours: leads, order, motion, first time"
-                        .formatted(PLATES, run.stops().size() / PLATES),
-                (System.nanoTime() - began) / 1e9,
-                "s",
-                SHEET,
-                null);
+        SheetPlan plan = plan(reading, choices, sheet, null);
+        RunMotion motion = RunMotion.of(plan.run());
+        double seconds = (System.nanoTime() - began) / 1e9;
+        int contours = plan.run().stops().size() / PLATES;
+        String what = "%d parts with %d contours: ".formatted(PLATES, contours);
+        rows.add(Row.below(what + "leads, order, motion, first time", seconds, "s", SHEET, null));
+        rows.add(
+                Row.below(
+                        what + "one lead edited",
+                        edit(reading, sheet, plan, motion),
+                        "s",
+                        EDIT,
+                        null));
+    }
+
+    /** The median of some edits, each of another stop's lead. */
+    private static double edit(
+            Reading reading, SheetChoices sheet, SheetPlan first, RunMotion whole) {
+        SplittableRandom random = new SplittableRandom(3);
+        PlanChoices choices = PlanChoices.defaults();
+        SheetPlan plan = first;
+        RunMotion motion = whole;
+        double[] seconds = new double[EDITS];
+        for (int i = 0; i < EDITS; i++) {
+            Stop stop = plan.run().stops().get(random.nextInt(plan.run().stops().size()));
+            Typed start = Typed.of(20 * random.nextDouble());
+            choices = choices.withStop(stop.feature(), StopChoice.NOTHING.withStart(start));
+            long began = System.nanoTime();
+            plan = plan(reading, choices, sheet, plan);
+            motion = motion.next(plan.run());
+            seconds[i] = (System.nanoTime() - began) / 1e9;
+        }
+        Arrays.sort(seconds);
+        return seconds[EDITS / 2];
+    }
+
+    private static SheetPlan plan(
+            Reading reading, PlanChoices choices, SheetChoices sheet, SheetPlan earlier) {
+        Machine machine = MACHINES.find("teasel").orElseThrow();
+        SheetPlanner planner = new SheetPlanner(machine, MACHINES.cutBook(machine));
+        SheetPlanner.Order order = new SheetPlanner.Order("mild steel", 6, 1);
+        return earlier == null
+                ? planner.plan(reading, order, choices, sheet, Progress.NONE)
+                : planner.plan(reading, order, choices, sheet, earlier, Progress.NONE);
     }
 }

@@ -3,8 +3,9 @@ package dev.oleander.motion;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Optional;
+import java.util.Set;
 
 /** The rows of cutting data a run uses, in order of first use: row 1, row 2, ... of its program. */
 public final class DataTable {
@@ -12,11 +13,16 @@ public final class DataTable {
     private DataTable() {}
 
     public static List<CutRow> of(Run run) {
-        return run.stops().stream()
-                .filter(s -> s.path().isPresent())
-                .map(Stop::row)
-                .flatMap(Optional::stream)
-                .distinct()
-                .toList();
+        Set<CutRow> rows = new LinkedHashSet<>();
+        CutRow last = null;
+        for (Stop stop : run.stops()) {
+            CutRow row = stop.path().isPresent() ? stop.row().orElse(null) : null;
+            // most stops use the very row of the one before
+            if (row != null && row != last) {
+                rows.add(row);
+                last = row;
+            }
+        }
+        return List.copyOf(rows);
     }
 }

@@ -20,17 +20,33 @@ import java.util.Optional;
 public final class ProgramCompiler {
 
     public Program compile(Run run) {
-        return new Compilation(run).compile(run);
+        Compilation compilation = new Compilation(run);
+        List<Item> items = new ArrayList<>();
+        for (Stop stop : run.stops()) {
+            items.addAll(compilation.next(stop));
+        }
+        items.addAll(compilation.end());
+        return new Program(items);
     }
 
-    private static final class Compilation {
-        private final List<Item> items = new ArrayList<>();
+    /**
+     * How things stand when a stop begins: what its items follow from besides itself.
+     *
+     * @param row id of the cutting data in use
+     * @param down where the head came down; empty while it is up
+     */
+    record Before(Point at, String row, Optional<Origin> down) {
+
+        static final Before FIRST = new Before(Point.ORIGIN, "", Optional.empty());
+    }
+
+    /** Goes through a run stop by stop. */
+    static final class Compilation {
         private final List<CutRow> rows;
         private final TabRule tabs;
+        private List<Item> items = new ArrayList<>();
         private Point at = Point.ORIGIN;
         private String row = "";
-
-        /** Where the head came down; empty while it is up. */
         private Optional<Origin> down = Optional.empty();
 
         Compilation(Run run) {
@@ -38,15 +54,31 @@ public final class ProgramCompiler {
             this.tabs = run.machine().habits().tabs();
         }
 
-        Program compile(Run run) {
-            for (Stop stop : run.stops()) {
-                if (stop.path().isPresent() && stop.row().isPresent()) {
-                    add(stop, stop.path().get(), stop.row().get());
-                }
+        Before before() {
+            return new Before(at, row, down);
+        }
+
+        /** Goes on as after a stop that is not compiled again. */
+        void goTo(Before then) {
+            at = then.at();
+            row = then.row();
+            down = then.down();
+        }
+
+        /** The items of the next stop; none when it is refused. */
+        List<Item> next(Stop stop) {
+            items = new ArrayList<>();
+            if (stop.path().isPresent() && stop.row().isPresent()) {
+                add(stop, stop.path().get(), stop.row().get());
             }
+            return items;
+        }
+
+        List<Item> end() {
+            items = new ArrayList<>();
             lift();
             event(EventKind.END, Map.of(), Origin.FRAME);
-            return new Program(items);
+            return items;
         }
 
         private void add(Stop stop, CutPath path, CutRow data) {

@@ -6,9 +6,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.Machine;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
  * Machine time with trapezoidal speed and look-ahead.
@@ -31,41 +29,44 @@ public final class TimeModel {
     }
 
     public Timeline time(Program program) {
-        return new Pass(program).timeline();
+        return Timeline.of(List.of(time(program.items())));
     }
 
+    /** Items that begin and end at rest, with speed and time of each. */
+    Timed time(List<Item> items) {
+        return new Pass(items).timed();
+    }
+
+    /**
+     * Items with their times.
+     *
+     * @param profiles speed over each
+     * @param seconds of each
+     */
+    record Timed(List<Item> items, Profile[] profiles, Seconds[] seconds) {}
+
     private final class Pass {
-        private final Program program;
+        private final List<Item> items;
         private final Profile[] profiles;
 
-        Pass(Program program) {
-            this.program = program;
-            this.profiles = new Profile[program.size()];
+        Pass(List<Item> items) {
+            this.items = items;
+            this.profiles = new Profile[items.size()];
         }
 
-        Timeline timeline() {
+        Timed timed() {
             plan();
-            double[] ends = new double[program.size()];
-            Map<String, Seconds> byStop = new HashMap<>();
-            Seconds sum = Seconds.NONE;
-            double now = 0;
-            for (int i = 0; i < program.size(); i++) {
-                Item item = program.items().get(i);
-                Seconds seconds = seconds(item, profiles[i]);
-                now += seconds.total();
-                ends[i] = now;
-                sum = sum.plus(seconds);
-                if (!item.origin().stop().isEmpty()) {
-                    byStop.merge(item.origin().stop(), seconds, Seconds::plus);
-                }
+            Seconds[] seconds = new Seconds[items.size()];
+            for (int i = 0; i < seconds.length; i++) {
+                seconds[i] = seconds(items.get(i), profiles[i]);
             }
-            return new Timeline(program, ends, List.of(profiles), sum, byStop);
+            return new Timed(items, profiles, seconds);
         }
 
         private void plan() {
             List<Integer> run = new ArrayList<>();
-            for (int i = 0; i < program.size(); i++) {
-                Item item = program.items().get(i);
+            for (int i = 0; i < items.size(); i++) {
+                Item item = items.get(i);
                 if (item instanceof Item.Feed) {
                     run.add(i);
                 } else {
@@ -113,7 +114,7 @@ public final class TimeModel {
         }
 
         private Item.Feed feed(int index) {
-            return (Item.Feed) program.items().get(index);
+            return (Item.Feed) items.get(index);
         }
 
         private double reachable(double from, Item.Feed feed) {

@@ -3,6 +3,7 @@ package dev.oleander.motion;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -19,6 +20,33 @@ public record Timeline(
         List<Profile> profiles,
         Seconds seconds,
         Map<String, Seconds> byStop) {
+
+    /** All stretches, one after the other. */
+    static Timeline of(List<TimeModel.Timed> stretches) {
+        int size = stretches.stream().mapToInt(t -> t.items().size()).sum();
+        Item[] items = new Item[size];
+        Profile[] profiles = new Profile[size];
+        double[] ends = new double[size];
+        Map<String, Seconds> byStop = new HashMap<>();
+        Seconds sum = Seconds.NONE;
+        double now = 0;
+        int at = 0;
+        for (TimeModel.Timed stretch : stretches) {
+            for (int i = 0; i < stretch.items().size(); i++) {
+                Item item = stretch.items().get(i);
+                Seconds seconds = stretch.seconds()[i];
+                now += seconds.total();
+                sum = sum.plus(seconds);
+                items[at] = item;
+                profiles[at] = stretch.profiles()[i];
+                ends[at++] = now;
+                if (!item.origin().stop().isEmpty()) {
+                    byStop.merge(item.origin().stop(), seconds, Seconds::plus);
+                }
+            }
+        }
+        return new Timeline(new Program(List.of(items)), ends, List.of(profiles), sum, byStop);
+    }
 
     public double total() {
         return ends.length == 0 ? 0 : ends[ends.length - 1];

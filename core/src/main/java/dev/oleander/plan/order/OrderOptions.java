@@ -8,9 +8,9 @@ package dev.oleander.plan.order;
  */
 public record OrderOptions(int kicks, long seed) {
 
-    private static final int PER_VISIT = 5;
+    private static final int PER_VISIT = 4;
     private static final int LEAST = 1000;
-    private static final int MOST = 25_000;
+    private static final int MOST = 20_000;
 
     public OrderOptions {
         if (kicks < 0) {

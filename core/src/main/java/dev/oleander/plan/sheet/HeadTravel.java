@@ -6,12 +6,10 @@ import dev.oleander.geometry.Intersections;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import dev.oleander.plan.CutPath;
+import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.plan.Stop;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
  * Decides on which ways the head stays down: short ones that cross no piece that has come free,
@@ -19,61 +17,81 @@ import java.util.Map;
  */
 final class HeadTravel {
 
-    /** mm; side of the cells in which free pieces are kept. */
-    private static final double CELL = 50;
-
     /** mm a way may lie within the kerf round a free piece, where every cut ends. */
     private static final double ON_EDGE = 1e-3;
 
     private final double longest;
-    private final Map<Long, List<Contour>> free = new HashMap<>();
+
+    /** What would come free with each stop; null where nothing does. */
+    private final List<Contour> pieces;
+
+    private final SegmentIndex<Box> boxes;
 
     /**
      * @param longest mm; longer ways are always travelled with the head up; 0: all are
+     * @param ordered stops in cutting order; where they begin does not matter
      */
-    HeadTravel(double longest) {
+    HeadTravel(double longest, List<Stop> ordered) {
         this.longest = longest;
+        this.pieces = new ArrayList<>(ordered.size());
+        List<Box> all = new ArrayList<>(ordered.size());
+        for (Stop stop : ordered) {
+            boolean frees = stop.kind() == Stop.Kind.PROFILE && stop.path().isPresent();
+            Contour piece = frees ? new Contour(stop.path().get().main()) : null;
+            pieces.add(piece);
+            all.add(frees ? piece.box() : new Box(Point.ORIGIN, Point.ORIGIN));
+        }
+        this.boxes = SegmentIndex.ofBoxes(all);
     }
 
     /** The same stops, each knowing whether the head comes to it low. */
     List<Stop> decide(List<Stop> stops) {
-        if (longest <= 0) {
-            return stops;
-        }
         List<Stop> decided = new ArrayList<>(stops.size());
-        Stop before = null;
-        for (Stop stop : stops) {
-            boolean low = before != null && stop.path().isPresent() && staysDown(before, stop);
-            decided.add(stop.comingLow(low));
-            if (stop.path().isPresent()) {
-                before = stop;
-                addFree(stop, stop.path().get());
-            }
+        for (int i = 0; i < stops.size(); i++) {
+            decided.add(decide(stops, i));
         }
         return decided;
     }
 
-    private boolean staysDown(Stop before, Stop stop) {
-        Point from = before.path().orElseThrow().end();
-        Point to = stop.path().orElseThrow().pierce();
+    /** One of them. */
+    Stop decide(List<Stop> stops, int index) {
+        Stop stop = stops.get(index);
+        return longest <= 0 ? stop : stop.comingLow(staysDown(stops, index));
+    }
+
+    private boolean staysDown(List<Stop> stops, int index) {
+        int before = index - 1;
+        while (before >= 0 && stops.get(before).path().isEmpty()) {
+            before--;
+        }
+        Stop stop = stops.get(index);
+        if (before < 0 || stop.path().isEmpty()) {
+            return false;
+        }
+        Point from = stops.get(before).path().orElseThrow().end();
+        Point to = stop.path().get().pierce();
         double way = from.distance(to);
         return way > ON_EDGE
                 && way <= longest
-                && before.row().equals(stop.row())
-                && isClear(new Line(from, to));
+                && stops.get(before).row().equals(stop.row())
+                && isClear(new Line(from, to), stops, index);
     }
 
-    private boolean isClear(Line way) {
+    private boolean isClear(Line way, List<Stop> stops, int index) {
         boolean[] clear = {true};
-        Cells.visit(
+        boxes.visit(
                 way.box(),
-                CELL,
-                cell -> {
-                    for (Contour piece : free.getOrDefault(cell, List.of())) {
-                        clear[0] = clear[0] && !crosses(way, piece);
+                i -> {
+                    if (clear[0] && i < index && isFree(stops.get(i), i)) {
+                        clear[0] = !crosses(way, pieces.get(i));
                     }
                 });
         return clear[0];
+    }
+
+    /** Whether a piece has come free with a stop: not what tabs hold, nor what is not cut. */
+    private boolean isFree(Stop stop, int index) {
+        return pieces.get(index) != null && stop.path().isPresent() && stop.tabs().isEmpty();
     }
 
     /** Whether a way runs over a piece and not only along its kerf. */
@@ -96,17 +114,5 @@ final class HeadTravel {
             }
         }
         return false;
-    }
-
-    /** What comes free with a cut: a part, or the slug of an opening; not what tabs hold. */
-    private void addFree(Stop stop, CutPath path) {
-        if (stop.kind() == Stop.Kind.PROFILE && stop.tabs().isEmpty()) {
-            Contour piece = new Contour(path.main());
-            Box box = piece.box();
-            Cells.visit(
-                    box,
-                    CELL,
-                    cell -> free.computeIfAbsent(cell, c -> new ArrayList<>()).add(piece));
-        }
     }
 }

@@ -6,7 +6,6 @@ import dev.oleander.plan.Stop;
 import dev.oleander.progress.Progress;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.function.Function;
 
 /**
@@ -29,12 +28,16 @@ final class LeadPass {
         this.slatPitch = slatPitch;
     }
 
-    /** All stops; their leads are in the field afterwards. */
-    List<Stop> all(Map<String, Slot> slots, Function<Slot, Cut> which, Progress progress) {
+    /**
+     * All stops; their leads are in the field afterwards.
+     *
+     * @param slots in the same order
+     */
+    List<Stop> all(List<Slot> slots, Function<Slot, Cut> which, Progress progress) {
         List<Stop> placed = new ArrayList<>(ordered.size());
         for (int i = 0; i < ordered.size(); i++) {
             progress.at((double) i / ordered.size(), "Placing leads");
-            Slot slot = slots.get(ordered.get(i).id());
+            Slot slot = slots.get(i);
             placed.add(place(i, slot, which.apply(slot)));
             field.addLeads(placed.get(i));
         }

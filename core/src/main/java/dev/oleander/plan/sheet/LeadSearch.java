@@ -58,8 +58,28 @@ final class LeadSearch {
         this.forms = LeadForms.of(lead, freedom);
         this.stations = stations(path);
         this.straight = stations.stream().mapToDouble(this::straightShare).toArray();
-        this.pierces = stations.stream().map(s -> pierce(shape(s, lead), s)).toArray(Point[]::new);
+        this.pierces = pierces(lead);
         this.measured = new LeadFit[stations.size()][forms.size()];
+    }
+
+    /** Where the pierce lies for the wished lead, by station: the same place beside the travel. */
+    private Point[] pierces(Lead lead) {
+        Point ahead = new Point(1, 0);
+        List<Segment> shape =
+                lead.kind() == LeadKind.NONE
+                        ? List.of()
+                        : LeadShaper.leadIn(lead, Point.ORIGIN, ahead, turn.scrap());
+        Point beside = shape.isEmpty() ? Point.ORIGIN : shape.get(0).start();
+        Point[] all = new Point[stations.size()];
+        for (int i = 0; i < all.length; i++) {
+            Point travel = path.departure(stations.get(i));
+            all[i] =
+                    stations.get(i)
+                            .point()
+                            .plus(travel.times(beside.x()))
+                            .plus(travel.left().times(beside.y()));
+        }
+        return all;
     }
 
     /**

@@ -1,9 +1,6 @@
 package dev.oleander.plan.sheet;
 
-import dev.oleander.geometry.Box;
-import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
@@ -11,7 +8,6 @@ import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
@@ -25,49 +21,27 @@ import java.util.TreeSet;
 public final class SheetPlan {
 
     private final SheetTask task;
-    private final CutLibrary cuts;
-    private final Map<String, Slot> slots;
-
-    /** Stops by rule, in their order. */
-    private final List<Stop> ordered;
-
-    /** Stops as they are cut, before it is known where the head stays down. */
-    private final List<Stop> placed;
-
+    private final PlanFrame frame;
+    private final List<Slot> slots;
     private final SheetField field;
     private final LeadPass leads;
     private final Run run;
-    private final SegmentIndex<Box> reaches;
 
-    SheetPlan(
-            SheetTask task,
-            CutLibrary cuts,
-            Map<String, Slot> slots,
-            List<Stop> ordered,
-            List<Stop> placed,
-            SheetField field,
-            Run run) {
-        this(task, cuts, slots, ordered, placed, field, run, reaches(ordered));
+    /**
+     * @param slots in the order of the frame
+     * @param field with the leads of all stops
+     */
+    SheetPlan(SheetTask task, PlanFrame frame, List<Slot> slots, SheetField field, Run run) {
+        this.task = task;
+        this.frame = frame;
+        this.slots = slots;
+        this.field = field;
+        this.leads = pass(field);
+        this.run = run;
     }
 
-    private SheetPlan(
-            SheetTask task,
-            CutLibrary cuts,
-            Map<String, Slot> slots,
-            List<Stop> ordered,
-            List<Stop> placed,
-            SheetField field,
-            Run run,
-            SegmentIndex<Box> reaches) {
-        this.task = task;
-        this.cuts = cuts;
-        this.slots = Map.copyOf(slots);
-        this.ordered = ordered;
-        this.placed = placed;
-        this.field = field;
-        this.leads = new LeadPass(ordered, field, task.machine().habits().slatPitch());
-        this.run = run;
-        this.reaches = reaches;
+    private LeadPass pass(SheetField of) {
+        return new LeadPass(frame.ordered(), of, task.machine().habits().slatPitch());
     }
 
     public Run run() {
@@ -104,7 +78,7 @@ public final class SheetPlan {
      */
     public List<Candidate> candidates(String stop) {
         int index = indexOf(stop);
-        Slot slot = slots.get(stop);
+        Slot slot = slots.get(index);
         return slot.chosen().candidates(leads.around(index, slot)).stream()
                 .map(c -> candidate(c, slot))
                 .toList();
@@ -136,14 +110,14 @@ public final class SheetPlan {
      */
     public Stop trial(String stop, double start) {
         int index = indexOf(stop);
-        Slot slot = slots.get(stop);
+        Slot slot = slots.get(index);
         StopChoice there = slot.choice().withStart(Typed.of(start));
-        Cut cut = cuts.trial(slot.feature(), there, slot.placement());
+        Cut cut = frame.cuts().trial(slot.feature(), there, slot.placement());
         return leads.place(index, slot, cut);
     }
 
     private int indexOf(String stop) {
-        return run.stop(stop).map(s -> s.number() - 1).orElseThrow();
+        return Optional.ofNullable(frame.indexOf(stop)).orElseThrow();
     }
 
     /**
@@ -153,37 +127,59 @@ public final class SheetPlan {
      * @return empty when more differs
      */
     Optional<SheetPlan> edited(SheetTask changed) {
-        PlanChoices choices = changed.choices();
         if (!task.differsInStopsOnly(changed)) {
             return Optional.empty();
         }
-        Map<String, Slot> others = new HashMap<>(slots);
+        PlanChoices choices = changed.choices();
+        List<Slot> others = new ArrayList<>(slots);
         TreeSet<Integer> waiting = new TreeSet<>();
-        for (int i = 0; i < ordered.size(); i++) {
-            Slot slot = slots.get(ordered.get(i).id());
+        for (int i : affected(choices.stops())) {
+            Slot slot = slots.get(i);
             StopChoice choice = choices.of(slot.feature().id(), slot.placement().copy());
+            if (!choice.ofPath().equals(slot.choice().ofPath())) {
+                return Optional.empty();
+            }
             if (!choice.equals(slot.choice())) {
-                if (!choice.ofPath().equals(slot.choice().ofPath())) {
-                    return Optional.empty();
-                }
-                others.put(ordered.get(i).id(), slot.with(choice, cuts));
+                others.set(i, slot.with(choice, frame.cuts()));
                 waiting.add(i);
             }
         }
         return Optional.of(again(changed, others, waiting));
     }
 
-    private SheetPlan again(SheetTask changed, Map<String, Slot> others, TreeSet<Integer> waiting) {
+    /** Places in the order of stops for which something else is set now. */
+    private TreeSet<Integer> affected(Map<String, StopChoice> now) {
+        Map<String, StopChoice> before = task.choices().stops();
+        TreeSet<Integer> affected = new TreeSet<>();
+        for (Map.Entry<String, StopChoice> entry : now.entrySet()) {
+            if (!entry.getValue().equals(before.get(entry.getKey()))) {
+                affected.addAll(frame.indicesOf(entry.getKey()));
+            }
+        }
+        for (String key : before.keySet()) {
+            if (!now.containsKey(key)) {
+                affected.addAll(frame.indicesOf(key));
+            }
+        }
+        return affected;
+    }
+
+    private SheetPlan again(SheetTask changed, List<Slot> others, TreeSet<Integer> waiting) {
         SheetField copy = field.copy();
-        LeadPass pass = new LeadPass(ordered, copy, task.machine().habits().slatPitch());
-        List<Stop> now = new ArrayList<>(placed);
-        List<Integer> longer = withLeadsByHand(others);
+        LeadPass pass = pass(copy);
+        List<Stop> now = new ArrayList<>(run.stops());
+        List<Integer> longer = withLeadsByHand(changed, others);
+        TreeSet<Integer> moved = new TreeSet<>();
+        boolean frees = false;
         while (!waiting.isEmpty()) {
             int i = waiting.pollFirst();
-            Slot slot = others.get(ordered.get(i).id());
+            Slot slot = others.get(i);
             Stop before = now.get(i);
-            Stop stop = pass.place(i, slot, slot.chosen());
+            Stop stop = pass.place(i, slot, slot.chosen()).comingLow(before.comesLow());
             now.set(i, stop);
+            frees |= isHeld(before) != isHeld(stop);
+            moved.add(i);
+            moved.add(Math.min(i + 1, now.size() - 1));
             if (!leadsOf(before).equals(leadsOf(stop))) {
                 copy.removeLeads(before);
                 copy.addLeads(stop);
@@ -192,22 +188,36 @@ public final class SheetPlan {
                 longer.stream().filter(j -> j > i).forEach(waiting::add);
             }
         }
-        Run next =
-                new Run(
-                        run.machine(),
-                        run.order(),
-                        run.layout(),
-                        new HeadTravel(task.machine().habits().lowTravel()).decide(now),
-                        run.drilled());
-        return new SheetPlan(changed, cuts, others, ordered, now, copy, next, reaches);
+        List<Stop> travelled = frees ? frame.travel().decide(now) : decided(now, moved);
+        Run next = new Run(run.machine(), run.order(), run.layout(), travelled, run.drilled());
+        return new SheetPlan(changed, frame, others, copy, next);
+    }
+
+    /** A stop that is not cut leaves the one after it with another way, however far on. */
+    private List<Stop> decided(List<Stop> stops, TreeSet<Integer> moved) {
+        for (int first : moved) {
+            int i = first;
+            stops.set(i, frame.travel().decide(stops, i));
+            while (stops.get(i).path().isEmpty() && i + 1 < stops.size()) {
+                i++;
+                stops.set(i, frame.travel().decide(stops, i));
+            }
+        }
+        return stops;
+    }
+
+    private static boolean isHeld(Stop stop) {
+        return stop.path().isEmpty() || !stop.tabs().isEmpty();
     }
 
     /** Stops whose leads may be longer than those by rule, so that they look farther. */
-    private List<Integer> withLeadsByHand(Map<String, Slot> all) {
+    private List<Integer> withLeadsByHand(SheetTask changed, List<Slot> all) {
         List<Integer> found = new ArrayList<>();
-        for (int i = 0; i < ordered.size(); i++) {
-            if (!all.get(ordered.get(i).id()).choice().leadIn().isNothing()) {
-                found.add(i);
+        for (Map.Entry<String, StopChoice> entry : changed.choices().stops().entrySet()) {
+            for (int i : frame.indicesOf(entry.getKey())) {
+                if (!all.get(i).choice().leadIn().isNothing()) {
+                    found.add(i);
+                }
             }
         }
         return found;
@@ -216,13 +226,14 @@ public final class SheetPlan {
     /** Later stops that may have seen a lead. */
     private void wake(TreeSet<Integer> waiting, int index, Stop of) {
         for (Segment lead : leadsOf(of)) {
-            reaches.visit(
-                    lead.box(),
-                    i -> {
-                        if (i > index) {
-                            waiting.add(i);
-                        }
-                    });
+            frame.reaches()
+                    .visit(
+                            lead.box(),
+                            i -> {
+                                if (i > index) {
+                                    waiting.add(i);
+                                }
+                            });
         }
     }
 
@@ -231,22 +242,5 @@ public final class SheetPlan {
         stop.path().map(CutPath::leadIn).ifPresent(both::addAll);
         stop.path().map(CutPath::leadOut).ifPresent(both::addAll);
         return both;
-    }
-
-    /** How far each stop looks for room: its longest lead and clearance round its path. */
-    private static SegmentIndex<Box> reaches(List<Stop> ordered) {
-        Box nowhere = new Box(Point.ORIGIN, Point.ORIGIN);
-        return SegmentIndex.ofBoxes(
-                ordered.stream().map(s -> s.path().map(p -> reach(s, p)).orElse(nowhere)).toList());
-    }
-
-    private static Box reach(Stop stop, CutPath path) {
-        Box main = Box.around(path.main().stream().map(Segment::box).toList());
-        double lead = stop.leadIn().length() + 2 * stop.leadIn().radius();
-        double room =
-                stop.row()
-                        .map(r -> 2 * Math.max(r.pierceClearance(), r.kerf()) + 3 * r.lead())
-                        .orElse(0.0);
-        return main.grown(lead + room);
     }
 }

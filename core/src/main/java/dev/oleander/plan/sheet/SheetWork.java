@@ -119,14 +119,20 @@ final class SheetWork {
             // leads that lie towards their neighbours make another order the quickest
             List<Stop> shifted =
                     pass(ordered, field(ordered))
-                            .all(slots, Slot::byRule, progress.within(0.5, 0.6));
+                            .all(inOrder(ordered), Slot::byRule, progress.within(0.5, 0.6));
             ordered = order(shifted, rule, progress.within(0.6, 0.7));
         }
         SheetField field = field(ordered);
-        List<Stop> placed = pass(ordered, field).all(slots, Slot::chosen, progress.within(0.7, 1));
-        List<Stop> travelled = new HeadTravel(task.machine().habits().lowTravel()).decide(placed);
-        Run run = new Run(task.machine(), choices.order(), layout, travelled, drilled);
-        return new SheetPlan(task, cuts, slots, ordered, placed, field, run);
+        List<Stop> placed =
+                pass(ordered, field).all(inOrder(ordered), Slot::chosen, progress.within(0.7, 1));
+        HeadTravel travel = new HeadTravel(task.machine().habits().lowTravel(), ordered);
+        Run run = new Run(task.machine(), choices.order(), layout, travel.decide(placed), drilled);
+        PlanFrame frame = new PlanFrame(cuts, ordered, travel);
+        return new SheetPlan(task, frame, inOrder(ordered), field, run);
+    }
+
+    private List<Slot> inOrder(List<Stop> ordered) {
+        return ordered.stream().map(s -> slots.get(s.id())).toList();
     }
 
     private SheetField field(List<Stop> ordered) {

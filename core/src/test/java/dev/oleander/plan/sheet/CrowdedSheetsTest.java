@@ -12,6 +12,8 @@ import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.Machine;
+import dev.oleander.motion.ProgramCompiler;
+import dev.oleander.motion.RunMotion;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.Placement;
@@ -107,7 +109,7 @@ class CrowdedSheetsTest {
         }
     }
 
-    @Property(tries = 15)
+    @Property(tries = 6)
     void whatIsPlannedOnEqualsAWholeNewPlan(@ForAll long seed) {
         SplittableRandom random = new SplittableRandom(seed);
         Reading reading = crowd(random);
@@ -117,11 +119,15 @@ class CrowdedSheetsTest {
         SheetPlanner planner = new SheetPlanner(machine, Samples.MACHINES.cutBook(machine));
         PlanChoices choices = someByHand(reading, random);
         SheetPlan plan = planner.plan(reading, order, choices, sheet, Progress.NONE);
+        RunMotion motion = RunMotion.of(plan.run());
         for (int edit = 0; edit < 4; edit++) {
             choices = edited(choices, plan, random);
             plan = planner.plan(reading, order, choices, sheet, plan, Progress.NONE);
-            assertThat(plan.run().stops())
-                    .isEqualTo(planner.plan(reading, order, choices, sheet).stops());
+            motion = motion.next(plan.run());
+            Run whole = planner.plan(reading, order, choices, sheet);
+            assertThat(plan.run().stops()).isEqualTo(whole.stops());
+            assertThat(motion.timeline().program()).isEqualTo(new ProgramCompiler().compile(whole));
+            assertThat(motion.timeline().total()).isEqualTo(RunMotion.of(whole).timeline().total());
         }
     }
 

@@ -24,6 +24,7 @@ public class JobComputer {
     private final DrawingFileRepository files;
     private final MachineLibrary machines;
     private final DialectLibrary dialects;
+    private final LatestPlans plans = new LatestPlans();
     private final Prover prover = Prover.withAllRules();
     private final Cache<JobDocument, JobResult> results =
             Caffeine.newBuilder().maximumSize(MOST_RESULTS).build();
@@ -55,7 +56,13 @@ public class JobComputer {
                         .orElseThrow(() -> NotFoundException.machine(document.machine(), machines));
         Dialect dialect = dialects.find(machine.dialect()).orElseThrow();
         return new JobResult(
-                document, machine, machines.cutBook(machine), dialect, shape(document), prover);
+                document,
+                machine,
+                machines.cutBook(machine),
+                dialect,
+                shape(document),
+                prover,
+                plans);
     }
 
     private Shape shape(JobDocument document) {

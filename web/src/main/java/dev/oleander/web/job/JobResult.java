@@ -5,12 +5,11 @@ import dev.oleander.dialect.Dialect;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.Machine;
-import dev.oleander.motion.ProgramCompiler;
-import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.sheet.SheetPlan;
 import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.Proof;
@@ -31,7 +30,7 @@ public final class JobResult {
     private final CutBook book;
     private final Dialect dialect;
     private final Shape shape;
-    private final Once<Run> run;
+    private final Once<SheetPlan> plan;
     private final Once<Timeline> timeline;
     private final Once<Proof> proof;
 
@@ -44,17 +43,15 @@ public final class JobResult {
             CutBook book,
             Dialect dialect,
             Shape shape,
-            Prover prover) {
+            Prover prover,
+            LatestPlans plans) {
         this.document = document;
         this.machine = machine;
         this.book = book;
         this.dialect = dialect;
         this.shape = shape;
-        this.run = new Once<>(this::plan);
-        this.timeline =
-                new Once<>(
-                        progress ->
-                                new TimeModel(machine).time(new ProgramCompiler().compile(run())));
+        this.plan = new Once<>(progress -> plan(plans, progress));
+        this.timeline = new Once<>(progress -> plans.motion(shape, run()).timeline());
         this.proof =
                 new Once<>(
                         progress ->
@@ -71,7 +68,7 @@ public final class JobResult {
      */
     void complete(Progress progress) {
         try {
-            run.get(progress.within(0, 0.6));
+            plan.get(progress.within(0, 0.6));
             timeline.get(progress.within(0.6, 0.65));
             proof.get(progress.within(0.65, 1));
             refusal = "";
@@ -95,12 +92,28 @@ public final class JobResult {
         return refusal == null ? "" : refusal;
     }
 
-    private Run plan(Progress progress) {
+    private SheetPlan plan(LatestPlans plans, Progress progress) {
         SheetPlanner.Order order =
                 new SheetPlanner.Order(
                         document.material(), document.thickness().value(), document.quantity());
-        return new SheetPlanner(machine, book)
-                .plan(reading(), order, document.plan(), document.sheet(), progress);
+        SheetPlanner planner = new SheetPlanner(machine, book);
+        return plans.plan(
+                shape,
+                earlier ->
+                        earlier == null
+                                ? planner.plan(
+                                        reading(),
+                                        order,
+                                        document.plan(),
+                                        document.sheet(),
+                                        progress)
+                                : planner.plan(
+                                        reading(),
+                                        order,
+                                        document.plan(),
+                                        document.sheet(),
+                                        earlier,
+                                        progress));
     }
 
     public JobDocument document() {
@@ -131,7 +144,16 @@ public final class JobResult {
      * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
      */
     public Run run() {
-        return run.get(Progress.NONE);
+        return sheetPlan().run();
+    }
+
+    /**
+     * The plan with all that can be asked of it.
+     *
+     * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
+     */
+    public SheetPlan sheetPlan() {
+        return plan.get(Progress.NONE);
     }
 
     public Timeline timeline() {
