@@ -1,5 +1,5 @@
 import {addKeys} from './commands.js';
-import {area, inverse, apply, length, nearest} from './paths.js';
+import {area, length} from './paths.js';
 import {Player} from './player.js';
 import {ProgramList} from './program.js';
 import {RunLine} from './run-line.js';
@@ -7,6 +7,7 @@ import {Scene} from './scene.js';
 import {Table} from './table.js';
 import {Drawing} from './draw.js';
 import {Layers} from './layers.js';
+import {LeadTools, StartDrag} from './leads.js';
 import {Taking} from './take.js';
 
 // The bench: keeps run line, table, slip and replay on the same selection and the same moment.
@@ -47,6 +48,7 @@ async function loadScene() {
   player?.load(scene);
   program?.load(job);
   document.body.dataset.scene = scene.step;
+  leads.follow(scene);
 }
 
 // ---- selection
@@ -143,46 +145,10 @@ table.grab = (at) => {
     const [sx, sy] = table.view.toScreen(x, y);
     return Math.hypot(sx - at.x, sy - at.y) < 10;
   });
-  return near ? new StartDrag(stop) : null;
+  return near ? new StartDrag(table, scene, job, stop, post) : null;
 };
 
-class StartDrag {
-  constructor(stop) {
-    this.contour = scene.drawnContour(stop);
-    this.back = inverse(scene.placementOf(stop));
-    this.drawn = scene.featureById.get(stop.feature).d;
-    this.paint = (ctx, painter) => {
-      if (this.at) {
-        painter.screen();
-        const [sx, sy] = table.view.toScreen(this.at.x, this.at.y);
-        ctx.beginPath();
-        ctx.arc(sx, sy, 7, 0, 2 * Math.PI);
-        ctx.fillStyle = table.colours.card;
-        ctx.fill();
-        ctx.strokeStyle = table.colours.sea;
-        ctx.lineWidth = 3;
-        ctx.stroke();
-      }
-    };
-    table.overlays.push(this.paint);
-  }
-
-  move(world) {
-    this.at = nearest(this.contour, world.x, world.y);
-  }
-
-  drop(world, far) {
-    this.cancel();
-    if (far) {
-      const [x, y] = apply(this.back, world.x, world.y);
-      post('stops', {field: 'start', value: number(nearest(this.drawn, x, y).along, 3)});
-    }
-  }
-
-  cancel() {
-    table.overlays.splice(table.overlays.indexOf(this.paint), 1);
-  }
-}
+const leads = new LeadTools(table, job, post, () => (selection.length === 1 ? scene?.stopById.get(selection[0]) : null));
 
 // ---- flags of findings on the table
 
@@ -278,6 +244,8 @@ document.addEventListener('click', ({target}) => {
     select([]);
   } else if (chosen?.dataset.selectFeatures) {
     select(chosen.dataset.selectFeatures.split(','));
+  } else if (leads.click(target, scene)) {
+    return;
   } else if (target.closest('#time-scale')) {
     runLine.setScaled(!runLine.scaled);
   } else if (place?.dataset.features) {
@@ -302,6 +270,9 @@ function visit({x, y, t, stopId}) {
 
 document.addEventListener('keydown', (event) => {
   if (event.key === 'Escape' && !document.querySelector('dialog[open]')) {
+    if (leads.escape()) {
+      return;
+    }
     if (taking?.active) {
       taking.cancel();
     } else if (drawing?.active) {
@@ -382,6 +353,7 @@ document.addEventListener('htmx:afterSettle', () => {
   selection = state().querySelector('[name=stop]').value.split(',').filter(Boolean);
   applySelection();
   runLine.placeMarker();
+  leads.follow(scene);
 });
 
 document.addEventListener('sceneChanged', ({detail: {step}}) => {

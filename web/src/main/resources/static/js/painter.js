@@ -23,7 +23,7 @@ const STYLES = {
 /** The colours of the present theme, from the variables of the style sheet. */
 export function readColours() {
   const style = getComputedStyle(document.documentElement);
-  const names = ['ink', 'ink-soft', 'paper', 'card', 'line', 'line-strong', 'leaf', 'leaf-deep', 'rose', 'rose-pale',
+  const names = ['ink', 'ink-soft', 'paper', 'card', 'line', 'line-strong', 'leaf', 'leaf-deep', 'leaf-pale', 'rose', 'rose-pale',
     'sea', 'amber', 'amber-pale', 'table-ground', 'stock', 'kept', 'hatch', 'travel', 'ruler'];
   const colours = {};
   for (const name of names) {

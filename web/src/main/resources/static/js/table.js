@@ -400,6 +400,10 @@ export class Table extends EventTarget {
       this.measure.push(this.#snapped(at));
       return;
     }
+    if (this.#mode === 'tabs') {
+      this.dispatchEvent(new CustomEvent('pointedAt', {detail: this.#world(at)}));
+      return;
+    }
     if (this.#mode === 'draw') {
       this.dispatchEvent(new CustomEvent('placed', {detail: this.#snapped(at)}));
       return;
@@ -432,7 +436,7 @@ export class Table extends EventTarget {
 
   /** Writes at the pointer what it would snap to while measuring or drawing. */
   #noteSnap(at) {
-    const snaps = this.#mode !== 'select' && this.#mode !== 'take-line';
+    const snaps = !['select', 'take-line', 'tabs'].includes(this.#mode);
     const place = snaps ? this.#snap(at) : null;
     this.snapNote.hidden = !place;
     if (place) {

@@ -67,21 +67,32 @@ final class TabPlacer {
         return tabs;
     }
 
-    /** The middles that a tab may have, by element. */
+    /** The middles that a tab may have: on straight elements, and between corners. */
     private List<Stretch> stretches(double off) {
         List<Stretch> stretches = new ArrayList<>();
+        double corner = 0;
         for (int i = 0; i < main.size(); i++) {
-            Segment segment = main.get(i);
-            double end = starts[i] + segment.length();
-            double from = starts[i] + off / 2 + (isCorner(i) ? FROM_CORNER : 0);
-            double to = end - off / 2 - (isCorner((i + 1) % main.size()) ? FROM_CORNER : 0);
-            from = Math.max(from, clear + off / 2);
-            to = Math.min(to, length - clear - off / 2);
-            if (from <= to) {
-                stretches.add(new Stretch(from, to, segment instanceof Line));
+            double end = starts[i] + main.get(i).length();
+            boolean turns = isCorner((i + 1) % main.size());
+            if (main.get(i) instanceof Line) {
+                double from = starts[i] + (isCorner(i) ? FROM_CORNER : 0);
+                add(stretches, from, end - (turns ? FROM_CORNER : 0), off, true);
+            }
+            if (turns || i + 1 == main.size()) {
+                add(stretches, corner, end - (turns ? FROM_CORNER : 0), off, false);
+                corner = end + FROM_CORNER;
             }
         }
         return stretches;
+    }
+
+    private void add(
+            List<Stretch> stretches, double from, double to, double off, boolean straight) {
+        double first = Math.max(from, clear) + off / 2;
+        double last = Math.min(to, length - clear) - off / 2;
+        if (first <= last) {
+            stretches.add(new Stretch(first, last, straight));
+        }
     }
 
     /** Whether the path turns sharply where an element begins. */

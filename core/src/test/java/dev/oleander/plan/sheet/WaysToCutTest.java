@@ -92,6 +92,19 @@ class WaysToCutTest {
     }
 
     @Test
+    void tabsOfARoundPartLieAllRoundIt() {
+        Reading disc = new Drawn().circle(0, 0, 60).reading();
+        PlanChoices three = outlineWith(tabs(TabChoice.NOTHING.withCount(Typed.of(3))));
+        Stop stop = plan("teasel", 6, disc, three).stop("c1.1").orElseThrow();
+        assertThat(stop.tabs()).hasSize(3);
+        double third = 2 * Math.PI * 60.13 / 3;
+        assertThat(stop.tabs().get(1).from() - stop.tabs().get(0).from())
+                .isCloseTo(third, within(1.0));
+        assertThat(stop.tabs().get(2).from() - stop.tabs().get(1).from())
+                .isCloseTo(third, within(1.0));
+    }
+
+    @Test
     void aTabIsPutWhereAPersonPointed() {
         Typed middle = Typed.of(100);
         Run run =

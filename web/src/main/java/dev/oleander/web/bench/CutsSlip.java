@@ -7,17 +7,14 @@ import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Lead;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;
-import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.quantity.Typed;
 import dev.oleander.web.job.JobResult;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
@@ -28,14 +25,16 @@ public final class CutsSlip {
     /** One of the words a value can have. */
     public record Choice(String value, String label) {}
 
+    private static final int MOST_REMARKS = 5;
+
     private final JobResult result;
     private final List<Stop> stops;
-    private final EditError error;
+    private final StopValues values;
 
     CutsSlip(JobResult result, List<Stop> stops, EditError error) {
         this.result = result;
         this.stops = List.copyOf(stops);
-        this.error = error;
+        this.values = new StopValues(result, stops, error);
     }
 
     public String title() {
@@ -80,13 +79,17 @@ public final class CutsSlip {
         return result.run().layout().placed() > 1;
     }
 
+    public boolean isSingle() {
+        return stops.size() == 1;
+    }
+
     /** Marks and open lines have neither side nor leads. */
     public boolean isProfile() {
         return stops.stream().allMatch(s -> s.kind() == Stop.Kind.PROFILE);
     }
 
     public FieldView side() {
-        return field("side", "Head runs", "", s -> s.side().word(), "side");
+        return values.field("side", "Head runs", "", s -> s.side().word(), "side");
     }
 
     public List<Choice> sides() {
@@ -97,7 +100,7 @@ public final class CutsSlip {
     }
 
     public FieldView quality() {
-        return field(
+        return values.field(
                 "quality", "Cut data", "", s -> s.row().map(CutRow::quality).orElse(""), "data");
     }
 
@@ -109,26 +112,40 @@ public final class CutsSlip {
     /** Kerf and feed as they are used: from the cut book, not to be changed here. */
     public List<FieldView> data() {
         return List.of(
-                field("kerf", "Kerf", "mm", s -> number(s, CutRow::kerf, 3), "kerf"),
-                field(
+                values.field("kerf", "Kerf", "mm", s -> number(s, CutRow::kerf, 3), "kerf"),
+                values.field(
                         "feed",
                         "Feed",
                         "mm/min",
                         s -> s.passes().isEmpty() ? "" : Numbers.plain(s.passes().get(0).feed(), 0),
                         "feed"),
-                field("pierce", "Pierce", "s", s -> number(s, CutRow::pierceSeconds, 2), "kerf"));
+                values.field(
+                        "pierce", "Pierce", "s", s -> number(s, CutRow::pierceSeconds, 2), "kerf"));
     }
 
     private static String number(Stop stop, ToDoubleFunction<CutRow> value, int decimals) {
         return stop.row().map(r -> Numbers.plain(value.applyAsDouble(r), decimals)).orElse("");
     }
 
+    /** What was changed of what was wished for, with the number of the stop. */
+    public List<String> remarks() {
+        return stops.stream()
+                .flatMap(s -> s.remarks().stream().map(r -> "Stop %d: %s".formatted(s.number(), r)))
+                .limit(MOST_REMARKS)
+                .toList();
+    }
+
+    /** Tabs, corners and passes. */
+    public WaysSlip ways() {
+        return new WaysSlip(stops, values);
+    }
+
     public FieldView leadInKind() {
-        return field("leadIn.kind", "Form", "", s -> s.leadIn().kind().word(), "leadIn");
+        return values.field("leadIn.kind", "Form", "", s -> s.leadIn().kind().word(), "leadIn");
     }
 
     public FieldView leadOutKind() {
-        return field("leadOut.kind", "Form", "", s -> s.leadOut().kind().word(), "leadOut");
+        return values.field("leadOut.kind", "Form", "", s -> s.leadOut().kind().word(), "leadOut");
     }
 
     public List<Choice> leadKinds() {
@@ -152,7 +169,7 @@ public final class CutsSlip {
         List<FieldView> fields = new ArrayList<>();
         if (any(of, LeadKind::hasLine)) {
             fields.add(
-                    typed(
+                    values.typed(
                             name + ".length",
                             "Length",
                             "mm",
@@ -162,7 +179,7 @@ public final class CutsSlip {
         }
         if (any(of, LeadKind::hasArc)) {
             fields.add(
-                    typed(
+                    values.typed(
                             name + ".radius",
                             "Radius",
                             "mm",
@@ -172,7 +189,7 @@ public final class CutsSlip {
         }
         if (any(of, k -> k != LeadKind.NONE)) {
             fields.add(
-                    typed(
+                    values.typed(
                             name + ".angle",
                             "Angle",
                             "°",
@@ -188,64 +205,12 @@ public final class CutsSlip {
     }
 
     public FieldView start() {
-        return typed("start", "Starts at", "mm", Stop::startAt, StopChoice::start, "start");
+        return values.typed("start", "Starts at", "mm", Stop::startAt, StopChoice::start, "start");
     }
 
     public FieldView overRun() {
-        return typed("overRun", "Over-run", "mm", Stop::overRun, StopChoice::overRun, "overRun");
-    }
-
-    private FieldView typed(
-            String name,
-            String label,
-            String unit,
-            ToDoubleFunction<Stop> value,
-            Function<StopChoice, Typed> set,
-            String source) {
-        Function<Stop, String> plain = s -> Numbers.plain(value.applyAsDouble(s), 3);
-        Function<Stop, String> text =
-                s ->
-                        Optional.ofNullable(set.apply(choice(s)))
-                                .map(Typed::text)
-                                .orElse(plain.apply(s));
-        FieldView view = field(name, label, unit, text, source);
-        String meaning = view.mixed() ? "" : plain.apply(stops.get(0));
-        boolean same = view.hasError() || meaning.equals(view.text());
-        return new FieldView(
-                view.name(),
-                view.label(),
-                view.text(),
-                same ? "" : meaning,
-                unit,
-                view.source(),
-                view.here(),
-                view.mixed(),
-                view.error());
-    }
-
-    private StopChoice choice(Stop stop) {
-        PlanChoices plan = result.document().plan();
-        return plan.of(stop.feature(), stop.copy());
-    }
-
-    private FieldView field(
-            String name, String label, String unit, Function<Stop, String> value, String source) {
-        Stop first = stops.get(0);
-        String text = value.apply(first);
-        boolean mixed = stops.stream().anyMatch(s -> !value.apply(s).equals(text));
-        boolean here = stops.stream().anyMatch(s -> s.sources().get(source) == Source.HERE);
-        Source from = first.sources().getOrDefault(source, Source.RECIPE);
-        return error.in(
-                new FieldView(
-                        name,
-                        label,
-                        mixed ? "" : text,
-                        "",
-                        unit,
-                        mixed ? "differs" : from.word(),
-                        here,
-                        mixed,
-                        ""));
+        return values.typed(
+                "overRun", "Over-run", "mm", Stop::overRun, StopChoice::overRun, "overRun");
     }
 
     /** Whether one of the stops lets its path follow another side than that of its scrap. */

@@ -1,0 +1,346 @@
+import {apply, inverse, nearest, placeAt, trace} from './paths.js';
+
+// Leads on the table: dragging the start of a stop along its contour with what it would hit, tabs by
+// pointing, and why a lead lies where it does.
+
+/** The start of one stop under the pointer. What it would do there is asked for while it moves. */
+export class StartDrag {
+  #asked = '';
+  #asking = false;
+  #trial = null;
+
+  /**
+   * @param post sends a value of the selected stops
+   */
+  constructor(table, scene, job, stop, post) {
+    Object.assign(this, {table, job, stop, post});
+    this.contour = scene.drawnContour(stop);
+    this.back = inverse(scene.placementOf(stop));
+    this.drawn = scene.featureById.get(stop.feature).d;
+    this.paint = (ctx, painter) => this.#paint(ctx, painter);
+    table.overlays.push(this.paint);
+  }
+
+  move(world) {
+    this.at = nearest(this.contour, world.x, world.y);
+    const [x, y] = apply(this.back, this.at.x, this.at.y);
+    this.wanted = nearest(this.drawn, x, y).along.toFixed(3);
+    this.#ask();
+  }
+
+  async #ask() {
+    const wish = this.wanted;
+    if (this.#asking || wish === this.#asked) {
+      return;
+    }
+    this.#asking = true;
+    this.#asked = wish;
+    const question = new URLSearchParams({stop: this.stop.id, start: wish});
+    const answer = await fetch(`/jobs/${this.job}/cuts/lead?${question}`).catch(() => null);
+    this.#trial = answer?.ok ? await answer.json() : null;
+    this.#asking = false;
+    this.table.refreshTop();
+    if (this.table.overlays.includes(this.paint)) {
+      this.#ask();
+    }
+  }
+
+  #paint(ctx, painter) {
+    if (!this.at) {
+      return;
+    }
+    const c = this.table.colours;
+    if (this.#trial?.lead.length) {
+      painter.world();
+      painter.stroke(trace(new Path2D(), this.#trial.lead), c.sea, 2.5);
+    }
+    painter.screen();
+    const [sx, sy] = this.table.view.toScreen(this.at.x, this.at.y);
+    ctx.beginPath();
+    ctx.arc(sx, sy, 7, 0, 2 * Math.PI);
+    ctx.fillStyle = c.card;
+    ctx.fill();
+    ctx.strokeStyle = this.#trial && !this.#trial.fits ? c.rose : c.sea;
+    ctx.lineWidth = 3;
+    ctx.stroke();
+    if (this.#trial?.says) {
+      sayAt(ctx, c, sx + 14, sy - 14, this.#trial.says, this.table.view.width);
+    }
+  }
+
+  drop(world, far) {
+    this.cancel();
+    if (far) {
+      this.post('stops', {field: 'start', value: this.wanted});
+    }
+  }
+
+  cancel() {
+    this.table.overlays.splice(this.table.overlays.indexOf(this.paint), 1);
+  }
+}
+
+/** A sentence beside a place, in lines short enough to read, kept within the table. */
+function sayAt(ctx, c, x, y, text, width) {
+  ctx.font = '500 12px Commissioner, sans-serif';
+  ctx.textBaseline = 'middle';
+  const lines = [];
+  let line = '';
+  for (const word of text.split(' ')) {
+    if (ctx.measureText(`${line} ${word}`).width > 260 && line) {
+      lines.push(line);
+      line = word;
+    } else {
+      line = line ? `${line} ${word}` : word;
+    }
+  }
+  lines.push(line);
+  const wide = Math.max(...lines.map((l) => ctx.measureText(l).width)) + 16;
+  const left = Math.min(x, width - wide - 4);
+  const high = lines.length * 16 + 10;
+  const top = Math.max(4, y - high);
+  ctx.fillStyle = c.card;
+  ctx.strokeStyle = c.lineStrong;
+  ctx.lineWidth = 1;
+  ctx.beginPath();
+  ctx.rect(left, top, wide, high);
+  ctx.fill();
+  ctx.stroke();
+  ctx.fillStyle = c.ink;
+  lines.forEach((l, i) => ctx.fillText(l, left + 8, top + 13 + 16 * i));
+}
+
+/** Tabs by pointing: a click on the contour of the stop puts one, a click on one put by hand takes it away. */
+class TabPointing {
+  constructor(table, post) {
+    this.table = table;
+    this.post = post;
+    this.stop = null;
+  }
+
+  get active() {
+    return this.stop !== null;
+  }
+
+  begin(scene, stop) {
+    this.stop = stop;
+    this.scene = scene;
+    this.table.setMode('tabs');
+  }
+
+  end() {
+    this.stop = null;
+    this.table.setMode('select');
+  }
+
+  clicked(world) {
+    const contour = this.scene.drawnContour(this.stop);
+    const place = nearest(contour, world.x, world.y);
+    if (place.distance * this.table.view.k > 14) {
+      return;
+    }
+    const [x, y] = apply(inverse(this.scene.placementOf(this.stop)), place.x, place.y);
+    const along = nearest(this.scene.featureById.get(this.stop.feature).d, x, y).along.toFixed(2);
+    const on = this.#tabNear(world);
+    this.post('stops', {field: on ? 'tabs.remove' : 'tabs.add', value: along});
+  }
+
+  #tabNear({x, y}) {
+    const {main, tabs} = this.stop;
+    for (let i = 0; i < tabs.length; i += 2) {
+      const p = placeAt(main, (tabs[i] + tabs[i + 1]) / 2);
+      if (Math.hypot(p.x - x, p.y - y) * this.table.view.k < 9) {
+        return true;
+      }
+    }
+    return false;
+  }
+}
+
+const TERMS = [['room', 'room for the pierce', 4], ['straight', 'straight element', 1], ['near', 'near the way', 0.3], ['slats', 'clear of slats', 0.2]];
+
+/** Every place that was looked at for a lead, as bars along the contour, and its worth in words. */
+class Why {
+  constructor(table, job) {
+    this.table = table;
+    this.job = job;
+    this.reasons = null;
+    table.overlays.push((ctx, painter) => this.#paint(ctx, painter));
+  }
+
+  get active() {
+    return this.reasons !== null;
+  }
+
+  async show(stop) {
+    const answer = await fetch(`/jobs/${this.job}/cuts/why?${new URLSearchParams({stop})}`).catch(() => null);
+    this.reasons = answer?.ok ? await answer.json() : null;
+    this.#write();
+    this.table.refreshTop();
+  }
+
+  hide() {
+    this.reasons = null;
+    this.#write();
+    this.table.refreshTop();
+  }
+
+  #write() {
+    const place = document.getElementById('why');
+    if (!place) {
+      return;
+    }
+    place.replaceChildren();
+    if (!this.reasons) {
+      return;
+    }
+    const sentence = document.createElement('p');
+    sentence.className = 'quiet';
+    sentence.textContent = this.reasons.sentence;
+    place.append(sentence);
+    const chosen = this.reasons.places[this.reasons.chosen];
+    if (chosen) {
+      const list = document.createElement('dl');
+      list.className = 'figures worth';
+      for (const [name, label, weight] of TERMS) {
+        const row = document.createElement('div');
+        const term = document.createElement('dt');
+        const value = document.createElement('dd');
+        term.textContent = label;
+        value.textContent = `${(100 * chosen[name]).toFixed(0)} % of ${weight}`;
+        row.append(term, value);
+        list.append(row);
+      }
+      place.append(list);
+    }
+  }
+
+  /** A bar at each place, as long as it is worth; a cross where no lead fits. */
+  #paint(ctx, painter) {
+    if (!this.reasons) {
+      return;
+    }
+    const c = this.table.colours;
+    const {places, chosen} = this.reasons;
+    const most = Math.max(...places.map((p) => p.worth), 1);
+    painter.world();
+    places.forEach((p, i) => {
+      if (p.fits) {
+        painter.stroke(trace(new Path2D(), p.lead), c.sea, i === chosen ? 2.5 : 0.9, i === chosen ? [] : [3, 3]);
+      }
+    });
+    painter.screen();
+    ctx.font = '600 11px Commissioner, sans-serif';
+    ctx.textBaseline = 'middle';
+    places.forEach((p, i) => {
+      const d = p.lead;
+      if (!d.length) {
+        return;
+      }
+      const [sx, sy] = this.table.view.toScreen(d[d.length - 3], d[d.length - 2]);
+      if (!p.fits) {
+        ctx.beginPath();
+        for (const [a, b] of [[-4, -4], [-4, 4]]) {
+          ctx.moveTo(sx + a, sy + b);
+          ctx.lineTo(sx - a, sy - b);
+        }
+        ctx.strokeStyle = c.rose;
+        ctx.lineWidth = 1.6;
+        ctx.stroke();
+        return;
+      }
+      const high = 26 * p.worth / most;
+      ctx.fillStyle = i === chosen ? c.leaf : c.leafPale;
+      ctx.strokeStyle = c.leaf;
+      ctx.lineWidth = 1;
+      ctx.beginPath();
+      ctx.rect(sx - 3, sy - high, 6, high);
+      ctx.fill();
+      ctx.stroke();
+      if (i === chosen) {
+        ctx.lineWidth = 3;
+        ctx.strokeStyle = c.card;
+        ctx.strokeText(p.worth.toFixed(2), sx + 6, sy - high);
+        ctx.fillStyle = c.ink;
+        ctx.fillText(p.worth.toFixed(2), sx + 6, sy - high);
+      }
+    });
+  }
+}
+
+/** The buttons of the slip that work on the table, for the one selected stop. */
+export class LeadTools {
+  /**
+   * @param only the one selected stop; null when there is none or several
+   */
+  constructor(table, job, post, only) {
+    this.only = only;
+    this.tabs = new TabPointing(table, post);
+    this.why = new Why(table, job);
+    table.addEventListener('pointedAt', ({detail}) => this.tabs.clicked(detail));
+  }
+
+  /** Whether a click was on one of the buttons. */
+  click(target, scene) {
+    if (target.closest('#put-tabs')) {
+      this.#toggleTabs(scene);
+    } else if (target.closest('#why-here')) {
+      this.#toggleWhy();
+    } else {
+      return false;
+    }
+    return true;
+  }
+
+  /** Ends what is under way; false when nothing was. */
+  escape() {
+    if (this.tabs.active) {
+      this.tabs.end();
+    } else if (this.why.active) {
+      this.why.hide();
+    } else {
+      return false;
+    }
+    this.#mark();
+    return true;
+  }
+
+  #toggleTabs(scene) {
+    if (this.tabs.active) {
+      this.tabs.end();
+    } else if (this.only()) {
+      this.tabs.begin(scene, this.only());
+    }
+    this.#mark();
+  }
+
+  async #toggleWhy() {
+    if (this.why.active) {
+      this.why.hide();
+    } else if (this.only()) {
+      await this.why.show(this.only().id);
+    }
+    this.#mark();
+  }
+
+  /** What is open for a stop follows what became of it, or ends when another one is selected. */
+  async follow(scene) {
+    const stop = this.only();
+    if (this.tabs.active && stop?.id === this.tabs.stop.id) {
+      this.tabs.begin(scene, stop);
+    } else if (this.tabs.active) {
+      this.tabs.end();
+    }
+    if (this.why.active && stop) {
+      await this.why.show(stop.id);
+    } else if (this.why.active) {
+      this.why.hide();
+    }
+    this.#mark();
+  }
+
+  #mark() {
+    document.getElementById('put-tabs')?.setAttribute('aria-pressed', String(this.tabs.active));
+    document.getElementById('why-here')?.setAttribute('aria-pressed', String(this.why.active));
+  }
+}
