@@ -1,6 +1,8 @@
 package dev.oleander.plan;
 
 import dev.oleander.drawing.read.Feature;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -15,6 +17,8 @@ import java.util.TreeMap;
  * @param stops choices by feature ("c3") for all copies, or by stop ("c3.2") for one
  * @param recipes ways to cut kinds of features, where nothing is set for the stop; of several that
  *     fit, the earlier one decides
+ * @param given names of recipes given to features by hand, by feature; they go before those that
+ *     fit by rule
  */
 public record PlanChoices(
         String quality,
@@ -22,13 +26,15 @@ public record PlanChoices(
         List<String> sequence,
         Map<String, StopChoice> stops,
         SmallHoles smallHoles,
-        List<Recipe> recipes) {
+        List<Recipe> recipes,
+        Map<String, String> given) {
 
     public PlanChoices {
         smallHoles = smallHoles == null ? SmallHoles.AS_OTHERS : smallHoles;
         sequence = List.copyOf(sequence);
         stops = Map.copyOf(stops);
         recipes = recipes == null ? List.of() : List.copyOf(recipes);
+        given = given == null ? Map.of() : Map.copyOf(given);
     }
 
     public static PlanChoices defaults() {
@@ -38,7 +44,8 @@ public record PlanChoices(
                 List.of(),
                 Map.of(),
                 SmallHoles.AS_OTHERS,
-                List.of());
+                List.of(),
+                Map.of());
     }
 
     /** What was set for one stop: for this copy first, then for the feature. */
@@ -50,33 +57,58 @@ public record PlanChoices(
     /** What the recipes say of a feature. */
     public StopChoice recipeFor(Feature feature) {
         StopChoice choice = StopChoice.NOTHING;
-        for (Recipe recipe : recipes) {
-            if (recipe.rule().fits(feature)) {
-                choice = choice.over(recipe.choice());
-            }
+        for (Recipe recipe : recipesOf(feature)) {
+            choice = choice.over(recipe.choice());
         }
         return choice;
     }
 
+    /** The recipes that speak of a feature, the deciding one first. */
+    public List<Recipe> recipesOf(Feature feature) {
+        String byHand = given.get(feature.id());
+        List<Recipe> all = new ArrayList<>();
+        recipes.stream().filter(r -> r.name().equals(byHand)).forEach(all::add);
+        recipes.stream().filter(r -> !r.name().equals(byHand) && r.fits(feature)).forEach(all::add);
+        return all;
+    }
+
+    /** Gives a recipe to features; it is taken up when the plan does not know it yet. */
+    public PlanChoices given(Recipe recipe, Collection<String> features) {
+        List<Recipe> all = new ArrayList<>(recipes);
+        all.removeIf(r -> r.name().equals(recipe.name()));
+        all.add(recipe);
+        Map<String, String> more = new TreeMap<>(given);
+        features.forEach(f -> more.put(f, recipe.name()));
+        return new PlanChoices(quality, order, sequence, stops, smallHoles, all, more);
+    }
+
+    /** Without a recipe. */
+    public PlanChoices without(String recipe) {
+        Map<String, String> left = new TreeMap<>(given);
+        left.values().removeIf(recipe::equals);
+        List<Recipe> others = recipes.stream().filter(r -> !r.name().equals(recipe)).toList();
+        return new PlanChoices(quality, order, sequence, stops, smallHoles, others, left);
+    }
+
     public PlanChoices withRecipes(List<Recipe> all) {
-        return new PlanChoices(quality, order, sequence, stops, smallHoles, all);
+        return new PlanChoices(quality, order, sequence, stops, smallHoles, all, given);
     }
 
     /** The same with what another has set for single stops. */
     public PlanChoices withStopsOf(PlanChoices other) {
-        return new PlanChoices(quality, order, sequence, other.stops, smallHoles, recipes);
+        return new PlanChoices(quality, order, sequence, other.stops, smallHoles, recipes, given);
     }
 
     public PlanChoices withQuality(String value) {
-        return new PlanChoices(value, order, sequence, stops, smallHoles, recipes);
+        return new PlanChoices(value, order, sequence, stops, smallHoles, recipes, given);
     }
 
     public PlanChoices withOrder(OrderRule rule, List<String> ids) {
-        return new PlanChoices(quality, rule, ids, stops, smallHoles, recipes);
+        return new PlanChoices(quality, rule, ids, stops, smallHoles, recipes, given);
     }
 
     public PlanChoices withSmallHoles(SmallHoles rule) {
-        return new PlanChoices(quality, order, sequence, stops, rule, recipes);
+        return new PlanChoices(quality, order, sequence, stops, rule, recipes, given);
     }
 
     /** Replaces what is set under a key; nothing set removes it. */
@@ -87,6 +119,6 @@ public record PlanChoices(
         } else {
             changed.put(key, choice);
         }
-        return new PlanChoices(quality, order, sequence, changed, smallHoles, recipes);
+        return new PlanChoices(quality, order, sequence, changed, smallHoles, recipes, given);
     }
 }

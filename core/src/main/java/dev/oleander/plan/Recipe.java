@@ -1,12 +1,13 @@
 package dev.oleander.plan;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.quantity.Numbers;
 
 /**
  * A way to cut a kind of feature.
  *
  * @param name for people
- * @param rule which features it is for
+ * @param rule which features it is for; null: only those it is given to by hand
  * @param choice what it says; what it leaves open is as usual
  */
 public record Recipe(String name, Rule rule, StopChoice choice) {
@@ -14,23 +15,34 @@ public record Recipe(String name, Rule rule, StopChoice choice) {
     /** Kinds of features, as a person sorts them. */
     public enum Kind {
         /** a round opening */
-        HOLE("hole"),
+        HOLE("hole", "holes"),
         /** a slot, keyhole or other opening that is not round */
-        OPENING("opening"),
-        OUTLINE("outline"),
+        OPENING("opening", "other openings"),
+        OUTLINE("outline", "outlines"),
         /** an open line */
-        LINE("line"),
-        ANY("anything");
+        LINE("line", "open lines"),
+        ANY("anything", "anything");
 
         private final String word;
+        private final String plural;
 
-        Kind(String word) {
+        Kind(String word, String plural) {
             this.word = word;
+            this.plural = plural;
+        }
+
+        public String plural() {
+            return plural;
         }
 
         public String word() {
             return word;
         }
+    }
+
+    /** Whether it is for a feature by its rule. */
+    public boolean fits(Feature feature) {
+        return rule != null && rule.fits(feature);
     }
 
     /**
@@ -46,6 +58,13 @@ public record Recipe(String name, Rule rule, StopChoice choice) {
             boolean kindFits = kind == Kind.ANY || kind == kindOf(feature);
             double size = size(feature);
             return kindFits && (over == null || size >= over) && (below == null || size < below);
+        }
+
+        /** In words: holes from 4 to below 8 mm. */
+        public String sentence() {
+            String from = over == null ? "" : " from " + Numbers.length(over);
+            String to = below == null ? "" : " below " + Numbers.length(below);
+            return kind.plural() + from + to;
         }
 
         private static double size(Feature feature) {

@@ -1,6 +1,7 @@
 package dev.oleander.plan;
 
 import dev.oleander.quantity.Typed;
+import java.util.List;
 import java.util.function.Consumer;
 
 /**
@@ -76,6 +77,26 @@ public record StopChoice(
                     v.corners = corners;
                     v.passes = passes;
                     v.film = film;
+                });
+    }
+
+    /** What makes sense for other contours too: not where on this one something lies. */
+    public StopChoice asRecipe() {
+        return with(
+                v -> {
+                    v.side = null;
+                    v.start = null;
+                    v.tabs = tabs.withAt(List.of());
+                });
+    }
+
+    /** The rest: what {@link #asRecipe} leaves. */
+    public StopChoice ofPlace() {
+        return NOTHING.with(
+                v -> {
+                    v.side = side;
+                    v.start = start;
+                    v.tabs = TabChoice.NOTHING.withAt(tabs.at());
                 });
     }
 

@@ -7,6 +7,7 @@ import dev.oleander.plan.Stop;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.ShopRecipes;
 import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StageReport;
 import dev.oleander.web.release.ProgramPreview;
@@ -28,10 +29,12 @@ class BenchModel {
 
     private final ReleaseService releases;
     private final MachineLibrary machines;
+    private final ShopRecipes recipes;
 
-    BenchModel(ReleaseService releases, MachineLibrary machines) {
+    BenchModel(ReleaseService releases, MachineLibrary machines, ShopRecipes recipes) {
         this.releases = releases;
         this.machines = machines;
+        this.recipes = recipes;
     }
 
     /**
@@ -77,6 +80,12 @@ class BenchModel {
         model.addAttribute("selection", String.join(",", ids));
         if (!stops.isEmpty()) {
             model.addAttribute("cuts", new CutsSlip(result, stops, shown.error()));
+        }
+        if (planned && shown.stage() == Stage.CUTS) {
+            model.addAttribute(
+                    "recipes",
+                    new RecipeSlip(
+                            result, stops, recipes.of(result.machine().process()), shown.error()));
         }
         model.addAttribute("sheet", new SheetSlip(result, shown.error()));
         if (planned) {

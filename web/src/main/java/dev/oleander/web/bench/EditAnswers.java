@@ -95,7 +95,12 @@ class EditAnswers {
     }
 
     /** Gives every edit its context. */
-    @ControllerAdvice(assignableTypes = {EditController.class, ShapeController.class})
+    @ControllerAdvice(
+            assignableTypes = {
+                EditController.class,
+                ShapeController.class,
+                RecipeEditController.class
+            })
     static class ContextAdvice {
 
         @ModelAttribute("context")

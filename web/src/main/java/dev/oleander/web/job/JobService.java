@@ -26,7 +26,7 @@ public class JobService {
     private final JobComputer computer;
     private final Planning planning;
     private final Revisions revisions;
-    private final Customers customers;
+    private final Proposals proposals;
     private final OrderCheck orderCheck;
     private final Released.Lookup releases;
     private final Clock clock;
@@ -39,7 +39,7 @@ public class JobService {
             JobComputer computer,
             Planning planning,
             Revisions revisions,
-            Customers customers,
+            Proposals proposals,
             OrderCheck orderCheck,
             Released.Lookup releases,
             Clock clock) {
@@ -50,7 +50,7 @@ public class JobService {
         this.computer = computer;
         this.planning = planning;
         this.revisions = revisions;
-        this.customers = customers;
+        this.proposals = proposals;
         this.orderCheck = orderCheck;
         this.releases = releases;
         this.clock = clock;
@@ -83,7 +83,7 @@ public class JobService {
                 now);
         jobs.saveAndFlush(job);
         List<Long> ids = uploads.stream().map(u -> store(job, u, now)).toList();
-        JobDocument document = customers.propose(settings.apply(document(order, ids)));
+        JobDocument document = proposals.propose(settings.apply(document(order, ids)));
         orderCheck.check(document.order());
         append(job, document, ids.isEmpty() ? "Job begun" : "Drawing brought in", account);
         return job.id();
@@ -163,7 +163,7 @@ public class JobService {
         if (!after.equals(before)) {
             orderCheck.check(after.order());
             append(job, after, label, accounts.getReferenceById(who.id()));
-            customers.learn(before, after);
+            proposals.learn(before, after);
         }
         return view(job);
     }

@@ -110,11 +110,24 @@ public class Revisions {
                         sequence,
                         stops,
                         plan.smallHoles(),
-                        plan.recipes());
+                        plan.recipes(),
+                        given(plan, ids));
         boolean whole = sequence.size() == plan.sequence().size();
         return plan.order() == OrderRule.BY_HAND && !whole
                 ? carried.withOrder(OrderRule.PART_BY_PART, List.of())
                 : carried;
+    }
+
+    private static Map<String, String> given(PlanChoices plan, Map<String, String> ids) {
+        Map<String, String> given = new TreeMap<>();
+        plan.given()
+                .forEach(
+                        (feature, recipe) -> {
+                            if (ids.containsKey(feature)) {
+                                given.put(ids.get(feature), recipe);
+                            }
+                        });
+        return given;
     }
 
     private static String carried(String key, Map<String, String> ids) {

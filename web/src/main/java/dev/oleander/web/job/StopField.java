@@ -157,7 +157,7 @@ public enum StopField implements EditField {
 
     private static UnaryOperator<TabChoice> oneMore(Entry entry) {
         return tabs -> {
-            List<Typed> all = new ArrayList<>(tabs.at());
+            List<Typed> all = new ArrayList<>(entry.text() == null ? List.of() : tabs.at());
             all.addAll(entry.places("A tab's place"));
             return tabs.withAt(all);
         };

@@ -53,13 +53,16 @@ class EditFieldsTest {
     }
 
     @ParameterizedTest
-    @EnumSource(StopField.class)
+    @EnumSource(value = StopField.class, mode = EnumSource.Mode.EXCLUDE, names = "TAB_REMOVE")
     void everyValueOfAStopCanBePutBack(StopField field) {
         String text =
                 switch (field) {
                     case SIDE -> "on";
                     case QUALITY -> "fine";
                     case LEAD_IN_KIND, LEAD_OUT_KIND -> "arc";
+                    case TAB_SPACING -> "60";
+                    case CORNERS -> "loop";
+                    case FILM -> "yes";
                     default -> "2";
                 };
         StopChoice set = field.set(StopChoice.NOTHING, typed(text));
@@ -69,8 +72,25 @@ class EditFieldsTest {
         assertThat(field.label()).isNotBlank();
     }
 
+    @Test
+    void tabsArePutAndTakenAwayOneByOne() {
+        StopChoice stop = StopField.TAB_ADD.set(StopChoice.NOTHING, typed("40"));
+        stop = StopField.TAB_ADD.set(stop, typed("90.5"));
+        assertThat(stop.tabs().at()).extracting(Typed::value).containsExactly(40.0, 90.5);
+        stop = StopField.TAB_REMOVE.set(stop, typed("41"));
+        assertThat(stop.tabs().at()).extracting(Typed::value).containsExactly(90.5);
+        stop = StopField.TAB_AT.set(stop, typed("10; 20 30"));
+        assertThat(stop.tabs().at()).extracting(Typed::value).containsExactly(10.0, 20.0, 30.0);
+        assertThat(StopField.TAB_COUNT.set(stop, typed("4")).tabs().at()).hasSize(3);
+    }
+
     @ParameterizedTest
     @CsvSource({
+        "TAB_COUNT, 2.5, whole number",
+        "TAB_LENGTH, -1, between 0.05 and 50",
+        "PASSES, 0, between 1 and 50",
+        "CORNERS, wavy, no form of corner",
+        "FILM, perhaps, neither yes nor no",
         "LEAD_IN_LENGTH, 0, between 0.05 and 500",
         "LEAD_IN_RADIUS, 501, between 0.05 and 500",
         "LEAD_IN_ANGLE, 200, between 1 and 180",
