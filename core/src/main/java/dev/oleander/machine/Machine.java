@@ -7,6 +7,7 @@ package dev.oleander.machine;
  * @param dialect name of the format of its programs
  * @param pathDeviation mm; how far the path may be left at a corner, which sets the corner speed
  * @param hourlyRate money per hour of machine time, in the shop's currency
+ * @param setUpMinutes of machine time for every lot: loading, program, first piece
  * @param habits how it is usually worked with
  */
 public record Machine(
@@ -18,6 +19,7 @@ public record Machine(
         Motion motion,
         double pathDeviation,
         double hourlyRate,
+        double setUpMinutes,
         Habits habits) {
 
     /** Usable travel of the head, mm. */

@@ -53,6 +53,11 @@ final class StopValues {
                 view.error());
     }
 
+    /** mm that the machine's tabs usually leave standing. */
+    double usualTab() {
+        return result.machine().habits().tabs().length();
+    }
+
     /** What is set for a stop, here or by a recipe. */
     StopChoice choice(Stop stop) {
         PlanChoices plan = result.document().plan();

@@ -37,7 +37,7 @@ public final class WaysSlip {
                         "tabs.length",
                         "Length",
                         "mm",
-                        WaysSlip::uncut,
+                        this::uncut,
                         c -> c.tabs().length(),
                         "tabLength"));
     }
@@ -50,9 +50,9 @@ public final class WaysSlip {
     }
 
     /** What a tab leaves standing: the gap less the kerf that eats into it from both ends. */
-    private static double uncut(Stop stop) {
+    private double uncut(Stop stop) {
         return stop.tabs().isEmpty()
-                ? 0
+                ? values.usualTab()
                 : stop.tabs().get(0).to()
                         - stop.tabs().get(0).from()
                         - stop.row().orElseThrow().kerf();

@@ -51,6 +51,11 @@ public record JobDocument(
             return new Order(name, value, material, thickness, quantity, customer);
         }
 
+        /** The same order for so many. */
+        public Order withQuantity(int value) {
+            return new Order(name, machine, material, thickness, value, customer);
+        }
+
         public Order withCustomer(String value) {
             return new Order(name, machine, material, thickness, quantity, value);
         }

@@ -99,6 +99,7 @@ public final class JobResult {
         SheetPlanner planner = new SheetPlanner(machine, book);
         return plans.plan(
                 shape,
+                machine,
                 earlier ->
                         earlier == null
                                 ? planner.plan(
@@ -184,6 +185,11 @@ public final class JobResult {
                                         s -> "%d %s".formatted(s.number(), s.name()),
                                         (a, b) -> a));
         return new CheckedWriter(dialect).write(timeline().program(), frame, names);
+    }
+
+    /** What the drawing was read as, as an SVG element. */
+    public String picture() {
+        return new PartPicture(reading()).svg();
     }
 
     public Map<String, Stop> stops() {

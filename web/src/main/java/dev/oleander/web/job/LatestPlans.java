@@ -2,9 +2,12 @@ package dev.oleander.web.job;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dev.oleander.machine.Machine;
 import dev.oleander.motion.RunMotion;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.sheet.SheetPlan;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 
 /** The latest plan and motion of each shape, so that a small change need not plan all anew. */
@@ -13,27 +16,30 @@ final class LatestPlans {
     private static final int MOST = 30;
 
     /** By identity: shapes are kept as long as their documents are looked at. */
-    private final Cache<Shape, SheetPlan> plans = cache();
+    private final Cache<Shape, Latest> latest =
+            Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
 
-    private final Cache<Shape, RunMotion> motions = cache();
-
-    private static <T> Cache<Shape, T> cache() {
-        return Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
+    /** Of one shape, by id of the machine. */
+    private static final class Latest {
+        private final Map<String, SheetPlan> plans = new ConcurrentHashMap<>();
+        private final Map<String, RunMotion> motions = new ConcurrentHashMap<>();
     }
 
     /**
      * @param making makes a plan from the latest one, which may be null
      */
-    SheetPlan plan(Shape shape, UnaryOperator<SheetPlan> making) {
-        SheetPlan made = making.apply(plans.getIfPresent(shape));
-        plans.put(shape, made);
+    SheetPlan plan(Shape shape, Machine machine, UnaryOperator<SheetPlan> making) {
+        Map<String, SheetPlan> plans = latest.get(shape, s -> new Latest()).plans;
+        SheetPlan made = making.apply(plans.get(machine.id()));
+        plans.put(machine.id(), made);
         return made;
     }
 
     RunMotion motion(Shape shape, Run run) {
-        RunMotion earlier = motions.getIfPresent(shape);
+        Map<String, RunMotion> motions = latest.get(shape, s -> new Latest()).motions;
+        RunMotion earlier = motions.get(run.machine().id());
         RunMotion made = earlier == null ? RunMotion.of(run) : earlier.next(run);
-        motions.put(shape, made);
+        motions.put(run.machine().id(), made);
         return made;
     }
 }

@@ -2,6 +2,7 @@ package dev.oleander.web.library;
 
 import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.price.PriceList;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -12,6 +13,11 @@ class LibraryConfig {
     @Bean
     MachineLibrary machineLibrary() {
         return MachineLibrary.shipped();
+    }
+
+    @Bean
+    PriceList priceList() {
+        return PriceList.shipped();
     }
 
     @Bean

@@ -1,0 +1,217 @@
+package dev.oleander.price;
+
+import dev.oleander.drawing.read.Part;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
+import dev.oleander.machine.CutRow;
+import dev.oleander.machine.Machine;
+import dev.oleander.motion.EventKind;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.Stop;
+import dev.oleander.price.Estimate.Costs;
+import dev.oleander.quantity.Numbers;
+import java.util.Map;
+
+/** Prices a lot from what was planned for it; nothing is guessed that a plan can tell. */
+public final class Estimator {
+
+    private final PriceList prices;
+
+    public Estimator(PriceList prices) {
+        this.prices = prices;
+    }
+
+    /**
+     * What is asked for.
+     *
+     * @param thickness mm
+     * @param quantity copies of the drawing
+     */
+    public record Lot(Reading reading, String material, double thickness, int quantity) {
+
+        public Lot {
+            if (quantity < 1) {
+                throw new IllegalArgumentException("a lot has at least one copy: " + quantity);
+            }
+        }
+
+        /** mm2 of kept material in one copy. */
+        double keptArea() {
+            return reading.parts().stream().map(Part::region).mapToDouble(r -> r.area()).sum();
+        }
+    }
+
+    /**
+     * The estimate of a planned run; a lot of several sheets takes the first one's time for all.
+     */
+    public Estimate cut(Lot lot, Run run, Timeline timeline) {
+        Machine machine = run.machine();
+        SheetLayout layout = run.layout();
+        if (layout.placed() == 0) {
+            return Estimate.impossible(
+                    machine.name(), machine.process(), machine.id(), doesNotFit(layout));
+        }
+        if (run.refused().size() == run.stops().size()) {
+            String why =
+                    run.refused().stream()
+                            .findFirst()
+                            .flatMap(Stop::refusalSentence)
+                            .orElse("Nothing is to be cut.");
+            return Estimate.impossible(machine.name(), machine.process(), machine.id(), why);
+        }
+        double copies = layout.placed();
+        double factor = lot.quantity() / copies;
+        double hours = factor * timeline.total() / 3600;
+        Costs costs =
+                costs(
+                        lot,
+                        layout,
+                        hours * machine.hourlyRate(),
+                        factor * running(run, timeline),
+                        machine.setUpMinutes() / 60 * machine.hourlyRate());
+        return new Estimate(
+                machine.name(),
+                machine.process(),
+                machine.id(),
+                "",
+                warning(run),
+                timeline.total() / copies,
+                (int) Math.round(pierces(timeline) / copies),
+                Map.of(),
+                layout.placed(),
+                sheets(lot, layout),
+                share(lot, layout),
+                costs);
+    }
+
+    private static String doesNotFit(SheetLayout layout) {
+        return "It does not fit on the stock of %s x %s mm."
+                .formatted(
+                        Numbers.plain(layout.stock().width(), 0),
+                        Numbers.plain(layout.stock().height(), 0));
+    }
+
+    private static String warning(Run run) {
+        int refused = run.refused().size();
+        int drilled = run.drilled().size();
+        String cannot = refused == 0 ? "" : refused + " stops cannot be cut there. ";
+        String drills = drilled == 0 ? "" : drilled + " holes are left for drilling.";
+        return (cannot + drills).strip();
+    }
+
+    private static long pierces(Timeline timeline) {
+        return timeline.program().items().stream()
+                .filter(i -> i instanceof Item.Event e && e.kind() == EventKind.PIERCE)
+                .count();
+    }
+
+    /** Gas, abrasive, energy and wear of one sheet. */
+    private static double running(Run run, Timeline timeline) {
+        double sum = 0;
+        for (Stop stop : run.stops()) {
+            if (stop.path().isPresent() && stop.row().isPresent()) {
+                CutRow.Cost cost = stop.row().get().cost();
+                var seconds = timeline.byStop().get(stop.id());
+                double hours = (seconds.cutting() + seconds.piercing()) / 3600;
+                int pierces = stop.kind() == Stop.Kind.MARK ? 0 : 1 + stop.tabs().size();
+                sum += hours * cost.hour() + pierces * cost.pierce();
+            }
+        }
+        return sum;
+    }
+
+    private Costs costs(Lot lot, SheetLayout layout, double machine, double running, double setUp) {
+        double byArea = 0;
+        double bySheet = 0;
+        var material = prices.find(lot.material());
+        if (material.isPresent()) {
+            Box copy = lot.reading().workBox();
+            double perCopy = (copy.width() + layout.gap()) * (copy.height() + layout.gap());
+            double sheet = layout.stock().width() * layout.stock().height();
+            byArea = lot.quantity() * material.get().price(perCopy, lot.thickness());
+            bySheet = sheets(lot, layout) * material.get().price(sheet, lot.thickness());
+        }
+        return new Costs(lot.quantity(), machine, running, setUp, byArea, bySheet);
+    }
+
+    private static int sheets(Lot lot, SheetLayout layout) {
+        return (lot.quantity() + layout.placed() - 1) / layout.placed();
+    }
+
+    private static double share(Lot lot, SheetLayout layout) {
+        double sheet = layout.stock().width() * layout.stock().height();
+        return layout.placed() * lot.keptArea() / sheet;
+    }
+
+    /** The estimate of punching the same lot from the same layout. */
+    public Estimate punch(Lot lot, SheetLayout layout) {
+        PunchPress press = prices.punch();
+        Double thickest = press.thickest().get(lot.material());
+        if (thickest == null || lot.thickness() > thickest) {
+            String why =
+                    thickest == null
+                            ? "%s cannot be punched.".formatted(lot.material())
+                            : "%s is punched up to %s mm; the job is %s mm thick."
+                                    .formatted(
+                                            lot.material(),
+                                            Numbers.plain(thickest, 2),
+                                            Numbers.plain(lot.thickness(), 2));
+            return Estimate.impossible(press.name(), "punching", "", why);
+        }
+        if (layout.placed() == 0) {
+            return Estimate.impossible(press.name(), "punching", "", doesNotFit(layout));
+        }
+        PunchWork work = new PunchWork(press, lot.reading());
+        double sheetSeconds = punchSeconds(press, work, lot, layout);
+        double factor = (double) lot.quantity() / layout.placed();
+        double hours = factor * sheetSeconds / 3600;
+        Costs costs =
+                costs(
+                        lot,
+                        layout,
+                        hours * press.hourlyRate(),
+                        hours * press.hourlyCost() + work.hits().size() * press.toolCost(),
+                        press.setUpMinutes() / 60 * press.hourlyRate());
+        return new Estimate(
+                press.name(),
+                "punching",
+                "",
+                "",
+                "",
+                sheetSeconds / layout.placed(),
+                work.total(),
+                work.hits(),
+                layout.placed(),
+                sheets(lot, layout),
+                share(lot, layout),
+                costs);
+    }
+
+    /**
+     * One sheet: all hits of a tool over all copies before the next tool. Between features the way
+     * is that of evenly spread places, 0.72 sqrt(A / n), as in the shortest way through random
+     * ones.
+     */
+    private static double punchSeconds(
+            PunchPress press, PunchWork work, Lot lot, SheetLayout layout) {
+        int copies = layout.placed();
+        Box stock = layout.stock();
+        double area = stock.width() * stock.height();
+        double seconds = copies * (work.total() * press.hitSeconds() + work.travelSeconds());
+        for (int hits : work.hits().values()) {
+            int places = Math.max(1, Math.min(hits, lot.reading().features().size())) * copies;
+            double way = 0.72 * Math.sqrt(area / places);
+            seconds += places * PunchWork.seconds(press, way);
+        }
+        double grips =
+                Math.ceil(stock.width() / press.window().x())
+                                * Math.ceil(stock.height() / press.window().y())
+                        - 1;
+        return seconds
+                + work.hits().size() * press.toolSeconds()
+                + grips * press.repositionSeconds();
+    }
+}

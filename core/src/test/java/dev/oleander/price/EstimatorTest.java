@@ -1,0 +1,139 @@
+package dev.oleander.price;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.oleander.Drawn;
+import dev.oleander.Samples;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.machine.Machine;
+import dev.oleander.motion.ProgramCompiler;
+import dev.oleander.motion.TimeModel;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.price.Estimate.Costs;
+import dev.oleander.price.Estimator.Lot;
+import org.junit.jupiter.api.Test;
+
+class EstimatorTest {
+
+    private static final Estimator ESTIMATOR = new Estimator(PriceList.shipped());
+    private static final Reading PLATE =
+            new Drawn()
+                    .rectangle(0, 0, 200, 100)
+                    .circle(30, 50, 5)
+                    .circle(60, 50, 5)
+                    .rectangle(100, 40, 20, 20)
+                    .reading();
+
+    private static Run run(String machine, Reading reading, double thickness, int quantity) {
+        Machine known = Samples.MACHINES.find(machine).orElseThrow();
+        return new SheetPlanner(known, Samples.MACHINES.cutBook(known))
+                .plan(
+                        reading,
+                        new SheetPlanner.Order("mild steel", thickness, quantity),
+                        PlanChoices.defaults(),
+                        SheetChoices.defaults());
+    }
+
+    private static Timeline time(Run run) {
+        return new TimeModel(run.machine()).time(new ProgramCompiler().compile(run));
+    }
+
+    private static Estimate cut(String machine, double thickness, int quantity) {
+        Run run = run(machine, PLATE, thickness, quantity);
+        return ESTIMATOR.cut(new Lot(PLATE, "mild steel", thickness, quantity), run, time(run));
+    }
+
+    @Test
+    void everyPartOfTheCostFollowsFromTheRun() {
+        Run run = run("teasel", PLATE, 6, 10);
+        Timeline timeline = time(run);
+        Estimate estimate = ESTIMATOR.cut(new Lot(PLATE, "mild steel", 6, 10), run, timeline);
+        Costs costs = estimate.costs();
+        assertThat(estimate.placed()).isEqualTo(10);
+        assertThat(estimate.sheets()).isEqualTo(1);
+        assertThat(estimate.pierces()).isEqualTo(4);
+        assertThat(estimate.seconds()).isCloseTo(timeline.total() / 10, within(1e-9));
+        assertThat(costs.machine()).isCloseTo(timeline.total() / 3600 * 96, within(1e-9));
+        assertThat(costs.setUp()).isCloseTo(15.0 / 60 * 96, within(1e-9));
+        double on = timeline.seconds().cutting() + timeline.seconds().piercing();
+        var cost = run.stops().get(0).row().orElseThrow().cost();
+        assertThat(costs.running())
+                .isCloseTo(on / 3600 * cost.hour() + 40 * cost.pierce(), within(1e-9));
+        // 1500 x 1000 x 6 mm of steel weigh 70.65 kg
+        assertThat(costs.materialBySheet()).isCloseTo(70.65 * 1.35, within(1e-6));
+        double gap = run.layout().gap();
+        assertThat(costs.materialByArea())
+                .isCloseTo(10 * (200 + gap) * (100 + gap) * 6 * 1e-9 * 7850 * 1.35, within(1e-6));
+        assertThat(estimate.share())
+                .isCloseTo(10 * (20000 - 400 - 50 * Math.PI) / 1.5e6, within(1e-6));
+        assertThat(costs.part(true)).isCloseTo(costs.lot(true) / 10, within(1e-9));
+    }
+
+    @Test
+    void aLotThatNeedsSeveralSheetsPaysForAllOfThem() {
+        Estimate one = cut("teasel", 6, 10);
+        Estimate many = cut("teasel", 6, 500);
+        assertThat(many.placed()).isLessThan(500);
+        assertThat(many.sheets()).isEqualTo((499 + many.placed()) / many.placed());
+        assertThat(many.costs().machine() / 500).isCloseTo(one.costs().machine() / 10, within(0.1));
+        assertThat(many.costs().part(false)).isLessThan(one.costs().part(false));
+    }
+
+    @Test
+    void aMachineWithoutDataSaysSo() {
+        Estimate thick = cut("teasel", 60, 1);
+        assertThat(thick.isPossible()).isFalse();
+        assertThat(thick.cannot()).contains("60 mm thick");
+        assertThat(cut("yarrow", 60, 1).isPossible()).isTrue();
+    }
+
+    @Test
+    void aPartLargerThanTheStockFitsNowhere() {
+        Reading large = new Drawn().rectangle(0, 0, 1600, 1100).reading();
+        Run run = run("sorrel", large, 6, 1);
+        Estimate estimate = ESTIMATOR.cut(new Lot(large, "mild steel", 6, 1), run, time(run));
+        assertThat(estimate.cannot()).contains("does not fit", "1500 x 1000");
+    }
+
+    @Test
+    void punchingCountsHitsByTool() {
+        Run run = run("teasel", PLATE, 3, 10);
+        Estimate punched = ESTIMATOR.punch(new Lot(PLATE, "mild steel", 3, 10), run.layout());
+        // two round holes, a square one; edges of 200 and 100 with a shear of 56 that overlaps by 1
+        assertThat(punched.hits())
+                .containsEntry("round 10", 2)
+                .containsEntry("square 20", 1)
+                .containsEntry("shear", 2 * 4 + 2 * 2);
+        assertThat(punched.pierces()).isEqualTo(15);
+        assertThat(punched.seconds()).isGreaterThan(15 * 0.12);
+        assertThat(punched.costs().running()).isGreaterThan(3 * 1.2);
+    }
+
+    @Test
+    void curvesAreNibbledFinelyEnough() {
+        Reading disc = new Drawn().circle(0, 0, 100).reading();
+        Run run = run("teasel", disc, 3, 1);
+        Estimate punched = ESTIMATOR.punch(new Lot(disc, "mild steel", 3, 1), run.layout());
+        int hits = punched.hits().get("round 12, nibbling");
+        // hits of radius 6 on the circle of radius 106 round a part of radius 100
+        double half = Math.PI / hits;
+        double chord = 106 * Math.sin(half);
+        double left = 106 * Math.cos(half) - Math.sqrt(36 - chord * chord) - 100;
+        assertThat(left).as("what stays between two hits").isLessThan(0.105);
+        assertThat(left).as("not finer than needed").isGreaterThan(0.08);
+    }
+
+    @Test
+    void whatIsTooThickOrNoSheetMetalIsNotPunched() {
+        Run run = run("teasel", PLATE, 8, 1);
+        assertThat(ESTIMATOR.punch(new Lot(PLATE, "mild steel", 8, 1), run.layout()).cannot())
+                .contains("up to 6 mm", "8 mm thick");
+        assertThat(ESTIMATOR.punch(new Lot(PLATE, "glass", 3, 1), run.layout()).cannot())
+                .contains("cannot be punched");
+    }
+}
