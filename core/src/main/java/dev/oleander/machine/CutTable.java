@@ -1,6 +1,7 @@
 package dev.oleander.machine;
 
 import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -13,6 +14,34 @@ public record CutTable(String machine, List<CutRow> rows) implements CutBook {
 
     public CutTable {
         rows = List.copyOf(rows);
+    }
+
+    /**
+     * The table with a row in the place of the one with its id, or besides the others.
+     *
+     * @throws CutDataException when another row has the same material, thickness and quality
+     */
+    public CutTable with(CutRow row) {
+        List<CutRow> all = new ArrayList<>(rows);
+        all.removeIf(r -> r.id().equals(row.id()));
+        for (CutRow other : all) {
+            if (other.label().equals(row.label())) {
+                throw new CutDataException(
+                        "The cut book of %s has a row for %s already."
+                                .formatted(machine, row.label()));
+            }
+        }
+        all.add(row);
+        all.sort(
+                Comparator.comparing(CutRow::material)
+                        .thenComparing(CutRow::thickness)
+                        .thenComparing(CutRow::quality, Comparator.reverseOrder()));
+        return new CutTable(machine, all);
+    }
+
+    /** The table without a row. */
+    public CutTable without(String id) {
+        return new CutTable(machine, rows.stream().filter(r -> !r.id().equals(id)).toList());
     }
 
     @Override

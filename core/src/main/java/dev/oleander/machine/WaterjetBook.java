@@ -61,6 +61,44 @@ public record WaterjetBook(String machine, Waterjet waterjet) implements CutBook
      */
     public record Material(String name, double machinability, double thickest) {}
 
+    /** The book with another machinability of a material. */
+    public WaterjetBook with(String material, double machinability) {
+        List<Material> changed =
+                waterjet.materials().stream()
+                        .map(
+                                m ->
+                                        m.name().equals(material)
+                                                ? new Material(
+                                                        material, machinability, m.thickest())
+                                                : m)
+                        .toList();
+        Waterjet w = waterjet;
+        return new WaterjetBook(
+                machine,
+                new Waterjet(
+                        w.pressure(),
+                        w.orifice(),
+                        w.mixingTube(),
+                        w.abrasiveFlow(),
+                        w.abrasiveFactor(),
+                        w.kerf(),
+                        w.thinnest(),
+                        w.hourlyCost(),
+                        changed));
+    }
+
+    /**
+     * The machinability that a test cut of this machine shows.
+     *
+     * @param feed at which the quality was just reached, mm/min
+     * @throws CutDataException when a value is not usable
+     */
+    public double calibrated(String material, double thickness, String quality, double feed) {
+        find(material, thickness, quality);
+        double level = QUALITIES.indexOf(quality) + 1.0;
+        return waterjet.equation().machinability(feed, thickness, level);
+    }
+
     @Override
     public List<String> materials() {
         return waterjet.materials().stream().map(Material::name).toList();
