@@ -32,8 +32,9 @@ public record CutTable(String machine, List<CutRow> rows) implements CutBook {
             }
         }
         all.add(row);
+        List<String> order = all.stream().map(CutRow::material).distinct().toList();
         all.sort(
-                Comparator.comparing(CutRow::material)
+                Comparator.comparing((CutRow r) -> order.indexOf(r.material()))
                         .thenComparing(CutRow::thickness)
                         .thenComparing(CutRow::quality, Comparator.reverseOrder()));
         return new CutTable(machine, all);

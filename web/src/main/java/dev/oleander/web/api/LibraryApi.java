@@ -6,6 +6,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.web.api.ApiJson.DialectJson;
 import dev.oleander.web.api.ApiJson.MachineJson;
+import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.job.NotFoundException;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,9 +18,11 @@ import org.springframework.web.bind.annotation.RestController;
 class LibraryApi {
 
     private final MachineLibrary machines;
+    private final CutBooks books;
     private final DialectLibrary dialects;
 
-    LibraryApi(MachineLibrary machines, DialectLibrary dialects) {
+    LibraryApi(MachineLibrary machines, CutBooks books, DialectLibrary dialects) {
+        this.books = books;
         this.machines = machines;
         this.dialects = dialects;
     }
@@ -39,7 +42,7 @@ class LibraryApi {
                 m.motion().rapid(),
                 m.motion().acceleration(),
                 m.hourlyRate(),
-                machines.cutBook(m).materials());
+                books.of(m).materials());
     }
 
     @GetMapping("/api/cut-book")
@@ -51,7 +54,7 @@ class LibraryApi {
                                 () ->
                                         new NotFoundException(
                                                 "There is no machine \"%s\".".formatted(machine)));
-        return machines.cutBook(known).rows().stream()
+        return books.of(known).rows().stream()
                 .filter(r -> material == null || r.material().equals(material))
                 .toList();
     }

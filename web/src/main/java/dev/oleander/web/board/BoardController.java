@@ -4,6 +4,7 @@ import dev.oleander.drawing.DrawingException;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.job.Customers;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.Stage;
@@ -25,9 +26,12 @@ class BoardController {
 
     private final BoardService board;
     private final MachineLibrary machines;
+    private final CutBooks books;
     private final Customers customers;
 
-    BoardController(BoardService board, MachineLibrary machines, Customers customers) {
+    BoardController(
+            BoardService board, MachineLibrary machines, CutBooks books, Customers customers) {
+        this.books = books;
         this.board = board;
         this.machines = machines;
         this.customers = customers;
@@ -44,7 +48,7 @@ class BoardController {
         model.addAttribute("board", board.search(query));
         model.addAttribute("stages", Stage.values());
         model.addAttribute("machines", machines.machines());
-        model.addAttribute("intake", Intake.of(machines));
+        model.addAttribute("intake", Intake.of(machines, books));
         model.addAttribute("customers", customers.names());
         model.addAttribute("problems", problems);
         return "board";

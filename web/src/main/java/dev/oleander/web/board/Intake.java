@@ -1,9 +1,11 @@
 package dev.oleander.web.board;
 
+import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.web.book.CutBooks;
 import java.util.List;
 
 /** Choices for new jobs: the machines with what their cut books know. */
@@ -15,14 +17,14 @@ public record Intake(List<MachineChoice> machines) {
     /** A material and the thicknesses the book has, mm. */
     public record MaterialChoice(String name, List<String> thicknesses) {}
 
-    static Intake of(MachineLibrary library) {
-        return new Intake(library.machines().stream().map(m -> choice(library, m)).toList());
+    static Intake of(MachineLibrary library, CutBooks books) {
+        return new Intake(library.machines().stream().map(m -> choice(books.of(m), m)).toList());
     }
 
-    private static MachineChoice choice(MachineLibrary library, Machine machine) {
-        List<CutRow> rows = library.cutBook(machine).rows();
+    private static MachineChoice choice(CutBook book, Machine machine) {
+        List<CutRow> rows = book.rows();
         List<MaterialChoice> materials =
-                library.cutBook(machine).materials().stream()
+                book.materials().stream()
                         .map(
                                 name ->
                                         new MaterialChoice(

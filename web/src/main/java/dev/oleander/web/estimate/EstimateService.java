@@ -9,6 +9,7 @@ import dev.oleander.price.Estimate;
 import dev.oleander.price.Estimator;
 import dev.oleander.price.Estimator.Lot;
 import dev.oleander.price.PriceList;
+import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.job.JobComputer;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
@@ -22,9 +23,12 @@ class EstimateService {
 
     private final JobComputer computer;
     private final MachineLibrary machines;
+    private final CutBooks books;
     private final Estimator estimator;
 
-    EstimateService(JobComputer computer, MachineLibrary machines, PriceList prices) {
+    EstimateService(
+            JobComputer computer, MachineLibrary machines, CutBooks books, PriceList prices) {
+        this.books = books;
         this.computer = computer;
         this.machines = machines;
         this.estimator = new Estimator(prices);
@@ -60,7 +64,7 @@ class EstimateService {
      */
     private JobDocument on(JobDocument document, Machine machine, int quantity) {
         JobDocument.Order order = document.order().withMachine(machine.id()).withQuantity(quantity);
-        CutBook book = machines.cutBook(machine);
+        CutBook book = books.of(machine);
         List<String> qualities = book.qualities(document.material(), document.thickness().value());
         String wanted = document.plan().quality();
         if (qualities.isEmpty()) {

@@ -7,6 +7,7 @@ import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.proof.Prover;
+import dev.oleander.web.book.CutBooks;
 import org.springframework.stereotype.Component;
 
 /** Computes what follows from documents and keeps the latest results. */
@@ -21,12 +22,16 @@ public class JobComputer {
     /** What a shape follows from; formulas of drawing know the thickness, mm. */
     private record ShapeKey(ShapeChoices choices, double thickness) {}
 
+    /** What a result follows from. */
+    private record ResultKey(JobDocument document, long books) {}
+
     private final DrawingFileRepository files;
     private final MachineLibrary machines;
+    private final CutBooks books;
     private final DialectLibrary dialects;
     private final LatestPlans plans = new LatestPlans();
     private final Prover prover = Prover.withAllRules();
-    private final Cache<JobDocument, JobResult> results =
+    private final Cache<ResultKey, JobResult> results =
             Caffeine.newBuilder().maximumSize(MOST_RESULTS).build();
     private final Cache<ShapeKey, Shape> shapes =
             Caffeine.newBuilder()
@@ -36,9 +41,14 @@ public class JobComputer {
                                     100 + s.reading().drawing().entities().size())
                     .build();
 
-    JobComputer(DrawingFileRepository files, MachineLibrary machines, DialectLibrary dialects) {
+    JobComputer(
+            DrawingFileRepository files,
+            MachineLibrary machines,
+            CutBooks books,
+            DialectLibrary dialects) {
         this.files = files;
         this.machines = machines;
+        this.books = books;
         this.dialects = dialects;
     }
 
@@ -47,7 +57,8 @@ public class JobComputer {
      * @throws NotFoundException when the machine is not known
      */
     public JobResult result(JobDocument document) {
-        return results.get(document, this::compute);
+        return results.get(
+                new ResultKey(document, books.version()), key -> compute(key.document()));
     }
 
     private JobResult compute(JobDocument document) {
@@ -56,13 +67,7 @@ public class JobComputer {
                         .orElseThrow(() -> NotFoundException.machine(document.machine(), machines));
         Dialect dialect = dialects.find(machine.dialect()).orElseThrow();
         return new JobResult(
-                document,
-                machine,
-                machines.cutBook(machine),
-                dialect,
-                shape(document),
-                prover,
-                plans);
+                document, machine, books.of(machine), dialect, shape(document), prover, plans);
     }
 
     private Shape shape(JobDocument document) {

@@ -5,6 +5,7 @@ import dev.oleander.dialect.Dialect;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.Machine;
+import dev.oleander.motion.DataTable;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Run;
@@ -15,9 +16,11 @@ import dev.oleander.progress.Progress;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
+import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * What follows from a document, each part computed when it is first asked for; who asks for a part
@@ -185,6 +188,14 @@ public final class JobResult {
                                         s -> "%d %s".formatted(s.number(), s.name()),
                                         (a, b) -> a));
         return new CheckedWriter(dialect).write(timeline().program(), frame, names);
+    }
+
+    /** SHA-256 of the cutting data that the run uses, in hexadecimal. */
+    public String dataFingerprint() {
+        return DocumentJson.sha256(
+                JsonMapper.shared()
+                        .writeValueAsString(DataTable.of(run()))
+                        .getBytes(StandardCharsets.UTF_8));
     }
 
     /** What the drawing was read as, as an SVG element. */

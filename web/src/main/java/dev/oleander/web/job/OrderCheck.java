@@ -4,6 +4,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.OleanderSettings;
+import dev.oleander.web.book.CutBooks;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -17,10 +18,12 @@ class OrderCheck {
     private static final double THICKEST = 400;
 
     private final MachineLibrary machines;
+    private final CutBooks books;
     private final OleanderSettings settings;
 
-    OrderCheck(MachineLibrary machines, OleanderSettings settings) {
+    OrderCheck(MachineLibrary machines, CutBooks books, OleanderSettings settings) {
         this.machines = machines;
+        this.books = books;
         this.settings = settings;
     }
 
@@ -36,7 +39,7 @@ class OrderCheck {
             throw new RefusedEditException(
                     "A job needs a name of 1 to %d characters.".formatted(LONGEST_NAME));
         }
-        List<String> materials = machines.cutBook(machine).materials();
+        List<String> materials = books.of(machine).materials();
         if (!materials.contains(order.material())) {
             throw new RefusedEditException(
                     "The cut book of %s has no data for \"%s\"; it has %s."

@@ -204,7 +204,7 @@ public final class StageReport {
             return StageView.open(Stage.RELEASE, "none yet");
         }
         String revision = "revision " + latest.get().revision();
-        return latest.get().fingerprint().equals(DocumentJson.fingerprint(result.document()))
+        return latest.get().isOf(result)
                 ? StageView.ready(Stage.RELEASE, revision)
                 : StageView.open(Stage.RELEASE, revision + ", stale");
     }

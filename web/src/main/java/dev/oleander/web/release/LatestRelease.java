@@ -3,6 +3,7 @@ package dev.oleander.web.release;
 import dev.oleander.web.job.Released;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Tells jobs which release is their newest. */
@@ -17,11 +18,14 @@ class LatestRelease implements Released.Lookup {
 
     @Override
     public Optional<Released> latest(long job) {
-        return releases.findFirstByJobIdOrderByIdDesc(job)
-                .map(r -> new Released(r.revision(), fingerprint(r)));
+        return releases.findFirstByJobIdOrderByIdDesc(job).map(LatestRelease::released);
     }
 
-    private static String fingerprint(Release release) {
-        return JsonMapper.shared().readTree(release.inputs()).path("fingerprint").asString();
+    private static Released released(Release release) {
+        JsonNode inputs = JsonMapper.shared().readTree(release.inputs());
+        return new Released(
+                release.revision(),
+                inputs.path("fingerprint").asString(),
+                inputs.path("dataFingerprint").asString(""));
     }
 }

@@ -153,6 +153,7 @@ public class ReleaseService {
     private static Map<String, Object> inputs(JobResult result) {
         Map<String, Object> inputs = new LinkedHashMap<>();
         inputs.put("fingerprint", DocumentJson.fingerprint(result.document()));
+        inputs.put("dataFingerprint", result.dataFingerprint());
         inputs.put("document", result.document());
         inputs.put("machine", result.machine());
         inputs.put("cutData", DataTable.of(result.run()));

@@ -1,0 +1,258 @@
+package dev.oleander.web.book;
+
+import dev.oleander.machine.CutBook;
+import dev.oleander.machine.CutBookCsv;
+import dev.oleander.machine.CutDataException;
+import dev.oleander.machine.CutField;
+import dev.oleander.machine.CutRow;
+import dev.oleander.machine.CutRowText;
+import dev.oleander.machine.CutTable;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.machine.WaterjetBook;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.account.AccountRepository;
+import dev.oleander.web.account.SignedIn;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The cut books that ship, with what the shop has changed of them. */
+@Service
+public class CutBooks {
+
+    private final MachineLibrary machines;
+    private final BookChangeRepository changes;
+    private final AccountRepository accounts;
+    private final Clock clock;
+
+    /** Books by machine, each with the version it was made of. */
+    private final Map<String, Versioned> books = new ConcurrentHashMap<>();
+
+    private record Versioned(long version, CutBook book) {}
+
+    /** A machinability that a test cut showed. */
+    record Calibration(double machinability, double thickness, String quality, double feed) {}
+
+    CutBooks(
+            MachineLibrary machines,
+            BookChangeRepository changes,
+            AccountRepository accounts,
+            Clock clock) {
+        this.machines = machines;
+        this.changes = changes;
+        this.accounts = accounts;
+        this.clock = clock;
+    }
+
+    /** Changes with every change of any book: what follows from books is as old as this says. */
+    @Transactional(readOnly = true)
+    public long version() {
+        return changes.version();
+    }
+
+    /** The book of a machine as it is now. */
+    @Transactional(readOnly = true)
+    public CutBook of(Machine machine) {
+        long version = changes.version();
+        Versioned known = books.get(machine.id());
+        if (known == null || known.version() != version) {
+            known = new Versioned(version, made(machine));
+            books.put(machine.id(), known);
+        }
+        return known.book();
+    }
+
+    private CutBook made(Machine machine) {
+        CutBook book = machines.cutBook(machine);
+        for (BookChange change : changes.ofMachine(machine.id())) {
+            book = applied(book, change);
+        }
+        return book;
+    }
+
+    private static CutBook applied(CutBook book, BookChange change) {
+        if (book instanceof WaterjetBook waterjet) {
+            Calibration found = JsonMapper.shared().readValue(change.after(), Calibration.class);
+            return waterjet.with(change.subject(), found.machinability());
+        }
+        CutTable table = (CutTable) book;
+        return change.after() == null
+                ? table.without(change.subject())
+                : table.with(JsonMapper.shared().readValue(change.after(), CutRow.class));
+    }
+
+    /**
+     * Puts a row into the book, or in the place of the one with its id.
+     *
+     * @param id empty for a new row
+     * @throws CutDataException when a value is not usable or the row is there already
+     */
+    @Transactional
+    public CutRow save(
+            Machine machine, String id, Map<CutField, String> texts, String note, SignedIn who) {
+        CutRow row = CutRowText.read(id, texts);
+        keep(table(machine), machine, List.of(row), note, who);
+        return row;
+    }
+
+    private CutTable table(Machine machine) {
+        if (of(machine) instanceof CutTable table) {
+            return table;
+        }
+        throw new CutDataException(
+                "The data of %s are computed; only machinability can be changed."
+                        .formatted(machine.name()));
+    }
+
+    private void keep(
+            CutTable before, Machine machine, List<CutRow> rows, String note, SignedIn who) {
+        CutTable book = before;
+        Instant now = clock.instant();
+        for (CutRow row : rows) {
+            book = book.with(row);
+            String old =
+                    before.rows().stream()
+                            .filter(r -> r.id().equals(row.id()))
+                            .findFirst()
+                            .map(JsonMapper.shared()::writeValueAsString)
+                            .orElse(null);
+            String json = JsonMapper.shared().writeValueAsString(row);
+            if (!json.equals(old)) {
+                changes.save(change(machine, row.id(), old, json, note, who, now));
+            }
+        }
+    }
+
+    private BookChange change(
+            Machine machine,
+            String subject,
+            String before,
+            String after,
+            String note,
+            SignedIn who,
+            Instant at) {
+        return new BookChange(
+                machine.id(),
+                subject,
+                before,
+                after,
+                note.length() > 200 ? note.substring(0, 200) : note,
+                accounts.getReferenceById(who.id()),
+                at);
+    }
+
+    /**
+     * Takes a row away.
+     *
+     * @throws CutDataException when there is none, or it is the last of its machine
+     */
+    @Transactional
+    public void delete(Machine machine, String id, SignedIn who) {
+        CutTable table = table(machine);
+        CutRow row =
+                table.rows().stream()
+                        .filter(r -> r.id().equals(id))
+                        .findFirst()
+                        .orElseThrow(
+                                () ->
+                                        new CutDataException(
+                                                "%s has no row \"%s\"."
+                                                        .formatted(machine.name(), id)));
+        if (table.rows().size() == 1) {
+            throw new CutDataException("The last row of a cut book stays.");
+        }
+        String before = JsonMapper.shared().writeValueAsString(row);
+        changes.save(change(machine, id, before, null, "taken away", who, clock.instant()));
+    }
+
+    /**
+     * Rows of a file: those for a material, thickness and quality that there are take their place,
+     * the others come new. All or nothing.
+     *
+     * @return how many rows the file has
+     * @throws CutDataException naming the line and what is wrong
+     */
+    @Transactional
+    public int load(Machine machine, String csv, String note, SignedIn who) {
+        CutTable table = table(machine);
+        List<CutRow> rows = new ArrayList<>();
+        for (CutRow read : new CutBookCsv().read(csv)) {
+            Optional<CutRow> same =
+                    table.rows().stream().filter(r -> r.label().equals(read.label())).findFirst();
+            rows.add(
+                    same.isEmpty()
+                            ? read
+                            : CutRowText.read(same.get().id(), CutRowText.write(read)));
+        }
+        keep(table, machine, rows, note, who);
+        return rows.size();
+    }
+
+    /** The whole book as CSV. */
+    @Transactional(readOnly = true)
+    public String csv(Machine machine) {
+        return new CutBookCsv().write(of(machine).rows());
+    }
+
+    /**
+     * Sets the machinability of a material by a test cut.
+     *
+     * @param feed mm/min at which the quality was just reached
+     * @return the machinability
+     * @throws CutDataException when a value is not usable
+     */
+    @Transactional
+    public double calibrate(
+            Machine machine,
+            String material,
+            double thickness,
+            String quality,
+            double feed,
+            SignedIn who) {
+        if (!(of(machine) instanceof WaterjetBook book)) {
+            throw new CutDataException(
+                    "%s has tabulated data; there is nothing to calibrate."
+                            .formatted(machine.name()));
+        }
+        double found = book.calibrated(material, thickness, quality, feed);
+        double before =
+                book.waterjet().materials().stream()
+                        .filter(m -> m.name().equals(material))
+                        .findFirst()
+                        .orElseThrow()
+                        .machinability();
+        JsonMapper json = JsonMapper.shared();
+        changes.save(
+                change(
+                        machine,
+                        material,
+                        json.writeValueAsString(Map.of("machinability", before)),
+                        json.writeValueAsString(new Calibration(found, thickness, quality, feed)),
+                        "test cut of %s mm, %s, at %s mm/min"
+                                .formatted(
+                                        Numbers.plain(thickness, 2),
+                                        quality,
+                                        Numbers.plain(feed, 1)),
+                        who,
+                        clock.instant()));
+        return found;
+    }
+
+    /** What was changed, the latest first. */
+    @Transactional(readOnly = true)
+    public List<Change> history(Machine machine) {
+        List<Change> all = new ArrayList<>();
+        for (BookChange change : changes.ofMachine(machine.id())) {
+            all.add(0, Change.of(change));
+        }
+        return all;
+    }
+}
