@@ -19,6 +19,7 @@ import java.util.TreeMap;
  *     fit, the earlier one decides
  * @param given names of recipes given to features by hand, by feature; they go before those that
  *     fit by rule
+ * @param pins stretches of ids of stops that stay together in this order, whatever the rule
  */
 public record PlanChoices(
         String quality,
@@ -27,7 +28,8 @@ public record PlanChoices(
         Map<String, StopChoice> stops,
         SmallHoles smallHoles,
         List<Recipe> recipes,
-        Map<String, String> given) {
+        Map<String, String> given,
+        List<List<String>> pins) {
 
     public PlanChoices {
         smallHoles = smallHoles == null ? SmallHoles.AS_OTHERS : smallHoles;
@@ -35,6 +37,7 @@ public record PlanChoices(
         stops = Map.copyOf(stops);
         recipes = recipes == null ? List.of() : List.copyOf(recipes);
         given = given == null ? Map.of() : Map.copyOf(given);
+        pins = pins == null ? List.of() : pins.stream().map(List::copyOf).toList();
     }
 
     public static PlanChoices defaults() {
@@ -45,7 +48,8 @@ public record PlanChoices(
                 Map.of(),
                 SmallHoles.AS_OTHERS,
                 List.of(),
-                Map.of());
+                Map.of(),
+                List.of());
     }
 
     /** What was set for one stop: for this copy first, then for the feature. */
@@ -79,7 +83,7 @@ public record PlanChoices(
         all.add(recipe);
         Map<String, String> more = new TreeMap<>(given);
         features.forEach(f -> more.put(f, recipe.name()));
-        return new PlanChoices(quality, order, sequence, stops, smallHoles, all, more);
+        return new PlanChoices(quality, order, sequence, stops, smallHoles, all, more, pins);
     }
 
     /** Without a recipe. */
@@ -87,28 +91,34 @@ public record PlanChoices(
         Map<String, String> left = new TreeMap<>(given);
         left.values().removeIf(recipe::equals);
         List<Recipe> others = recipes.stream().filter(r -> !r.name().equals(recipe)).toList();
-        return new PlanChoices(quality, order, sequence, stops, smallHoles, others, left);
+        return new PlanChoices(quality, order, sequence, stops, smallHoles, others, left, pins);
+    }
+
+    public PlanChoices withPins(List<List<String>> stretches) {
+        return new PlanChoices(
+                quality, order, sequence, stops, smallHoles, recipes, given, stretches);
     }
 
     public PlanChoices withRecipes(List<Recipe> all) {
-        return new PlanChoices(quality, order, sequence, stops, smallHoles, all, given);
+        return new PlanChoices(quality, order, sequence, stops, smallHoles, all, given, pins);
     }
 
     /** The same with what another has set for single stops. */
     public PlanChoices withStopsOf(PlanChoices other) {
-        return new PlanChoices(quality, order, sequence, other.stops, smallHoles, recipes, given);
+        return new PlanChoices(
+                quality, order, sequence, other.stops, smallHoles, recipes, given, pins);
     }
 
     public PlanChoices withQuality(String value) {
-        return new PlanChoices(value, order, sequence, stops, smallHoles, recipes, given);
+        return new PlanChoices(value, order, sequence, stops, smallHoles, recipes, given, pins);
     }
 
     public PlanChoices withOrder(OrderRule rule, List<String> ids) {
-        return new PlanChoices(quality, rule, ids, stops, smallHoles, recipes, given);
+        return new PlanChoices(quality, rule, ids, stops, smallHoles, recipes, given, pins);
     }
 
     public PlanChoices withSmallHoles(SmallHoles rule) {
-        return new PlanChoices(quality, order, sequence, stops, rule, recipes, given);
+        return new PlanChoices(quality, order, sequence, stops, rule, recipes, given, pins);
     }
 
     /** Replaces what is set under a key; nothing set removes it. */
@@ -119,6 +129,6 @@ public record PlanChoices(
         } else {
             changed.put(key, choice);
         }
-        return new PlanChoices(quality, order, sequence, changed, smallHoles, recipes, given);
+        return new PlanChoices(quality, order, sequence, changed, smallHoles, recipes, given, pins);
     }
 }

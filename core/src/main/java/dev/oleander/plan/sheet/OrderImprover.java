@@ -34,11 +34,16 @@ final class OrderImprover {
     private final Precedence precedence;
     private final TravelTime travel;
     private final Heat heat;
+    private final List<List<String>> pins;
 
-    OrderImprover(Precedence precedence, TravelTime travel, Heat heat) {
+    /**
+     * @param pins stretches of ids that stay together
+     */
+    OrderImprover(Precedence precedence, TravelTime travel, Heat heat, List<List<String>> pins) {
         this.precedence = precedence;
         this.travel = travel;
         this.heat = heat;
+        this.pins = pins;
     }
 
     /** Stops that hang together, in their order. */
@@ -114,14 +119,41 @@ final class OrderImprover {
         return flat(inner(ordered, first.size(), progress), first);
     }
 
+    /** Groups that a pinned stretch joins are one. */
     private List<Group> groups(List<Stop> stops) {
+        Map<String, String> joined = joined();
         Map<String, List<Stop>> groups = new LinkedHashMap<>();
         for (Stop stop : stops) {
             if (stop.path().isPresent()) {
-                groups.computeIfAbsent(precedence.groupOf(stop), g -> new ArrayList<>()).add(stop);
+                String own = precedence.groupOf(stop);
+                groups.computeIfAbsent(root(joined, own), g -> new ArrayList<>()).add(stop);
             }
         }
         return groups.values().stream().map(Group::new).toList();
+    }
+
+    /** By group, the group it is joined to by a pinned stretch. */
+    private Map<String, String> joined() {
+        Map<String, String> joined = new HashMap<>();
+        for (List<String> pin : pins) {
+            List<String> groups = pin.stream().map(precedence::groupOf).distinct().toList();
+            for (String group : groups) {
+                String from = root(joined, group);
+                String to = root(joined, groups.get(0));
+                if (!from.equals(to)) {
+                    joined.put(from, to);
+                }
+            }
+        }
+        return joined;
+    }
+
+    private static String root(Map<String, String> joined, String group) {
+        String at = group;
+        while (joined.containsKey(at)) {
+            at = joined.get(at);
+        }
+        return at;
     }
 
     private static List<Stop> flat(List<Group> groups, List<Stop> all) {
@@ -169,47 +201,22 @@ final class OrderImprover {
     }
 
     private List<Stop> sorted(List<Stop> stops, Point from, int kicks, Progress progress) {
-        OrderProblem problem = new OrderProblem(from, visits(stops), travel, heat);
-        return IntStream.of(optimised(problem, kicks, progress)).mapToObj(stops::get).toList();
+        Units units = Units.of(stops, pins, precedence);
+        List<Visit> visits = new ArrayList<>(units.units().size());
+        for (Unit unit : units.units()) {
+            double seconds = heat.matters() ? unit.seconds(travel) : 0;
+            visits.add(
+                    new Visit(unit.begin(), unit.end(), seconds, units.after().get(visits.size())));
+        }
+        OrderProblem problem = new OrderProblem(from, visits, travel, heat);
+        return IntStream.of(optimised(problem, kicks, progress))
+                .mapToObj(units.units()::get)
+                .flatMap(unit -> unit.stops().stream())
+                .toList();
     }
 
     private static int[] optimised(OrderProblem problem, int kicks, Progress progress) {
         int[] first = IntStream.range(0, problem.visits().size()).toArray();
         return new OrderOptimiser(new OrderOptions(kicks, 1)).improve(problem, first, progress);
-    }
-
-    private List<Visit> visits(List<Stop> stops) {
-        Map<String, Integer> numbers = new HashMap<>();
-        stops.forEach(s -> numbers.put(s.id(), numbers.size()));
-        List<List<Integer>> after = new ArrayList<>();
-        stops.forEach(s -> after.add(new ArrayList<>()));
-        Map<String, List<Stop>> enclosing = precedence.enclosing(stops);
-        for (Stop stop : stops) {
-            // those farther out come after the nearest one
-            enclosing.get(stop.id()).stream()
-                    .findFirst()
-                    .ifPresent(
-                            outer ->
-                                    after.get(numbers.get(outer.id())).add(numbers.get(stop.id())));
-        }
-        List<Visit> visits = new ArrayList<>(stops.size());
-        for (Stop stop : stops) {
-            CutPath path = stop.path().orElseThrow();
-            visits.add(
-                    new Visit(
-                            path.pierce(),
-                            path.end(),
-                            heat.matters() ? seconds(stop, path) : 0,
-                            after.get(visits.size())));
-        }
-        return visits;
-    }
-
-    /** About how long a stop takes: at its feed, without corners. */
-    private static double seconds(Stop stop, CutPath path) {
-        double length = path.all().stream().mapToDouble(Segment::length).sum();
-        double cutting =
-                stop.passes().stream().mapToDouble(pass -> 60 * length / pass.feed()).sum();
-        return cutting + stop.row().orElseThrow().pierceSeconds();
     }
 }

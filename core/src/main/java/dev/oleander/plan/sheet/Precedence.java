@@ -57,6 +57,25 @@ public final class Precedence {
         return Stop.id(at.id(), stop.copy());
     }
 
+    /** The same by id of a stop, for example c3.2; the id itself when there is no such feature. */
+    String groupOf(String stop) {
+        int dot = stop.lastIndexOf('.');
+        Feature at = features.get(dot < 0 ? stop : stop.substring(0, dot));
+        if (at == null) {
+            return stop;
+        }
+        while (at.parent().isPresent()) {
+            at = features.get(at.parent().get());
+        }
+        return at.id() + stop.substring(dot);
+    }
+
+    /** Whether pinned stretches can be kept together with what must come before what. */
+    public boolean permits(List<Stop> stops, List<List<String>> pins) {
+        return Units.areConsistent(
+                stops.stream().filter(s -> s.path().isPresent()).toList(), pins, this);
+    }
+
     /** By id of a stop: the stops that surround it and so come after it. */
     Map<String, List<Stop>> enclosing(List<Stop> stops) {
         Map<String, Stop> byId = new HashMap<>();

@@ -26,10 +26,11 @@ final class Sequencer {
     /**
      * @param travel time that the machine's head takes between stops
      * @param heat what starting near a fresh cut costs
+     * @param pins stretches of ids that stay together
      */
-    Sequencer(Precedence precedence, TravelTime travel, Heat heat) {
+    Sequencer(Precedence precedence, TravelTime travel, Heat heat, List<List<String>> pins) {
         this.precedence = precedence;
-        this.improver = new OrderImprover(precedence, travel, heat);
+        this.improver = new OrderImprover(precedence, travel, heat, pins);
     }
 
     /** All stops, numbered from 1. */

@@ -144,7 +144,11 @@ final class SheetWork {
     }
 
     private List<Stop> order(List<Stop> stops, OrderRule rule, Progress progress) {
-        return new Sequencer(new Precedence(task.reading().byId()), task.travelTime(), task.heat())
+        return new Sequencer(
+                        new Precedence(task.reading().byId()),
+                        task.travelTime(),
+                        task.heat(),
+                        choices.pins())
                 .order(stops, rule, choices.sequence(), progress);
     }
 

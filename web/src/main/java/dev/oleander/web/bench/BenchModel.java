@@ -68,6 +68,9 @@ class BenchModel {
         List<Stop> stops = planned ? selected(result, shown.selection()) : List.of();
         Set<String> ids = new LinkedHashSet<>(stops.stream().map(Stop::id).toList());
         model.addAttribute("runLine", planned ? RunLineView.of(result, ids) : null);
+        model.addAttribute(
+                "gain",
+                planned ? job.before().map(b -> OrderGain.sentence(b, result)).orElse("") : "");
         if (shown.stage() == Stage.SHAPE) {
             Set<String> known = new HashSet<>(result.reading().byId().keySet());
             result.document().shape().steps().forEach(s -> known.add(s.id()));

@@ -14,6 +14,7 @@ import dev.oleander.plan.StopChoice;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -77,6 +78,26 @@ public final class CutsSlip {
     /** Whether there are other copies of these features, so that a change may be for all. */
     public boolean hasCopies() {
         return result.run().layout().placed() > 1;
+    }
+
+    /** Whether the selection is a stretch that can be pinned and is not yet. */
+    public boolean isPinnable() {
+        List<Stop> run = result.run().stops();
+        List<Stop> sorted = stops.stream().sorted(Comparator.comparingInt(Stop::number)).toList();
+        int first = sorted.get(0).number() - 1;
+        return sorted.size() > 1
+                && sorted.get(sorted.size() - 1).number() - first == sorted.size()
+                && run.subList(first, first + sorted.size()).equals(sorted)
+                && !result.document()
+                        .plan()
+                        .pins()
+                        .contains(sorted.stream().map(Stop::id).toList());
+    }
+
+    /** Whether one of the stops is pinned to others. */
+    public boolean isPinned() {
+        return result.document().plan().pins().stream()
+                .anyMatch(pin -> stops.stream().anyMatch(s -> pin.contains(s.id())));
     }
 
     public boolean isSingle() {

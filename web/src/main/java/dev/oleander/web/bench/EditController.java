@@ -77,6 +77,16 @@ class EditController {
                 context, EditError.NONE, () -> edit(context, "Order" + of(ids), edit));
     }
 
+    /** Pins the selected stretch of stops, or unpins it. */
+    @PostMapping("/pins")
+    String pins(@ModelAttribute("context") Context context, @RequestParam boolean pinned) {
+        List<String> ids = BenchController.ids(context.stop());
+        JobService.Edit edit = pinned ? stopEdits.pin(ids) : stopEdits.unpin(ids);
+        String label = (pinned ? "Pinned: " : "Unpinned: ") + ids.size() + " stops";
+        return answers.answer(
+                context, new EditError("pins", "", ""), () -> edit(context, label, edit));
+    }
+
     /** Sets a value of the whole job. */
     @PostMapping("/order-values")
     String orderValue(

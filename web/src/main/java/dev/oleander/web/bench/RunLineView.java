@@ -126,7 +126,12 @@ public record RunLineView(
         if (result.document().shape().revision().stale().contains(stop.feature())) {
             return "stale";
         }
-        return stop.kind() == Stop.Kind.MARK ? "mark" : "";
+        if (stop.kind() == Stop.Kind.MARK) {
+            return "mark";
+        }
+        return result.document().plan().pins().stream().anyMatch(p -> p.contains(stop.id()))
+                ? "pinned"
+                : "";
     }
 
     private static Map<String, Severity> worst(JobResult result) {

@@ -8,6 +8,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.proof.Prover;
 import dev.oleander.web.book.CutBooks;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Computes what follows from documents and keeps the latest results. */
@@ -59,6 +60,11 @@ public class JobComputer {
     public JobResult result(JobDocument document) {
         return results.get(
                 new ResultKey(document, books.version()), key -> compute(key.document()));
+    }
+
+    /** The result of a document when there is one already. */
+    Optional<JobResult> known(JobDocument document) {
+        return Optional.ofNullable(results.getIfPresent(new ResultKey(document, books.version())));
     }
 
     private JobResult compute(JobDocument document) {

@@ -125,7 +125,15 @@ public class JobService {
         String redo = steps.newestChild(job.id(), job.pointer()).map(JobStep::label).orElse(null);
         Optional<Planning.State> plan = planning.await(job.id(), result);
         List<StageView> stages = stages(job, result, plan);
-        return new JobView(job.id(), job.pointer(), result, stages, plan, undo, redo);
+        return new JobView(
+                job.id(), job.pointer(), result, stages, plan, before(job, step), undo, redo);
+    }
+
+    private Optional<JobResult> before(Job job, JobStep step) {
+        return step.parent() == JobStep.NONE
+                ? Optional.empty()
+                : computer.known(DocumentJson.read(step(job, step.parent()).document()))
+                        .filter(JobResult::isPlanned);
     }
 
     private List<StageView> stages(Job job, JobResult result, Optional<Planning.State> plan) {

@@ -111,11 +111,24 @@ public class Revisions {
                         stops,
                         plan.smallHoles(),
                         plan.recipes(),
-                        given(plan, ids));
+                        given(plan, ids),
+                        pins(plan, ids));
         boolean whole = sequence.size() == plan.sequence().size();
         return plan.order() == OrderRule.BY_HAND && !whole
                 ? carried.withOrder(OrderRule.PART_BY_PART, List.of())
                 : carried;
+    }
+
+    private static List<List<String>> pins(PlanChoices plan, Map<String, String> ids) {
+        return plan.pins().stream()
+                .map(
+                        pin ->
+                                pin.stream()
+                                        .map(key -> carried(key, ids))
+                                        .filter(Objects::nonNull)
+                                        .toList())
+                .filter(pin -> pin.size() > 1)
+                .toList();
     }
 
     private static Map<String, String> given(PlanChoices plan, Map<String, String> ids) {

@@ -110,16 +110,18 @@ public class StopEdits {
     }
 
     /**
-     * Moves stops, in their order, before another one; the whole order is then by hand.
+     * Moves stops, in their order and with what is pinned to them, before another one; the whole
+     * order is then by hand.
      *
      * @param before id of a stop that stays; empty: to the end
      */
     public JobService.Edit move(List<String> stopIds, String before) {
         return result -> {
-            List<Stop> moved = inRunOrder(result, require(result, stopIds));
+            List<String> all = withPinned(result, stopIds);
+            List<Stop> moved = inRunOrder(result, require(result, all));
             List<Stop> order = new ArrayList<>(result.run().stops());
             order.removeAll(moved);
-            int at = before.isEmpty() ? order.size() : indexOf(order, before);
+            int at = before.isEmpty() ? order.size() : indexOf(order, firstPinned(result, before));
             order.addAll(at, moved);
             new Precedence(result.reading().byId())
                     .firstBreach(order)
@@ -133,10 +135,74 @@ public class StopEdits {
         };
     }
 
+    /**
+     * Pins stops that follow each other, so that they stay together in this order whatever the rule
+     * of order is.
+     */
+    public JobService.Edit pin(List<String> stopIds) {
+        return result -> {
+            List<Stop> stretch = inRunOrder(result, require(result, stopIds));
+            List<Stop> run = result.run().stops();
+            int first = run.indexOf(stretch.get(0));
+            if (stretch.size() < 2 || !run.subList(first, first + stretch.size()).equals(stretch)) {
+                throw new RefusedEditException(
+                        "Only stops that follow each other can be pinned: select a stretch of two or more.");
+            }
+            if (stretch.stream().map(s -> s.kind() == Stop.Kind.MARK).distinct().count() > 1) {
+                throw new RefusedEditException(
+                        "Marks are made before all cuts; they cannot be pinned together with one.");
+            }
+            List<List<String>> pins = unpinned(result.document().plan(), stretch);
+            pins.add(stretch.stream().map(Stop::id).toList());
+            if (!new Precedence(result.reading().byId()).permits(run, pins)) {
+                throw new RefusedEditException(
+                        "This stretch cannot stay together with the others that are pinned: a piece would be free before it is cut.");
+            }
+            return result.document().withPlan(result.document().plan().withPins(pins));
+        };
+    }
+
+    /** Unpins every stretch that one of the stops belongs to. */
+    public JobService.Edit unpin(List<String> stopIds) {
+        return result -> {
+            List<Stop> stops = require(result, stopIds);
+            PlanChoices plan = result.document().plan();
+            return result.document().withPlan(plan.withPins(unpinned(plan, stops)));
+        };
+    }
+
+    /** The stretches that none of the stops belongs to. */
+    private static List<List<String>> unpinned(PlanChoices plan, List<Stop> stops) {
+        Set<String> ids = stops.stream().map(Stop::id).collect(Collectors.toSet());
+        return plan.pins().stream()
+                .filter(pin -> pin.stream().noneMatch(ids::contains))
+                .collect(Collectors.toCollection(ArrayList::new));
+    }
+
+    /** The first of the stretch that a stop is pinned in; itself when it is in none. */
+    private static String firstPinned(JobResult result, String stop) {
+        return result.document().plan().pins().stream()
+                .filter(pin -> pin.contains(stop))
+                .map(pin -> pin.get(0))
+                .findFirst()
+                .orElse(stop);
+    }
+
+    /** With all stops that are pinned together with one of them. */
+    private static List<String> withPinned(JobResult result, List<String> stopIds) {
+        Set<String> all = new LinkedHashSet<>(stopIds);
+        for (List<String> pin : result.document().plan().pins()) {
+            if (pin.stream().anyMatch(all::contains)) {
+                all.addAll(pin);
+            }
+        }
+        return List.copyOf(all);
+    }
+
     /** Moves stops one place up or down past their neighbour. */
     public JobService.Edit shift(List<String> stopIds, boolean up) {
         return result -> {
-            List<Stop> moved = inRunOrder(result, require(result, stopIds));
+            List<Stop> moved = inRunOrder(result, require(result, withPinned(result, stopIds)));
             List<Stop> all = result.run().stops();
             int first = all.indexOf(moved.get(0));
             int last = all.indexOf(moved.get(moved.size() - 1));

@@ -1,0 +1,44 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Stop;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.job.JobResult;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+
+/** What another order of the same stops has changed, in words. */
+final class OrderGain {
+
+    private OrderGain() {}
+
+    /** A sentence; empty when the order is the same, or other stops are cut. */
+    static String sentence(JobResult before, JobResult after) {
+        List<String> old = before.run().stops().stream().map(Stop::id).toList();
+        List<String> now = after.run().stops().stream().map(Stop::id).toList();
+        if (old.equals(now) || !new HashSet<>(old).equals(new HashSet<>(now))) {
+            return "";
+        }
+        double way = travel(after.timeline()) - travel(before.timeline());
+        double seconds = after.timeline().total() - before.timeline().total();
+        return "Against the order before: %s travel, %s time."
+                .formatted(
+                        change(way, String.format(Locale.ROOT, "%.2f m", Math.abs(way) / 1000)),
+                        change(seconds, Numbers.duration(Math.abs(seconds))));
+    }
+
+    private static String change(double difference, String amount) {
+        return amount + (difference > 0 ? " more" : " less");
+    }
+
+    /** mm of all rapids. */
+    private static double travel(Timeline timeline) {
+        return timeline.program().items().stream()
+                .filter(Item.Rapid.class::isInstance)
+                .map(Item.Rapid.class::cast)
+                .mapToDouble(r -> r.from().distance(r.to()))
+                .sum();
+    }
+}
