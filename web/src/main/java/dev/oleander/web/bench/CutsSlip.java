@@ -132,16 +132,23 @@ public final class CutsSlip {
 
     /** Kerf and feed as they are used: from the cut book, not to be changed here. */
     public List<FieldView> data() {
-        return List.of(
-                values.field("kerf", "Kerf", "mm", s -> number(s, CutRow::kerf, 3), "kerf"),
-                values.field(
-                        "feed",
-                        "Feed",
-                        "mm/min",
-                        s -> s.passes().isEmpty() ? "" : Numbers.plain(s.passes().get(0).feed(), 0),
-                        "feed"),
-                values.field(
-                        "pierce", "Pierce", "s", s -> number(s, CutRow::pierceSeconds, 2), "kerf"));
+        List<FieldView> fields =
+                List.of(
+                        values.field("kerf", "Kerf", "mm", s -> number(s, CutRow::kerf, 3), "kerf"),
+                        values.field("feed", "Feed", "mm/min", CutsSlip::feed, "feed"),
+                        values.field(
+                                "pierce",
+                                "Pierce",
+                                "s",
+                                s -> number(s, CutRow::pierceSeconds, 2),
+                                "kerf"));
+        boolean between =
+                stops.stream().anyMatch(s -> s.row().filter(CutRow::interpolated).isPresent());
+        return between ? fields.stream().map(f -> f.from("interpolated")).toList() : fields;
+    }
+
+    private static String feed(Stop stop) {
+        return stop.passes().isEmpty() ? "" : Numbers.plain(stop.passes().get(0).feed(), 0);
     }
 
     private static String number(Stop stop, ToDoubleFunction<CutRow> value, int decimals) {

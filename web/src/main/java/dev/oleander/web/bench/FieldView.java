@@ -26,6 +26,11 @@ public record FieldView(
         return new FieldView(name, label, typed, "", unit, source, here, false, sentence);
     }
 
+    /** The same with another word for where it comes from. */
+    FieldView from(String word) {
+        return new FieldView(name, label, text, meaning, unit, word, here, mixed, error);
+    }
+
     public boolean hasError() {
         return !error.isEmpty();
     }

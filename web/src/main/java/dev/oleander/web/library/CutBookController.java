@@ -243,8 +243,9 @@ class CutBookController {
             books.calibrate(machine(id), material, mm, quality, speed, who);
             return "redirect:/machines/%s#calibration".formatted(id);
         } catch (CutDataException | FormulaException wrong) {
-            return refused(
-                    id, new Problem("calibration", wrong.getMessage()), who, model, response);
+            boolean computed = books.of(machine(id)) instanceof WaterjetBook;
+            Problem problem = new Problem(computed ? "calibration" : "rows", wrong.getMessage());
+            return refused(id, problem, who, model, response);
         }
     }
 }

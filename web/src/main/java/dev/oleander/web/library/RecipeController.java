@@ -48,9 +48,10 @@ class RecipeController {
      *
      * @param kind word; empty: only where it is given by hand
      * @param process empty for all
+     * @param onNew null: not, as a box that is not ticked sends nothing
      */
     record RuleForm(
-            String name, String kind, String over, String below, String process, boolean onNew) {}
+            String name, String kind, String over, String below, String process, Boolean onNew) {}
 
     @PostMapping("/rule")
     String rule(
@@ -60,7 +61,8 @@ class RecipeController {
             HttpServletResponse response) {
         try {
             String process = form.process().isEmpty() ? null : form.process();
-            recipes.rule(form.name(), ruleOf(form), process, form.onNew(), who);
+            recipes.rule(
+                    form.name(), ruleOf(form), process, Boolean.TRUE.equals(form.onNew()), who);
             return "redirect:/recipes";
         } catch (RefusedEditException | FormulaException refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());

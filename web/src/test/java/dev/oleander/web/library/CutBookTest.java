@@ -1,0 +1,179 @@
+package dev.oleander.web.library;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.oleander.machine.CutField;
+import dev.oleander.machine.CutRow;
+import dev.oleander.machine.CutRowText;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.plan.Stop;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.account.PageClient;
+import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.Stage;
+import dev.oleander.web.release.ReleaseService;
+import java.net.http.HttpResponse;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** Cut books that the shop changes, and jobs that follow. */
+class CutBookTest extends WebTest {
+
+    @Autowired private CutBooks books;
+    @Autowired private MachineLibrary machines;
+    @Autowired private ReleaseService releases;
+    @Autowired private JdbcTemplate sql;
+
+    private PageClient pages;
+    private Machine teasel;
+
+    @BeforeEach
+    void signIn() {
+        pages = new PageClient(port).signedIn("anselm");
+        teasel = machines.find("teasel").orElseThrow();
+    }
+
+    @AfterEach
+    void asItShipped() {
+        sql.update("delete from book_change");
+    }
+
+    private Map<String, String> form(CutRow row) {
+        Map<String, String> form = new HashMap<>();
+        CutRowText.write(row).forEach((field, text) -> form.put(field.word(), text));
+        form.put("copy", "false");
+        form.put("note", "");
+        return form;
+    }
+
+    private CutRow six() {
+        return books.of(teasel).find("mild steel", 6, "standard");
+    }
+
+    @Test
+    void aChangedRowIsUsedByJobsAndListedWithWhoAndWhy() {
+        long job = makeJob("cleat_backing_plate", "Follows the book", 1);
+        double before = feed(job);
+        Map<String, String> form = form(six());
+        form.put(CutField.FEED.word(), "2000");
+        form.put("note", "worn nozzle");
+        HttpResponse<String> answer = pages.post("/machines/teasel/rows/ms-6-standard", form);
+        assertThat(answer.statusCode()).isEqualTo(302);
+        assertThat(feed(job)).isEqualTo(2000).isNotEqualTo(before);
+        assertThat(pages.get("/machines/teasel").body())
+                .contains("feed " + (int) before + ".0 to 2000.0", "worn nozzle", "Anselm");
+    }
+
+    private double feed(long job) {
+        return jobs.view(job).result().run().stops().get(0).passes().get(0).feed();
+    }
+
+    @Test
+    void aReleaseGoesStaleWhenItsDataChange() {
+        long job = makeJob("cleat_backing_plate", "Stale by data", 1);
+        releases.release(job, person("mira"));
+        assertThat(jobs.view(job).stage(Stage.RELEASE).sentence()).doesNotContain("stale");
+        Map<CutField, String> texts = CutRowText.write(six());
+        texts.put(CutField.KERF, "0.3");
+        books.save(teasel, "ms-6-standard", texts, "", person("anselm"));
+        assertThat(jobs.view(job).stage(Stage.RELEASE).sentence()).contains("stale");
+    }
+
+    @Test
+    void aValueThatCannotBeIsRefusedAndNothingIsLost() {
+        Map<String, String> form = form(six());
+        form.put(CutField.FEED.word(), "0");
+        form.put("note", "a try");
+        HttpResponse<String> answer = pages.post("/machines/teasel/rows/ms-6-standard", form);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body())
+                .contains("Feed is 0; it must be more than 0", "value=\"a try\"", "value=\"0\"");
+        assertThat(six().feed()).isEqualTo(2700);
+    }
+
+    @Test
+    void rowsAreCopiedFoundAndTakenAway() {
+        Map<String, String> form = form(six());
+        form.put("copy", "true");
+        assertThat(pages.post("/machines/teasel/rows/ms-6-standard", form).body())
+                .contains("has a row for mild steel 6, standard already");
+        form.put(CutField.THICKNESS.word(), "5");
+        assertThat(pages.post("/machines/teasel/rows/ms-6-standard", form).statusCode())
+                .isEqualTo(302);
+        assertThat(pages.get("/machines/teasel?find=steel+5+standard").body())
+                .contains("id=\"mild-steel-5-standard\"")
+                .doesNotContain("id=\"ms-6-standard\"");
+        assertThat(
+                        pages.post("/machines/teasel/rows/mild-steel-5-standard/delete", Map.of())
+                                .statusCode())
+                .isEqualTo(302);
+        assertThat(books.of(teasel).find("mild steel", 5, "standard").interpolated()).isTrue();
+        assertThat(pages.post("/machines/teasel/rows/none/delete", Map.of()).statusCode())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void aFileIsTakenWholeOrNotAtAll() {
+        String csv = books.csv(teasel);
+        String changed = csv.replace(",2700,", ",2650,");
+        assertThat(books.load(teasel, changed, "file", person("anselm"))).isEqualTo(44);
+        assertThat(six().feed()).isEqualTo(2650);
+        assertThat(books.history(teasel)).hasSize(1);
+        String broken = changed.replace(",2650,", ",2600,").replace(",28000,", ",-1,");
+        assertThatThrownBy(() -> books.load(teasel, broken, "file", person("anselm")))
+                .hasMessageContaining("Feed is -1");
+        assertThat(six().feed()).isEqualTo(2650);
+    }
+
+    @Test
+    void aTestCutCalibratesTheWaterjetForEverybody() {
+        long job = makeJob("cleat_backing_plate", "By water", 1);
+        jobs.edit(job, "x", b -> OrderField.MACHINE.set(b.document(), "yarrow"), person("mira"));
+        double before = feed(job);
+        Map<String, String> cut =
+                Map.of(
+                        "material",
+                        "mild steel",
+                        "thickness",
+                        "6",
+                        "quality",
+                        "standard",
+                        "feed",
+                        "300");
+        assertThat(pages.post("/machines/yarrow/calibration", cut).statusCode()).isEqualTo(302);
+        assertThat(feed(job)).isNotEqualTo(before).isBetween(299.9, 300.1);
+        assertThat(pages.get("/machines/yarrow").body()).contains("test cut of 6 mm", "300 mm/min");
+        Map<String, String> none = new HashMap<>(cut);
+        none.put("feed", "-3");
+        assertThat(pages.post("/machines/yarrow/calibration", none).statusCode()).isEqualTo(422);
+        assertThat(pages.post("/machines/teasel/calibration", cut).body())
+                .contains("nothing to calibrate");
+    }
+
+    @Test
+    void anOperatorLooksOnly() {
+        PageClient operator = new PageClient(port).signedIn("tove");
+        assertThat(operator.get("/machines/teasel").body()).doesNotContain(">Change<");
+        assertThat(operator.post("/machines/teasel/rows/ms-6-standard", form(six())).statusCode())
+                .isEqualTo(403);
+    }
+
+    @Test
+    void stopsOfInterpolatedRowsSaySo() {
+        long job = makeJob("cleat_backing_plate", "Between", 1);
+        jobs.edit(job, "x", b -> OrderField.THICKNESS.set(b.document(), "7"), person("mira"));
+        List<Stop> stops = jobs.view(job).result().run().stops();
+        assertThat(stops).allMatch(s -> s.row().orElseThrow().interpolated());
+        assertThat(pages.get("/jobs/%d/cuts?stop=%s".formatted(job, stops.get(0).id())).body())
+                .contains("interpolated");
+    }
+}

@@ -1,0 +1,120 @@
+package dev.oleander.web.library;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.oleander.plan.Recipe;
+import dev.oleander.plan.Recipe.Kind;
+import dev.oleander.plan.Recipe.Rule;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopChoice;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.account.PageClient;
+import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.ShopRecipes;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+class RecipesTest extends WebTest {
+
+    @Autowired private ShopRecipes recipes;
+    @Autowired private JdbcTemplate sql;
+
+    private static final StopChoice LONG = StopChoice.NOTHING.withOverRun(Typed.of(2));
+
+    @AfterEach
+    void none() {
+        sql.update("delete from shop_recipe");
+    }
+
+    private void keep(String name, Rule rule, String process, boolean automatic) {
+        recipes.save(new Recipe(name, rule, LONG), process, automatic, person("mira"));
+    }
+
+    @Test
+    void newJobsTakeUpTheRecipesOfTheirProcess() {
+        keep("laser holes", new Rule(Kind.HOLE, null, 12.0), "laser", true);
+        keep("plasma holes", new Rule(Kind.HOLE, null, 12.0), "plasma", true);
+        keep("by hand only", null, null, false);
+        long job = makeJob("cleat_backing_plate", "With recipes", 1);
+        var plan = jobs.view(job).document().plan();
+        assertThat(plan.recipes()).extracting(Recipe::name).containsExactly("laser holes");
+        List<Stop> stops = jobs.view(job).result().run().stops();
+        assertThat(stops.stream().filter(s -> s.overRun() == 2)).hasSize(4);
+    }
+
+    @Test
+    void aChangeOfTheShopsRecipeChangesNoJob() {
+        keep("holes", new Rule(Kind.HOLE, null, 12.0), null, true);
+        long job = makeJob("cleat_backing_plate", "Own copy", 1);
+        recipes.delete("holes");
+        assertThat(jobs.view(job).document().plan().recipes()).hasSize(1);
+    }
+
+    @Test
+    void whatFitsNothingOrSaysNothingIsRefused() {
+        assertThatThrownBy(() -> keep("a", new Rule(Kind.HOLE, 12.0, 8.0), null, true))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("fits nothing");
+        assertThatThrownBy(() -> keep("b", null, null, true)).hasMessageContaining("needs a rule");
+        assertThatThrownBy(() -> keep(" ", null, null, false)).hasMessageContaining("name");
+        assertThatThrownBy(
+                        () ->
+                                recipes.save(
+                                        new Recipe("c", null, StopChoice.NOTHING),
+                                        null,
+                                        false,
+                                        person("mira")))
+                .hasMessageContaining("Nothing is set");
+        assertThat(recipes.all()).isEmpty();
+    }
+
+    @Test
+    void aRuleIsChangedOnItsPageAndAWrongOneIsNamed() {
+        keep("slots", null, null, false);
+        PageClient pages = new PageClient(port).signedIn("mira");
+        Map<String, String> rule =
+                Map.of(
+                        "name", "slots", "kind", "opening", "over", "10", "below", "60", "process",
+                        "plasma", "onNew", "true");
+        assertThat(pages.post("/recipes/rule", rule).statusCode()).isEqualTo(302);
+        assertThat(recipes.require("slots").rule()).isEqualTo(new Rule(Kind.OPENING, 10.0, 60.0));
+        Map<String, String> wrong =
+                Map.of(
+                        "name", "slots", "kind", "opening", "over", "wide", "below", "", "process",
+                        "");
+        var answer = pages.post("/recipes/rule", wrong);
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("wide");
+        assertThat(pages.post("/recipes/delete", Map.of("name", "none")).statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void recipesAreGivenUsedAndTakenOffOnTheBench() {
+        keep("long", new Rule(Kind.OUTLINE, null, null), null, false);
+        long job = makeJob("cleat_backing_plate", "On the bench", 1);
+        PageClient pages = new PageClient(port).signedIn("mira");
+        String at = "/jobs/%d/cuts/recipes/".formatted(job);
+        String hole = jobs.view(job).result().run().stops().get(0).id();
+        pages.post(at + "give", Map.of("name", "long", "stop", hole, "step", "1"));
+        assertThat(overRun(job, hole)).isEqualTo(2);
+        assertThat(overRun(job, "c1.1")).as("by its rule").isEqualTo(2);
+        pages.post(at + "drop", Map.of("name", "long", "step", "2"));
+        assertThat(overRun(job, hole)).isLessThan(2);
+        pages.post(at + "use", Map.of("name", "long", "step", "3"));
+        assertThat(overRun(job, hole)).isLessThan(2);
+        assertThat(overRun(job, "c1.1")).isEqualTo(2);
+        var unknown = pages.post(at + "give", Map.of("name", "nothing", "stop", hole, "step", "4"));
+        assertThat(unknown.statusCode()).isEqualTo(404);
+    }
+
+    private double overRun(long job, String stop) {
+        return jobs.view(job).result().run().stop(stop).orElseThrow().overRun();
+    }
+}
