@@ -1,0 +1,158 @@
+package dev.oleander.bench;
+
+import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.file.DrawingFiles;
+import dev.oleander.drawing.read.DrawingReading;
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.ReadOptions;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Point;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.Machine.Habits;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.motion.RunMotion;
+import dev.oleander.plan.CutPath;
+import dev.oleander.plan.OrderRule;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.sheet.Precedence;
+import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.quantity.Typed;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Machine time of the demo sheets against plans made without thought: every cut begins at the first
+ * point of its contour, always the nearest of those that may come next, the head lifts every time.
+ */
+final class NaivePlans {
+
+    /** What the demo data ask for: drawing, machine, material, thickness, quantity. */
+    private static final List<Sheet> SHEETS =
+            List.of(
+                    new Sheet("name_board_lettering.svg", "yarrow", "aluminium", 4, 1),
+                    new Sheet("fairlead_base_gaps.dxf", "teasel", "mild steel", 8, 2),
+                    new Sheet("ramp_tread_plates.dxf", "teasel", "mild steel", 5, 1),
+                    new Sheet("flag_socket_islands.dxf", "teasel", "stainless", 3, 4),
+                    new Sheet("winch_drum_cheek.dxf", "sorrel", "mild steel", 10, 2),
+                    new Sheet("porthole_trim_ring.dxf", "teasel", "stainless", 2, 3),
+                    new Sheet("deck_hatch_panel.dxf", "teasel", "aluminium", 4, 1),
+                    new Sheet("chain_stopper_pawl.dxf", "teasel", "mild steel", 10, 6),
+                    new Sheet("cleat_backing_plate.dxf", "teasel", "mild steel", 6, 12),
+                    new Sheet("sheave_cheek_plate.dxf", "teasel", "mild steel", 6, 8));
+
+    private static final MachineLibrary MACHINES = MachineLibrary.shipped();
+
+    private record Sheet(
+            String file, String machine, String material, double thickness, int quantity) {}
+
+    /** Machine time, s, of all sheets. */
+    record Times(double planned, double naive, double naiveLow) {
+
+        Times plus(Times other) {
+            return new Times(
+                    planned + other.planned, naive + other.naive, naiveLow + other.naiveLow);
+        }
+    }
+
+    Times times() {
+        Times sum = new Times(0, 0, 0);
+        for (Sheet sheet : SHEETS) {
+            sum = sum.plus(times(sheet));
+        }
+        return sum;
+    }
+
+    private static Times times(Sheet sheet) {
+        Reading reading = reading(sheet.file());
+        Machine machine = MACHINES.find(sheet.machine()).orElseThrow();
+        PlanChoices rule = PlanChoices.defaults().withOrder(OrderRule.SHORTEST, List.of());
+        PlanChoices fixed = fixedStarts(reading);
+        List<String> nearest = nearestNext(reading, plan(sheet, reading, machine, fixed));
+        PlanChoices naive = fixed.withOrder(OrderRule.BY_HAND, nearest);
+        return new Times(
+                seconds(plan(sheet, reading, machine, rule)),
+                seconds(plan(sheet, reading, lifting(machine), naive)),
+                seconds(plan(sheet, reading, machine, naive)));
+    }
+
+    private static Reading reading(String file) {
+        try {
+            byte[] bytes = Files.readAllBytes(Path.of("samples", file));
+            return new DrawingReading(ReadOptions.defaults())
+                    .read(new DrawingFiles(ImportOptions.defaults()).read(file, bytes));
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    private static PlanChoices fixedStarts(Reading reading) {
+        PlanChoices choices = PlanChoices.defaults();
+        for (Feature feature : reading.features()) {
+            choices = choices.withStop(feature.id(), StopChoice.NOTHING.withStart(Typed.of(0)));
+        }
+        return choices;
+    }
+
+    /** Always the nearest of the stops that nothing uncut lies within. */
+    private static List<String> nearestNext(Reading reading, Run run) {
+        Precedence precedence = new Precedence(reading.byId());
+        List<Stop> waiting = new ArrayList<>(run.stops());
+        List<String> order = new ArrayList<>();
+        Point at = Point.ORIGIN;
+        while (!waiting.isEmpty()) {
+            Stop next = null;
+            double least = Double.POSITIVE_INFINITY;
+            for (Stop stop : waiting) {
+                boolean free = waiting.stream().noneMatch(w -> precedence.isWithin(w, stop));
+                Point here = at;
+                double way = stop.path().map(p -> p.pierce().distance(here)).orElse(1e9);
+                if (free && way < least) {
+                    least = way;
+                    next = stop;
+                }
+            }
+            waiting.remove(next);
+            order.add(next.id());
+            at = next.path().map(CutPath::end).orElse(at);
+        }
+        return order;
+    }
+
+    private static Machine lifting(Machine m) {
+        Habits h = m.habits();
+        return new Machine(
+                m.id(),
+                m.name(),
+                m.process(),
+                m.dialect(),
+                m.travel(),
+                m.motion(),
+                m.pathDeviation(),
+                m.hourlyRate(),
+                m.setUpMinutes(),
+                new Habits(h.slatPitch(), 0, h.scrapOn(), h.heat(), h.tabs()));
+    }
+
+    private static Run plan(Sheet sheet, Reading reading, Machine machine, PlanChoices choices) {
+        return new SheetPlanner(
+                        machine, MACHINES.cutBook(MACHINES.find(machine.id()).orElseThrow()))
+                .plan(
+                        reading,
+                        new SheetPlanner.Order(
+                                sheet.material(), sheet.thickness(), sheet.quantity()),
+                        choices,
+                        SheetChoices.defaults());
+    }
+
+    private static double seconds(Run run) {
+        return RunMotion.of(run).timeline().total();
+    }
+}
