@@ -94,10 +94,10 @@ public final class ProgramCompiler {
                 if (light) {
                     event(EventKind.MARK_ON, Map.of(), origin);
                 } else {
-                    pierce(data.pierceSeconds(), origin);
+                    boolean inKerf = !stop.shared().isEmpty() && path.leadIn().isEmpty();
+                    pierce(inKerf ? restart(stop) : data.pierceSeconds(), origin);
                 }
                 feed(stop, path, pass);
-                event(EventKind.PROCESS_OFF, Map.of(), origin);
             }
         }
 
@@ -141,31 +141,45 @@ public final class ProgramCompiler {
 
         private void feed(Stop stop, CutPath path, Pass pass) {
             boolean marks = pass.film() || stop.kind() == Stop.Kind.MARK;
-            List<Stretch> stretches = new Stretches(stop, path, pass, !marks).all();
             boolean on = true;
-            for (Stretch stretch : stretches) {
+            for (Stretch stretch : new Stretches(stop, path, pass, !marks).all()) {
                 Origin origin = new Origin(stop.id(), pass.number(), stretch.index());
-                if (stretch.on() != on) {
-                    on = stretch.on();
-                    bridge(stop, stretch, on);
+                boolean works = stretch.on() && !stretch.skipped();
+                if (!works && on) {
+                    goOff(stop, stretch);
+                } else if (works && !on) {
+                    comeOn(stop, stretch.segment().start());
                 }
-                items.add(new Feed(stretch.segment(), stretch.feed(), on, origin));
-                at = stretch.segment().end();
+                on = works;
+                if (!stretch.skipped()) {
+                    items.add(new Feed(stretch.segment(), stretch.feed(), on, origin));
+                    at = stretch.segment().end();
+                }
+            }
+            if (on) {
+                event(EventKind.PROCESS_OFF, Map.of(), new Origin(stop.id(), 0, -1));
             }
         }
 
-        /** Begins or ends a tab. */
-        private void bridge(Stop stop, Stretch stretch, boolean on) {
-            Origin origin = new Origin(stop.id(), 0, -1);
-            if (!on) {
-                event(EventKind.PROCESS_OFF, Map.of(), origin);
-                if (stretch.lifts()) {
-                    lift();
-                }
-                return;
+        /** Begins a tab or a common line. */
+        private void goOff(Stop stop, Stretch stretch) {
+            event(EventKind.PROCESS_OFF, Map.of(), new Origin(stop.id(), 0, -1));
+            // the piece beside a common line may be free
+            if (stretch.lifts() || stretch.skipped()) {
+                lift();
             }
+        }
+
+        /** Goes on behind it, in a kerf that is open already. */
+        private void comeOn(Stop stop, Point where) {
+            Origin origin = new Origin(stop.id(), 0, -1);
+            travel(where, origin);
             lower(origin);
-            pierce(tabs.restart() * stop.row().orElseThrow().pierceSeconds(), origin);
+            pierce(restart(stop), origin);
+        }
+
+        private double restart(Stop stop) {
+            return tabs.restart() * stop.row().orElseThrow().pierceSeconds();
         }
     }
 }

@@ -41,9 +41,11 @@ final class Stretches {
      * @param feed mm/min
      * @param on whether the process works
      * @param lifts whether the head is up over it
+     * @param skipped whether it is a common line, cut already and passed over
      * @param index of the segment within the whole path
      */
-    record Stretch(Segment segment, double feed, boolean on, boolean lifts, int index) {}
+    record Stretch(
+            Segment segment, double feed, boolean on, boolean lifts, boolean skipped, int index) {}
 
     List<Stretch> all() {
         List<Segment> segments = path.all();
@@ -61,7 +63,7 @@ final class Stretches {
                 split(all, segments.get(i), i, along, slowFrom, turns ? within() : 0);
                 along += segments.get(i).length();
             } else {
-                all.add(new Stretch(segments.get(i), pass.feed(), true, false, i));
+                all.add(new Stretch(segments.get(i), pass.feed(), true, false, false, i));
             }
         }
         return all;
@@ -105,7 +107,14 @@ final class Stretches {
             double slowTo) {
         double length = segment.length();
         if (length <= SHORTEST) {
-            all.add(new Stretch(segment, pass.feed(), tabAt(along) == null, false, index));
+            all.add(
+                    new Stretch(
+                            segment,
+                            pass.feed(),
+                            tabAt(along) == null,
+                            false,
+                            isShared(along),
+                            index));
             return;
         }
         TreeSet<Double> cutsAt = new TreeSet<>(List.of(0.0, length));
@@ -128,9 +137,20 @@ final class Stretches {
             Tab tab = tabAt(along + middle);
             boolean whole = from == 0 && last;
             Segment piece = whole ? segment : segment.between(from / length, to / length);
-            all.add(new Stretch(piece, feed, tab == null, tab != null && tab.lifts(), index));
+            all.add(
+                    new Stretch(
+                            piece,
+                            feed,
+                            tab == null,
+                            tab != null && tab.lifts(),
+                            isShared(along + middle),
+                            index));
             from = to;
         }
+    }
+
+    private boolean isShared(double along) {
+        return stop.shared().stream().anyMatch(g -> g.holds(along));
     }
 
     private Tab tabAt(double along) {

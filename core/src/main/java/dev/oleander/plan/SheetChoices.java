@@ -13,6 +13,7 @@ import dev.oleander.quantity.Typed;
  * @param gap between neighbours; null: what the leads need
  * @param margin between parts and the edge of the stock; null: what the leads need
  * @param mirrored every second column is mirrored
+ * @param commonLines whether neighbours lie a kerf apart and share the cut between them; null: no
  */
 public record SheetChoices(
         boolean aroundPart,
@@ -26,7 +27,8 @@ public record SheetChoices(
         Typed columns,
         Typed gap,
         Typed margin,
-        boolean mirrored) {
+        boolean mirrored,
+        Boolean commonLines) {
 
     /** What the zero point belongs to. */
     public enum ZeroOf {
@@ -75,18 +77,27 @@ public record SheetChoices(
     }
 
     public SheetChoices withStock(Stock stock) {
-        return of(stock, zeroOf, anchor, grid());
+        return of(stock, zeroOf, anchor, grid(), commonLines);
     }
 
     public SheetChoices withZero(ZeroOf of, Anchor at) {
-        return of(stock(), of, at, grid());
+        return of(stock(), of, at, grid(), commonLines);
     }
 
     public SheetChoices withGrid(Grid grid) {
-        return of(stock(), zeroOf, anchor, grid);
+        return of(stock(), zeroOf, anchor, grid, commonLines);
     }
 
-    private static SheetChoices of(Stock stock, ZeroOf zeroOf, Anchor anchor, Grid grid) {
+    public SheetChoices withCommonLines(boolean shared) {
+        return of(stock(), zeroOf, anchor, grid(), shared);
+    }
+
+    public boolean sharesLines() {
+        return Boolean.TRUE.equals(commonLines);
+    }
+
+    private static SheetChoices of(
+            Stock stock, ZeroOf zeroOf, Anchor anchor, Grid grid, Boolean commonLines) {
         return new SheetChoices(
                 stock.aroundPart(),
                 stock.width(),
@@ -99,7 +110,8 @@ public record SheetChoices(
                 grid.columns(),
                 grid.gap(),
                 grid.margin(),
-                grid.mirrored());
+                grid.mirrored(),
+                commonLines);
     }
 
     public static SheetChoices defaults() {
@@ -115,6 +127,7 @@ public record SheetChoices(
                 null,
                 null,
                 null,
+                false,
                 false);
     }
 }

@@ -1,5 +1,7 @@
 package dev.oleander.plan;
 
+import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
 import dev.oleander.machine.CutRow;
 import java.util.List;
@@ -17,6 +19,7 @@ import java.util.Optional;
  * @param path empty when the stop is refused
  * @param sources where each value comes from, by name
  * @param tabs along the main stretch of the path, in its order
+ * @param shared stretches of the main path that an earlier stop has cut
  * @param comesLow whether the head stays down on the way from the stop before
  * @param remarks what was changed of what was wished for, and why; sentences
  */
@@ -40,12 +43,14 @@ public record Stop(
         Optional<Refusal> refusal,
         Map<String, Source> sources,
         List<Tab> tabs,
+        List<Gap> shared,
         boolean comesLow,
         List<String> remarks) {
 
     public Stop {
         passes = List.copyOf(passes);
         tabs = List.copyOf(tabs);
+        shared = List.copyOf(shared);
         remarks = List.copyOf(remarks);
     }
 
@@ -85,8 +90,26 @@ public record Stop(
                 refusal.map(r -> r.at(transform.apply(r.place()))),
                 sources,
                 tabs,
+                shared,
                 comesLow,
                 remarks);
+    }
+
+    /**
+     * Where the head is when the process goes off for the last time; a common line at the end of
+     * the path is not travelled.
+     *
+     * @throws java.util.NoSuchElementException when the stop has no path
+     */
+    public Point end() {
+        CutPath cut = path.orElseThrow();
+        if (shared.isEmpty() || !cut.overRun().isEmpty() || !cut.leadOut().isEmpty()) {
+            return cut.end();
+        }
+        Path main = new Path(cut.main());
+        Gap last = shared.get(shared.size() - 1);
+        boolean atEnd = last.to() > main.length() - 1e-6;
+        return atEnd ? main.stationAt(last.from()).point() : cut.end();
     }
 
     public Stop numbered(int newNumber) {
@@ -119,6 +142,7 @@ public record Stop(
                 refusal,
                 sources,
                 tabs,
+                shared,
                 low,
                 remarks);
     }

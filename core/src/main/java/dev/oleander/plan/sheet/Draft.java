@@ -6,6 +6,7 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.CutPath;
+import dev.oleander.plan.Gap;
 import dev.oleander.plan.Lead;
 import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.Pass;
@@ -20,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedSet;
 import java.util.TreeMap;
 
 /**
@@ -66,14 +68,14 @@ record Draft(
     /** The stop of a path that needs no lead, or of none. */
     Stop withoutLead() {
         if (refusal != null) {
-            return stop(null, Lead.NONE, 0, List.of(), List.of(), refusal);
+            return stop(null, Lead.NONE, 0, List.of(), List.of(), List.of(), refusal);
         }
         CutPath path = new CutPath(List.of(), line, List.of(), List.of());
-        return stop(path, Lead.NONE, 0, List.of(), List.of(), null);
+        return stop(path, Lead.NONE, 0, List.of(), List.of(), List.of(), null);
     }
 
     Stop refused(Refusal reason) {
-        return stop(null, leadIn, 0, List.of(), List.of(), reason);
+        return stop(null, leadIn, 0, List.of(), List.of(), List.of(), reason);
     }
 
     /**
@@ -90,7 +92,79 @@ record Draft(
         List<Segment> out =
                 LeadShaper.leadOut(leadOut, last.end(), last.direction(1), turn.scrap());
         double startAt = feature.contour().distanceAt(feature.contour().nearest(station.point()));
-        List<Tab> placed = tabs(main);
+        return stop(in, main, past, out, lead, remarks, List.of(), station);
+    }
+
+    /**
+     * The stop that begins in the kerf of another one, behind the longest stretch that is cut
+     * already.
+     *
+     * @param shared segments of the loop that are cut already, by their place
+     * @param remarks which stops have cut them
+     */
+    Stop begunInKerf(SortedSet<Integer> shared, List<String> remarks) {
+        int first = afterLongest(shared);
+        Station station = new Station(first, 0, loop.segments().get(first));
+        Contour main = loop.startedAt(station);
+        int count = main.segments().size();
+        List<Gap> gaps = new ArrayList<>();
+        double along = 0;
+        for (int i = 0; i < count; i++) {
+            double end = along + main.segments().get(i).length();
+            boolean cut = shared.contains((first + i) % count);
+            Gap last = gaps.isEmpty() ? null : gaps.get(gaps.size() - 1);
+            if (cut && last != null && last.to() == along) {
+                gaps.set(gaps.size() - 1, new Gap(last.from(), end));
+            } else if (cut) {
+                gaps.add(new Gap(along, end));
+            }
+            along = end;
+        }
+        return stop(List.of(), main, List.of(), List.of(), Lead.NONE, remarks, gaps, station);
+    }
+
+    /** The first segment after the longest run of shared ones. */
+    private int afterLongest(SortedSet<Integer> shared) {
+        int count = loop.segments().size();
+        double longest = -1;
+        int best = 0;
+        for (int i : shared) {
+            if (!shared.contains((i + count - 1) % count)) {
+                double length = 0;
+                int at = i;
+                while (shared.contains(at)) {
+                    length += loop.segments().get(at).length();
+                    at = (at + 1) % count;
+                }
+                if (length > longest) {
+                    longest = length;
+                    best = at;
+                }
+            }
+        }
+        return best;
+    }
+
+    private Stop stop(
+            List<Segment> in,
+            Contour main,
+            List<Segment> past,
+            List<Segment> out,
+            Lead lead,
+            List<String> remarks,
+            List<Gap> gaps,
+            Station station) {
+        double startAt = feature.contour().distanceAt(feature.contour().nearest(station.point()));
+        List<Tab> placed =
+                tabs(main).stream()
+                        .filter(
+                                t ->
+                                        gaps.stream()
+                                                .noneMatch(
+                                                        g ->
+                                                                g.to() > t.from()
+                                                                        && g.from() < t.to()))
+                        .toList();
         List<String> all = new ArrayList<>(remarks);
         int wanted = tabs.count() + tabs.at().size();
         if (placed.size() < wanted) {
@@ -100,7 +174,7 @@ record Draft(
                                     wanted, placed.size(), Numbers.length(TabPlacer.FROM_CORNER)));
         }
         CutPath path = new CutPath(in, main.segments(), past, out);
-        return stop(path, lead, startAt, placed, all, null);
+        return stop(path, lead, startAt, placed, gaps, all, null);
     }
 
     /** The lead-in of a place that was looked at. */
@@ -152,6 +226,7 @@ record Draft(
             Lead lead,
             double startAt,
             List<Tab> placed,
+            List<Gap> gaps,
             List<String> remarks,
             Refusal reason) {
         Map<String, Source> from = new TreeMap<>(sources);
@@ -176,6 +251,7 @@ record Draft(
                 Optional.ofNullable(reason),
                 from,
                 placed,
+                gaps,
                 false,
                 remarks);
     }

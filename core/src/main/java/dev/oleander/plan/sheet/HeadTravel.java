@@ -68,7 +68,7 @@ final class HeadTravel {
         if (before < 0 || stop.path().isEmpty()) {
             return false;
         }
-        Point from = stops.get(before).path().orElseThrow().end();
+        Point from = stops.get(before).end();
         Point to = stop.path().get().pierce();
         double way = from.distance(to);
         return way > ON_EDGE

@@ -22,13 +22,22 @@ public final class LayoutPlanner {
 
     private final SheetChoices choices;
     private final double defaultGap;
+    private final Double kerf;
 
     /**
      * @param defaultGap mm, between neighbours and at the edge when nothing was chosen
      */
     public LayoutPlanner(SheetChoices choices, double defaultGap) {
+        this(choices, defaultGap, null);
+    }
+
+    /**
+     * @param kerf mm between copies that share a line of the cut; null when they do not
+     */
+    LayoutPlanner(SheetChoices choices, double defaultGap, Double kerf) {
         this.choices = choices;
         this.defaultGap = defaultGap;
+        this.kerf = kerf;
     }
 
     /**
@@ -39,7 +48,7 @@ public final class LayoutPlanner {
     public SheetLayout lay(Box part, int quantity) {
         Transform turn = Transform.rotation(Math.toRadians(choices.turn().value()));
         Box turned = turnedBox(part, turn);
-        double gap = value(choices.gap(), defaultGap);
+        double gap = kerf != null ? kerf : value(choices.gap(), defaultGap);
         double margin = value(choices.margin(), defaultGap);
         Grid grid = grid(turned, quantity, gap, margin);
         Box stock = stock(turned, grid, gap);

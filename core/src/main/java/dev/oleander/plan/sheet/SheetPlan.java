@@ -79,6 +79,9 @@ public final class SheetPlan {
     public List<Candidate> candidates(String stop) {
         int index = indexOf(stop);
         Slot slot = slots.get(index);
+        if (!run.stops().get(index).shared().isEmpty()) {
+            return List.of();
+        }
         return slot.chosen().candidates(leads.around(index, slot)).stream()
                 .map(c -> candidate(c, slot))
                 .toList();

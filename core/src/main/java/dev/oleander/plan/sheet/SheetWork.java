@@ -43,7 +43,7 @@ final class SheetWork {
         this.task = task;
         this.choices = task.choices();
         this.layout =
-                new LayoutPlanner(task.sheet(), defaultGap(task))
+                new LayoutPlanner(task.sheet(), defaultGap(task), kerfForCommonLines(task))
                         .lay(task.reading().workBox(), task.order().quantity());
         this.cuts = new CutLibrary(task);
     }
@@ -56,6 +56,21 @@ final class SheetWork {
                             .find(order.material(), order.thickness(), task.choices().quality()));
         } catch (CutDataException noData) {
             return GAP_WITHOUT_DATA;
+        }
+    }
+
+    /** mm between copies that share lines; null when they are not to. */
+    private static Double kerfForCommonLines(SheetTask task) {
+        if (!task.sheet().sharesLines()) {
+            return null;
+        }
+        SheetPlanner.Order order = task.order();
+        try {
+            return task.book()
+                    .find(order.material(), order.thickness(), task.choices().quality())
+                    .kerf();
+        } catch (CutDataException noData) {
+            return null;
         }
     }
 
@@ -123,16 +138,27 @@ final class SheetWork {
             ordered = order(shifted, rule, progress.within(0.6, 0.7));
         }
         SheetField field = field(ordered);
+        List<Slot> inOrder = sharing(ordered);
         List<Stop> placed =
-                pass(ordered, field).all(inOrder(ordered), Slot::chosen, progress.within(0.7, 1));
+                pass(ordered, field).all(inOrder, Slot::chosen, progress.within(0.7, 1));
         HeadTravel travel = new HeadTravel(task.machine().habits().lowTravel(), ordered);
         Run run = new Run(task.machine(), choices.order(), layout, travel.decide(placed), drilled);
         PlanFrame frame = new PlanFrame(cuts, ordered, travel);
-        return new SheetPlan(task, frame, inOrder(ordered), field, run);
+        return new SheetPlan(task, frame, inOrder, field, run);
     }
 
     private List<Slot> inOrder(List<Stop> ordered) {
         return ordered.stream().map(s -> slots.get(s.id())).toList();
+    }
+
+    /** The slots in order, each with the common lines that an earlier one cuts. */
+    private List<Slot> sharing(List<Stop> ordered) {
+        List<List<CommonLines.Shared>> shared = new CommonLines(ordered).ofStops(ordered.size());
+        List<Slot> inOrder = new ArrayList<>(ordered.size());
+        for (Slot slot : inOrder(ordered)) {
+            inOrder.add(slot.sharing(shared.get(inOrder.size())));
+        }
+        return inOrder;
     }
 
     private SheetField field(List<Stop> ordered) {

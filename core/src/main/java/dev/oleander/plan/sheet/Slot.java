@@ -1,9 +1,15 @@
 package dev.oleander.plan.sheet;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Segment;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.sheet.CommonLines.Shared;
+import dev.oleander.quantity.Numbers;
+import java.util.List;
+import java.util.SortedSet;
+import java.util.TreeSet;
 
 /**
  * A stop's place.
@@ -12,6 +18,7 @@ import dev.oleander.plan.StopChoice;
  * @param chosen how it is cut there
  * @param byRule the same without what a person set of its leads
  * @param alone the stop by rule, as it is in the drawing
+ * @param shared lines of its path, on the sheet, that an earlier stop cuts
  */
 record Slot(
         Feature feature,
@@ -19,23 +26,55 @@ record Slot(
         StopChoice choice,
         Cut chosen,
         Cut byRule,
-        Stop alone) {
+        Stop alone,
+        List<Shared> shared) {
 
     static Slot of(Feature feature, Placement placement, StopChoice choice, CutLibrary cuts) {
         Cut byRule = cuts.cut(feature, choice.ofPath(), placement);
         Cut chosen = cuts.cut(feature, choice, placement);
-        return new Slot(feature, placement, choice, chosen, byRule, byRule.alone().at(placement));
+        Stop alone = byRule.alone().at(placement);
+        return new Slot(feature, placement, choice, chosen, byRule, alone, List.of());
     }
 
     /** The same place with something else set there that changes nothing of the path itself. */
     Slot with(StopChoice other, CutLibrary cuts) {
         Cut cut = cuts.cut(feature, other, placement);
-        return new Slot(feature, placement, other, cut, byRule, alone);
+        return new Slot(feature, placement, other, cut, byRule, alone, shared);
+    }
+
+    Slot sharing(List<Shared> lines) {
+        return lines.equals(shared)
+                ? this
+                : new Slot(feature, placement, choice, chosen, byRule, alone, lines);
     }
 
     Stop place(Cut cut, Surroundings around) {
+        if (!shared.isEmpty() && choice.start() == null && cut.draft().seeksLead()) {
+            return inKerf(cut.draft()).at(placement);
+        }
         Stop placed = cut.placed(around);
         boolean same = cut == byRule && placed == cut.alone();
         return same ? alone : placed.at(placement);
+    }
+
+    private Stop inKerf(Draft draft) {
+        SortedSet<Integer> cut = new TreeSet<>();
+        List<Segment> loop = draft.loop().transformed(placement.transform()).segments();
+        for (Shared line : shared) {
+            for (int i = 0; i < loop.size(); i++) {
+                if (loop.get(i).middle().distance(line.line().middle()) < 1e-3) {
+                    cut.add(i);
+                }
+            }
+        }
+        List<String> remarks =
+                shared.stream()
+                        .map(
+                                s ->
+                                        "An edge of %s is cut with stop %d: a common line."
+                                                .formatted(
+                                                        Numbers.length(s.line().length()), s.by()))
+                        .toList();
+        return draft.begunInKerf(cut, remarks);
     }
 }

@@ -64,6 +64,28 @@ public final class SheetSlip {
                         layout == null ? Double.NaN : layout.margin()));
     }
 
+    /** Whether neighbours share the cut between them. */
+    public boolean isShared() {
+        return sheet.sharesLines();
+    }
+
+    /** How much is cut once for two parts, in words; empty when nothing is. */
+    public String sharedNote() {
+        if (!result.isPlanned()) {
+            return "";
+        }
+        long stops = result.run().stops().stream().filter(s -> !s.shared().isEmpty()).count();
+        double length =
+                result.run().stops().stream()
+                        .flatMap(s -> s.shared().stream())
+                        .mapToDouble(g -> g.to() - g.from())
+                        .sum();
+        if (stops > 0) {
+            return "%s are cut once for two parts.".formatted(Numbers.length(length));
+        }
+        return sheet.sharesLines() ? "No two straight edges of the same length meet." : "";
+    }
+
     public boolean isMirrored() {
         return sheet.mirrored();
     }

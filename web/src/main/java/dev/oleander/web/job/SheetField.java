@@ -24,7 +24,8 @@ public enum SheetField implements EditField {
     COLUMNS("columns", "columns", grid(SheetField::columns)),
     GAP("gap", "gap", grid(SheetField::gap)),
     MARGIN("margin", "margin", grid(SheetField::margin)),
-    MIRRORED("mirrored", "mirrored columns", grid(SheetField::mirrored));
+    MIRRORED("mirrored", "mirrored columns", grid(SheetField::mirrored)),
+    COMMON_LINES("commonLines", "common lines", (s, t) -> s.withCommonLines(t.equals("true")));
 
     private static final double LARGEST = 20_000;
 
