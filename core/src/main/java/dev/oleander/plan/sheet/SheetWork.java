@@ -29,6 +29,9 @@ final class SheetWork {
     /** Stops up to which the order is made again when it is known where the leads lie. */
     private static final int MOST_ORDERED_TWICE = 3_000;
 
+    /** Features whose cuts are made side by side. */
+    private static final int CHUNK = 500;
+
     private final SheetTask task;
     private final PlanChoices choices;
     private final SheetLayout layout;
@@ -93,6 +96,7 @@ final class SheetWork {
     private List<Stop> alone(Progress progress) {
         List<Feature> worked =
                 task.reading().features().stream().filter(SheetWork::isWorked).toList();
+        makeCuts(worked, progress.within(0, 0.8));
         double total = (double) worked.size() * layout.placements().size();
         List<Stop> stops = new ArrayList<>();
         for (Placement placement : layout.placements()) {
@@ -106,11 +110,28 @@ final class SheetWork {
                     Slot slot = Slot.of(feature, placement, choice, cuts);
                     slots.put(slot.alone().id(), slot);
                     stops.add(slot.alone());
-                    progress.at(stops.size() / total, "Making the paths");
+                    progress.at(0.8 + 0.2 * stops.size() / total, "Making the paths");
                 }
             }
         }
         return stops;
+    }
+
+    /** Makes the cuts of many features on all processors; which one comes when does not matter. */
+    private void makeCuts(List<Feature> worked, Progress progress) {
+        if (worked.size() < CHUNK || layout.placements().isEmpty()) {
+            return;
+        }
+        Placement first = layout.placements().get(0);
+        for (int from = 0; from < worked.size(); from += CHUNK) {
+            progress.at((double) from / worked.size(), "Making the paths");
+            worked.subList(from, Math.min(worked.size(), from + CHUNK)).parallelStream()
+                    .forEach(
+                            f -> {
+                                StopChoice choice = choices.of(f.id(), first.copy());
+                                cuts.cut(f, choice.ofPath(), first).alone();
+                            });
+        }
     }
 
     private static DrillHole drillHole(Feature hole, Placement placement) {

@@ -36,12 +36,17 @@ public final class LeadRule implements ProofRule {
         int pierces = 0;
         for (Stop stop : input.run().stops()) {
             boolean pierced = stop.kind() == Stop.Kind.PROFILE && stop.path().isPresent();
-            if (pierced && stop.side() != Side.ON) {
+            if (pierced && stop.side() != Side.ON && !beginsInKerf(stop)) {
                 pierces++;
                 checkPierce(input, stop, findings);
             }
         }
         return new Outcome(swath.checked() + pierces, findings);
+    }
+
+    /** On a common line nothing is burnt through: the kerf is open already. */
+    private static boolean beginsInKerf(Stop stop) {
+        return !stop.shared().isEmpty() && stop.path().orElseThrow().leadIn().isEmpty();
     }
 
     private static Finding intrusion(Stop stop, Nearness near) {
