@@ -138,7 +138,7 @@ final class NaivePlans {
                 m.pathDeviation(),
                 m.hourlyRate(),
                 m.setUpMinutes(),
-                new Habits(h.slatPitch(), 0, h.scrapOn(), h.heat(), h.tabs()));
+                new Habits(h.slatPitch(), 0, h.compensation(), h.scrapOn(), h.heat(), h.tabs()));
     }
 
     private static Run plan(Sheet sheet, Reading reading, Machine machine, PlanChoices choices) {

@@ -61,22 +61,21 @@ public final class DialectReader {
 
         private void block(List<Word> all) {
             char number = dialect.numbering().address().charAt(0);
-            List<Word> words =
-                    all.stream()
-                            .filter(w -> w.address() != number)
-                            .filter(w -> !dialect.preparatory().contains(w.text()))
-                            .toList();
-            if (words.isEmpty()) {
-                return;
-            }
+            List<Word> unnumbered = all.stream().filter(w -> w.address() != number).toList();
             for (EventPattern pattern : patterns) {
-                Optional<Map<String, Double>> values = pattern.match(words);
-                if (values.isPresent()) {
+                Optional<Map<String, Double>> values = pattern.match(unnumbered);
+                if (values.isPresent() && !unnumbered.isEmpty()) {
                     event(pattern.kind(), values.get());
                     return;
                 }
             }
-            move(words);
+            List<Word> words =
+                    unnumbered.stream()
+                            .filter(w -> !dialect.preparatory().contains(w.text()))
+                            .toList();
+            if (!words.isEmpty()) {
+                move(words);
+            }
         }
 
         private void event(EventKind kind, Map<String, Double> values) {

@@ -42,10 +42,16 @@ public record Machine(
      * @param slatPitch mm between the slats that carry the sheet; 0 when there are none
      * @param lowTravel mm; longest way on which the head stays down over whole material; 0 when it
      *     always lifts
+     * @param compensation who moves the path off the drawn line
      * @param scrapOn side of the travel on which the scrap lies
      */
     public record Habits(
-            double slatPitch, double lowTravel, Hand scrapOn, HeatRule heat, TabRule tabs) {}
+            double slatPitch,
+            double lowTravel,
+            Compensation compensation,
+            Hand scrapOn,
+            HeatRule heat,
+            TabRule tabs) {}
 
     /** Left or right of the travel. */
     public enum Hand {

@@ -9,6 +9,11 @@ public enum EventKind {
     PIERCE("pierce"),
     /** begin to mark the surface */
     MARK_ON("markOn"),
+    /** the controller moves the path to the left of the travel; arguments: register */
+    COMP_LEFT("compLeft"),
+    /** the same to the right */
+    COMP_RIGHT("compRight"),
+    COMP_OFF("compOff"),
     PROCESS_OFF("processOff"),
     HEAD_UP("headUp"),
     END("end");

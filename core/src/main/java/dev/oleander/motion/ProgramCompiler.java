@@ -1,6 +1,7 @@
 package dev.oleander.motion;
 
 import dev.oleander.geometry.Point;
+import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine.TabRule;
 import dev.oleander.motion.Item.Event;
@@ -97,7 +98,14 @@ public final class ProgramCompiler {
                     boolean inKerf = !stop.shared().isEmpty() && path.leadIn().isEmpty();
                     pierce(inKerf ? restart(stop) : data.pierceSeconds(), origin);
                 }
+                boolean compensates = stop.compensation() != Compensation.PATH;
+                if (compensates) {
+                    compensate(stop, origin);
+                }
                 feed(stop, path, pass);
+                if (compensates) {
+                    event(EventKind.COMP_OFF, Map.of(), origin);
+                }
             }
         }
 
@@ -110,6 +118,12 @@ public final class ProgramCompiler {
                         Map.of("row", number, "power", data.power(), "pressure", data.pressure()),
                         origin);
             }
+        }
+
+        /** The head lies where the scrap is. */
+        private void compensate(Stop stop, Origin origin) {
+            EventKind kind = stop.isScrapLeft() ? EventKind.COMP_LEFT : EventKind.COMP_RIGHT;
+            event(kind, Map.of("register", (double) Registers.of(stop, rows)), origin);
         }
 
         private void lift() {

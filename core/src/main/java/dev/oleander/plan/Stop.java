@@ -3,6 +3,7 @@ package dev.oleander.plan;
 import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
+import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutRow;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,7 @@ import java.util.Optional;
  * @param sources where each value comes from, by name
  * @param tabs along the main stretch of the path, in its order
  * @param shared stretches of the main path that an earlier stop has cut
+ * @param compensation who moves the path off the drawn line
  * @param comesLow whether the head stays down on the way from the stop before
  * @param remarks what was changed of what was wished for, and why; sentences
  */
@@ -44,6 +46,7 @@ public record Stop(
         Map<String, Source> sources,
         List<Tab> tabs,
         List<Gap> shared,
+        Compensation compensation,
         boolean comesLow,
         List<String> remarks) {
 
@@ -91,6 +94,7 @@ public record Stop(
                 sources,
                 tabs,
                 shared,
+                compensation,
                 comesLow,
                 remarks);
     }
@@ -110,6 +114,42 @@ public record Stop(
         Gap last = shared.get(shared.size() - 1);
         boolean atEnd = last.to() > main.length() - 1e-6;
         return atEnd ? main.stationAt(last.from()).point() : cut.end();
+    }
+
+    /** Whether the scrap, and with it the head, lies to the left of the travel. */
+    public boolean isScrapLeft() {
+        return (side == Side.INSIDE) == anticlockwise;
+    }
+
+    /**
+     * The same stop on another path with other tabs: as it is written for a controller that moves
+     * the path itself.
+     */
+    public Stop on(CutPath other, List<Tab> otherTabs) {
+        return new Stop(
+                id,
+                number,
+                feature,
+                part,
+                copy,
+                kind,
+                name,
+                side,
+                anticlockwise,
+                leadIn,
+                leadOut,
+                startAt,
+                overRun,
+                passes,
+                row,
+                Optional.of(other),
+                refusal,
+                sources,
+                otherTabs,
+                shared,
+                compensation,
+                comesLow,
+                remarks);
     }
 
     public Stop numbered(int newNumber) {
@@ -143,6 +183,7 @@ public record Stop(
                 sources,
                 tabs,
                 shared,
+                compensation,
                 low,
                 remarks);
     }

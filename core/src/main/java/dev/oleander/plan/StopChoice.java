@@ -1,5 +1,6 @@
 package dev.oleander.plan;
 
+import dev.oleander.machine.Compensation;
 import dev.oleander.quantity.Typed;
 import java.util.List;
 import java.util.function.Consumer;
@@ -13,6 +14,7 @@ import java.util.function.Consumer;
  * @param corners how the head goes round sharp outer corners
  * @param passes how often the contour is cut, for thick soft stock
  * @param film whether a light pass burns through the protective film first
+ * @param compensation who moves the path off the drawn line
  */
 public record StopChoice(
         Side side,
@@ -24,7 +26,8 @@ public record StopChoice(
         TabChoice tabs,
         CornerForm corners,
         Typed passes,
-        Boolean film) {
+        Boolean film,
+        Compensation compensation) {
 
     public static final StopChoice NOTHING =
             new StopChoice(
@@ -35,6 +38,7 @@ public record StopChoice(
                     null,
                     null,
                     TabChoice.NOTHING,
+                    null,
                     null,
                     null,
                     null);
@@ -61,7 +65,8 @@ public record StopChoice(
                 tabs.over(other.tabs),
                 or(corners, other.corners),
                 or(passes, other.passes),
-                or(film, other.film));
+                or(film, other.film),
+                or(compensation, other.compensation));
     }
 
     private static <T> T or(T value, T otherwise) {
@@ -77,6 +82,7 @@ public record StopChoice(
                     v.corners = corners;
                     v.passes = passes;
                     v.film = film;
+                    v.compensation = compensation;
                 });
     }
 
@@ -140,6 +146,10 @@ public record StopChoice(
         return with(v -> v.film = value);
     }
 
+    public StopChoice withCompensation(Compensation value) {
+        return with(v -> v.compensation = value);
+    }
+
     private StopChoice with(Consumer<Values> change) {
         Values values = new Values(this);
         change.accept(values);
@@ -158,6 +168,7 @@ public record StopChoice(
         private CornerForm corners;
         private Typed passes;
         private Boolean film;
+        private Compensation compensation;
 
         Values(StopChoice of) {
             side = of.side;
@@ -170,11 +181,22 @@ public record StopChoice(
             corners = of.corners;
             passes = of.passes;
             film = of.film;
+            compensation = of.compensation;
         }
 
         StopChoice choice() {
             return new StopChoice(
-                    side, leadIn, leadOut, start, overRun, quality, tabs, corners, passes, film);
+                    side,
+                    leadIn,
+                    leadOut,
+                    start,
+                    overRun,
+                    quality,
+                    tabs,
+                    corners,
+                    passes,
+                    film,
+                    compensation);
         }
     }
 }

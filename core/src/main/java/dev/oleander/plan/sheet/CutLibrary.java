@@ -24,7 +24,7 @@ final class CutLibrary {
                         task.book(),
                         task.order().material(),
                         task.order().thickness(),
-                        new FeatureCutter.Ways(task.choices(), task.machine().habits().tabs()),
+                        new FeatureCutter.Ways(task.choices(), task.machine().habits()),
                         kept);
         this.usual =
                 task.machine().habits().scrapOn() == Machine.Hand.LEFT

@@ -4,6 +4,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Chain.Station;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Segment;
+import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Gap;
@@ -51,6 +52,7 @@ record Draft(
         Lead leadOut,
         double overRun,
         TabWish tabs,
+        Compensation compensation,
         Map<String, Source> sources,
         Refusal refusal) {
 
@@ -252,6 +254,7 @@ record Draft(
                 from,
                 placed,
                 gaps,
+                compensation,
                 false,
                 remarks);
     }

@@ -5,9 +5,11 @@ import dev.oleander.drawing.read.Purpose;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.CutRow;
+import dev.oleander.machine.Machine.Habits;
 import dev.oleander.machine.Machine.TabRule;
 import dev.oleander.plan.CornerForm;
 import dev.oleander.plan.Lead;
@@ -50,8 +52,8 @@ final class FeatureCutter {
         this.kept = kept;
     }
 
-    /** What holds for the whole job, and how its machine makes tabs. */
-    record Ways(PlanChoices choices, TabRule tabs) {}
+    /** What holds for the whole job, and how its machine is worked with. */
+    record Ways(PlanChoices choices, Habits habits) {}
 
     /** Whether a hole is drilled later, be its centre marked or not. */
     boolean isDrilled(Feature feature, StopChoice choice) {
@@ -157,13 +159,17 @@ final class FeatureCutter {
                 return done(row, null, alongLine(), Lead.NONE, Lead.NONE, 0, TabWish.NONE, null);
             }
             CornerForm corners = set("corners", StopChoice::corners, Source.RECIPE);
-            boolean asIs = corners == null || corners == CornerForm.ROUND;
+            // a controller that offsets the path goes round corners in its own way
+            boolean asIs =
+                    corners == null
+                            || corners == CornerForm.ROUND
+                            || compensation() == Compensation.CONTROLLER;
             KerfPath.Result result = (asIs ? rounded : sharp).of(feature, side, row.kerf(), turn);
             if (result.path().isEmpty()) {
                 return refused(row, result.refusal().orElseThrow());
             }
             Contour path = result.path().get();
-            return round(corners == CornerForm.LOOP ? looped(path, row) : path, row);
+            return round(!asIs && corners == CornerForm.LOOP ? looped(path, row) : path, row);
         }
 
         private Contour looped(Contour path, CutRow row) {
@@ -218,7 +224,9 @@ final class FeatureCutter {
                     kind == null
                             ? HouseRecipe.leadIn(path, hole, row)
                             : HouseRecipe.ofKind(kind, row);
-            return chosen("leadIn", base, StopChoice::leadIn);
+            Lead lead = chosen("leadIn", base, StopChoice::leadIn);
+            boolean needsLine = compensation() != Compensation.PATH && !lead.kind().hasLine();
+            return needsLine ? HouseRecipe.withLine(lead, row) : lead;
         }
 
         private Lead leadOut(CutRow row) {
@@ -243,7 +251,7 @@ final class FeatureCutter {
 
         /** As chosen; else two on a part that could tip or fall between the slats. */
         private TabWish tabs(CutRow row) {
-            TabRule rule = ways.tabs();
+            TabRule rule = ways.habits().tabs();
             Typed count = set("tabs", c -> c.tabs().count(), Source.RECIPE);
             Typed spacing = set("tabSpacing", c -> c.tabs().spacing(), Source.RECIPE);
             Typed length = set("tabLength", c -> c.tabs().length(), Source.BOOK);
@@ -283,8 +291,33 @@ final class FeatureCutter {
                 Refusal refusal) {
             List<Pass> passes = row == null ? List.of() : passes(row);
             return new Draft(
-                    feature, here, choice, kind, side, turn, row, passes, loop, line, in, out,
-                    overRun, tabs, sources, refusal);
+                    feature,
+                    here,
+                    choice,
+                    kind,
+                    side,
+                    turn,
+                    row,
+                    passes,
+                    loop,
+                    line,
+                    in,
+                    out,
+                    overRun,
+                    tabs,
+                    compensation(),
+                    sources,
+                    refusal);
+        }
+
+        /** Lines and cuts on the line are not offset by anybody. */
+        private Compensation compensation() {
+            Compensation set = set("compensation", StopChoice::compensation, Source.RECIPE);
+            boolean offset = kind == Stop.Kind.PROFILE && side != Side.ON;
+            if (!offset) {
+                return Compensation.PATH;
+            }
+            return set == null ? ways.habits().compensation() : set;
         }
 
         private List<Pass> passes(CutRow row) {

@@ -36,6 +36,17 @@ final class HouseRecipe {
         };
     }
 
+    /**
+     * The lead with a short line before it: controllers switch their compensation on only along a
+     * line at least as long as they have to move the path.
+     */
+    static Lead withLine(Lead lead, CutRow row) {
+        double line = Math.max(row.kerf(), 1);
+        return lead.kind().hasArc()
+                ? new Lead(LeadKind.LINE_ARC, line, lead.angle(), lead.radius())
+                : Lead.line(line, 90);
+    }
+
     /** What neighbours on a sheet need: a lead, its clearance and the kerf, rounded up to 1 mm. */
     static double gap(CutRow row) {
         return Math.ceil(row.lead() + row.pierceClearance() + 2 * row.kerf());

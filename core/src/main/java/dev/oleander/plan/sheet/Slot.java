@@ -2,6 +2,7 @@ package dev.oleander.plan.sheet;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Segment;
+import dev.oleander.machine.Compensation;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
@@ -49,7 +50,10 @@ record Slot(
     }
 
     Stop place(Cut cut, Surroundings around) {
-        if (!shared.isEmpty() && choice.start() == null && cut.draft().seeksLead()) {
+        boolean joins = choice.start() == null && cut.draft().seeksLead();
+        // a controller that offsets paths cannot begin inside a kerf
+        joins &= cut.draft().compensation() == Compensation.PATH;
+        if (joins && !shared.isEmpty()) {
             return inKerf(cut.draft()).at(placement);
         }
         Stop placed = cut.placed(around);

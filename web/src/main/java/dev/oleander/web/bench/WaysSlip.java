@@ -1,5 +1,6 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.machine.Compensation;
 import dev.oleander.plan.CornerForm;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.TabChoice;
@@ -83,6 +84,18 @@ public final class WaysSlip {
 
     public List<Choice> cornerForms() {
         return Arrays.stream(CornerForm.values()).map(c -> new Choice(c.word(), c.word())).toList();
+    }
+
+    /** Who moves the path half a kerf off the drawn line. */
+    public FieldView compensation() {
+        return values.field(
+                "compensation", "Compensated", "", s -> s.compensation().word(), "compensation");
+    }
+
+    public List<Choice> compensations() {
+        return Arrays.stream(Compensation.values())
+                .map(c -> new Choice(c.word(), c.word()))
+                .toList();
     }
 
     public FieldView passes() {

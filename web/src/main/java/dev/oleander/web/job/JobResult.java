@@ -2,10 +2,15 @@ package dev.oleander.web.job;
 
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
+import dev.oleander.dialect.Written;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutBook;
+import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.motion.DataTable;
+import dev.oleander.motion.PostedProgram;
+import dev.oleander.motion.Registers;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Run;
@@ -16,7 +21,9 @@ import dev.oleander.progress.Progress;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
+import dev.oleander.quantity.Numbers;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -180,14 +187,38 @@ public final class JobResult {
      * @param frame values for header and footer
      */
     public CheckedWriter.Checked write(Map<String, String> frame) {
+        List<CutRow> rows = DataTable.of(run());
         Map<String, String> names =
                 run().stops().stream()
                         .collect(
                                 Collectors.toMap(
-                                        Stop::id,
-                                        s -> "%d %s".formatted(s.number(), s.name()),
-                                        (a, b) -> a));
-        return new CheckedWriter(dialect).write(timeline().program(), frame, names);
+                                        Stop::id, stop -> nameOf(stop, rows), (a, b) -> a));
+        PostedProgram posted = PostedProgram.of(run(), reading().byId(), timeline().program());
+        CheckedWriter.Checked checked =
+                new CheckedWriter(dialect).write(posted.program(), frame, names);
+        Written text = checked.written();
+        List<Integer> items =
+                text.itemOfLine().stream()
+                        .map(i -> i < 0 ? i : posted.itemOfHead().get(i))
+                        .toList();
+        return new CheckedWriter.Checked(
+                new Written(text.lines(), items, text.lineEnd()),
+                checked.deviation(),
+                checked.limit(),
+                checked.faults());
+    }
+
+    /** With the register that its controller needs, where it offsets the path. */
+    private static String nameOf(Stop stop, List<CutRow> rows) {
+        String name = "%d %s".formatted(stop.number(), stop.name());
+        boolean plain = stop.compensation() == Compensation.PATH || stop.row().isEmpty();
+        return plain
+                ? name
+                : "%s, D%d = %s"
+                        .formatted(
+                                name,
+                                Registers.of(stop, rows),
+                                Numbers.plain(Registers.value(stop), 3));
     }
 
     /** SHA-256 of the cutting data that the run uses, in hexadecimal. */

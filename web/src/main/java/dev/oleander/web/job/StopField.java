@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import dev.oleander.machine.Compensation;
 import dev.oleander.plan.CornerForm;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;
@@ -52,7 +53,11 @@ public enum StopField implements EditField {
     TAB_REMOVE("tabs.remove", "one tab less", tabs(StopField::oneLess)),
     CORNERS("corners", "form of corners", choice(StopField::corners, StopChoice::withCorners)),
     PASSES("passes", "passes", (stop, entry) -> stop.withPasses(entry.whole("Passes", 1, 50))),
-    FILM("film", "film", choice(StopField::yes, StopChoice::withFilm));
+    FILM("film", "film", choice(StopField::yes, StopChoice::withFilm)),
+    COMPENSATION(
+            "compensation",
+            "compensation",
+            choice(StopField::compensation, StopChoice::withCompensation));
 
     /**
      * What somebody typed.
@@ -182,6 +187,15 @@ public enum StopField implements EditField {
                         () ->
                                 new RefusedEditException(
                                         "\"%s\" is no form of corner: round, sharp or loop."
+                                                .formatted(word)));
+    }
+
+    private static Compensation compensation(String word) {
+        return Compensation.ofWord(word)
+                .orElseThrow(
+                        () ->
+                                new RefusedEditException(
+                                        "\"%s\" is no compensation: path, controller or both."
                                                 .formatted(word)));
     }
 

@@ -63,6 +63,7 @@ class EditFieldsTest {
                     case TAB_SPACING -> "60";
                     case CORNERS -> "loop";
                     case FILM -> "yes";
+                    case COMPENSATION -> "both";
                     default -> "2";
                 };
         StopChoice set = field.set(StopChoice.NOTHING, typed(text));
