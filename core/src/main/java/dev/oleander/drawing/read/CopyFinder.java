@@ -68,23 +68,28 @@ final class CopyFinder {
 
     private Optional<Part> copy(Part first, Part other) {
         for (boolean over : new boolean[] {false, true}) {
-            if (isCarried(first.region(), other.region(), over)) {
+            if (motion(first.region(), other.region(), over).isPresent()) {
                 return Optional.of(other.asCopyOf(first.id(), over));
             }
         }
         return Optional.empty();
     }
 
-    private boolean isCarried(Region from, Region to, boolean over) {
+    /**
+     * The motion that carries a region onto an equal one; empty when they are not.
+     *
+     * @param over whether it is turned over first
+     */
+    Optional<Transform> motion(Region from, Region to, boolean over) {
         Transform flip = over ? Transform.mirror() : Transform.IDENTITY;
         Region turned = over ? from.transformed(flip) : from;
         Landing landing = new Landing(to);
         for (Transform motion : motions(turned, to)) {
             if (landing.takes(turned, motion)) {
-                return true;
+                return Optional.of(flip.then(motion));
             }
         }
-        return false;
+        return Optional.empty();
     }
 
     /** Motions that put the centre of one outline on the other's and a marked direction on one. */

@@ -118,8 +118,15 @@ final class ApiJson {
             double[] pierce,
             double overRun,
             List<PassJson> passes,
+            List<TabJson> tabs,
+            double commonLine,
+            boolean comesLow,
             Map<String, String> sources,
+            List<String> remarks,
             String refusal) {}
+
+    /** A tab: distances along the path, mm. */
+    record TabJson(double from, double to, boolean lifts) {}
 
     record RunJson(String machine, String order, SecondsJson seconds, List<StopJson> stops) {}
 

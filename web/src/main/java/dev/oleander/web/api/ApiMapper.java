@@ -39,6 +39,7 @@ import dev.oleander.web.api.ApiJson.SecondsJson;
 import dev.oleander.web.api.ApiJson.SkippedJson;
 import dev.oleander.web.api.ApiJson.StageJson;
 import dev.oleander.web.api.ApiJson.StopJson;
+import dev.oleander.web.api.ApiJson.TabJson;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
@@ -173,14 +174,18 @@ final class ApiMapper {
                 s.name(),
                 s.side().word(),
                 s.anticlockwise() ? "ccw" : "cw",
-                "path",
+                s.compensation().word(),
                 lead(s.leadIn()),
                 lead(s.leadOut()),
                 s.path().map(p -> place(p.start())).orElse(null),
                 s.path().map(p -> place(p.pierce())).orElse(null),
                 s.overRun(),
                 s.passes().stream().map(p -> pass(s, p, timeline)).toList(),
+                s.tabs().stream().map(t -> new TabJson(t.from(), t.to(), t.lifts())).toList(),
+                s.shared().stream().mapToDouble(g -> g.to() - g.from()).sum(),
+                s.comesLow(),
                 sources,
+                s.remarks(),
                 s.refusalSentence().orElse(null));
     }
 

@@ -1,5 +1,6 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.drawing.read.Counterparts;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutRow;
 import dev.oleander.motion.Seconds;
@@ -78,6 +79,12 @@ public final class CutsSlip {
     /** Whether there are other copies of these features, so that a change may be for all. */
     public boolean hasCopies() {
         return result.run().layout().placed() > 1;
+    }
+
+    /** On how many equal parts the same contour could be cut as is set here. */
+    public long equalContours() {
+        boolean set = stops.size() == 1 && !values.here(stops.get(0)).isNothing() && isProfile();
+        return set ? Counterparts.count(result.reading(), stops.get(0).part()) : 0;
     }
 
     /** Whether the selection is a stretch that can be pinned and is not yet. */

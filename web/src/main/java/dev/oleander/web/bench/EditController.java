@@ -77,6 +77,17 @@ class EditController {
                 context, EditError.NONE, () -> edit(context, "Order" + of(ids), edit));
     }
 
+    /** Copies what is set for the selected stop to the same contour of equal parts. */
+    @PostMapping("/copies")
+    String copies(@ModelAttribute("context") Context context) {
+        List<String> ids = BenchController.ids(context.stop());
+        String stop = ids.isEmpty() ? "" : ids.get(0);
+        return answers.answer(
+                context,
+                new EditError("copies", "", ""),
+                () -> edit(context, "Copied to equal parts: " + stop, stopEdits.copyToEqual(stop)));
+    }
+
     /** Pins the selected stretch of stops, or unpins it. */
     @PostMapping("/pins")
     String pins(@ModelAttribute("context") Context context, @RequestParam boolean pinned) {

@@ -58,6 +58,11 @@ final class StopValues {
         return result.machine().habits().tabs().length();
     }
 
+    /** What is set for a stop here. */
+    StopChoice here(Stop stop) {
+        return result.document().plan().of(stop.feature(), stop.copy());
+    }
+
     /** What is set for a stop, here or by a recipe. */
     StopChoice choice(Stop stop) {
         PlanChoices plan = result.document().plan();

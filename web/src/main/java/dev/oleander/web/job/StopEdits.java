@@ -1,24 +1,32 @@
 package dev.oleander.web.job;
 
+import dev.oleander.drawing.read.Counterparts;
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Transform;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.plan.sheet.Precedence;
+import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Edits of stops. An edit after which one of its stops cannot be cut is not taken. */
 @Component
 public class StopEdits {
+
+    /** mm; parts that differ by less are equal. */
+    private static final double EQUAL = 0.02;
 
     private final JobComputer computer;
 
@@ -133,6 +141,41 @@ public class StopEdits {
             return result.document()
                     .withPlan(result.document().plan().withOrder(OrderRule.BY_HAND, sequence));
         };
+    }
+
+    /**
+     * Copies what is set of a stop's leads, start and tabs to the same contour of all equal parts,
+     * at the same place of each.
+     */
+    public JobService.Edit copyToEqual(String stopId) {
+        return before -> {
+            Stop stop = require(before, List.of(stopId)).get(0);
+            PlanChoices plan = before.document().plan();
+            StopChoice set = plan.of(stop.feature(), stop.copy());
+            if (set.isNothing()) {
+                throw new RefusedEditException(
+                        "Nothing is set for this stop that could be copied to equal parts.");
+            }
+            Feature own = before.reading().byId().get(stop.feature());
+            Map<String, Transform> others = new Counterparts(before.reading(), EQUAL).of(own);
+            for (Map.Entry<String, Transform> other : others.entrySet()) {
+                Feature there = before.reading().byId().get(other.getKey());
+                plan = plan.withStop(other.getKey(), carried(set, own, there, other.getValue()));
+            }
+            return before.document().withPlan(plan);
+        };
+    }
+
+    private static StopChoice carried(StopChoice set, Feature from, Feature to, Transform motion) {
+        UnaryOperator<Typed> place =
+                typed -> {
+                    double along = typed.value() % from.contour().length();
+                    Point there = motion.apply(from.contour().stationAt(along).point());
+                    return Typed.of(to.contour().distanceAt(to.contour().nearest(there)));
+                };
+        StopChoice copied =
+                set.withTabs(set.tabs().withAt(set.tabs().at().stream().map(place).toList()));
+        return set.start() == null ? copied : copied.withStart(place.apply(set.start()));
     }
 
     /**
