@@ -77,6 +77,16 @@ class EditController {
                 context, EditError.NONE, () -> edit(context, "Order" + of(ids), edit));
     }
 
+    /** Cuts the selected stops in the order in which they were selected. */
+    @PostMapping("/sequence")
+    String sequence(@ModelAttribute("context") Context context) {
+        List<String> ids = BenchController.ids(context.stop());
+        return answers.answer(
+                context,
+                new EditError("sequence", "", ""),
+                () -> edit(context, "Order" + of(ids), stopEdits.inSequence(ids)));
+    }
+
     /** Copies what is set for the selected stop to the same contour of equal parts. */
     @PostMapping("/copies")
     String copies(@ModelAttribute("context") Context context) {

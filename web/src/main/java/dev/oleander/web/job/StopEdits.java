@@ -131,15 +131,7 @@ public class StopEdits {
             order.removeAll(moved);
             int at = before.isEmpty() ? order.size() : indexOf(order, firstPinned(result, before));
             order.addAll(at, moved);
-            new Precedence(result.reading().byId())
-                    .firstBreach(order)
-                    .ifPresent(
-                            breach -> {
-                                throw new RefusedEditException(breach.sentence());
-                            });
-            List<String> sequence = order.stream().map(Stop::id).toList();
-            return result.document()
-                    .withPlan(result.document().plan().withOrder(OrderRule.BY_HAND, sequence));
+            return byHand(result, order);
         };
     }
 
@@ -240,6 +232,33 @@ public class StopEdits {
             }
         }
         return List.copyOf(all);
+    }
+
+    /**
+     * Cuts stops one after the other in the order in which they are named, from where the first of
+     * them stands in the run; the whole order is then by hand.
+     */
+    public JobService.Edit inSequence(List<String> stopIds) {
+        return result -> {
+            List<Stop> named = require(result, stopIds);
+            List<Stop> order = new ArrayList<>(result.run().stops());
+            int at = named.stream().mapToInt(order::indexOf).min().orElseThrow();
+            order.removeAll(named);
+            order.addAll(at, named);
+            return byHand(result, order);
+        };
+    }
+
+    private static JobDocument byHand(JobResult result, List<Stop> order) {
+        new Precedence(result.reading().byId())
+                .firstBreach(order)
+                .ifPresent(
+                        breach -> {
+                            throw new RefusedEditException(breach.sentence());
+                        });
+        List<String> sequence = order.stream().map(Stop::id).toList();
+        return result.document()
+                .withPlan(result.document().plan().withOrder(OrderRule.BY_HAND, sequence));
     }
 
     /** Moves stops one place up or down past their neighbour. */

@@ -150,4 +150,21 @@ class CutsJourneyTest extends BrowserTest {
         browser.waitForStep(3);
         assertThat(stops(job).stream().map(Stop::id).toList()).containsSequence(pinned);
     }
+
+    @Test
+    void stopsAreCutInTheOrderInWhichTheyWereSelected() {
+        long job = makeJob("cleat_backing_plate", "As clicked", 1);
+        List<String> ids = stops(job).stream().map(Stop::id).toList();
+        List<String> clicked = List.of(ids.get(4), ids.get(1), ids.get(2));
+        browser.open("/jobs/%d/cuts?stop=%s".formatted(job, String.join(",", clicked)));
+        browser.waitForScene();
+        clickText("#slip button", "Cut them in the order selected");
+        browser.waitForStep(2);
+        assertThat(stops(job).stream().map(Stop::id).toList()).containsSequence(clicked);
+        String wrong = String.join(",", ids.get(7), ids.get(0));
+        browser.open("/jobs/%d/cuts?stop=%s".formatted(job, wrong));
+        browser.waitForScene();
+        clickText("#slip button", "Cut them in the order selected");
+        browser.until(b -> b.text("#slip").contains("the piece would be free"));
+    }
 }
