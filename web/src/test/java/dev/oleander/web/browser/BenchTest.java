@@ -175,6 +175,10 @@ class BenchTest extends BrowserTest {
                 List.of(
                         "/",
                         "/machines/teasel",
+                        "/machines/yarrow?find=glass+10",
+                        "/machines/teasel/rows/ms-6-standard",
+                        "/recipes",
+                        "/jobs/%d/estimate".formatted(job),
                         "/jobs/%d/shape".formatted(job),
                         "/jobs/%d/cuts".formatted(job),
                         "/jobs/%d/cuts?stop=c1.1".formatted(job),
@@ -185,7 +189,9 @@ class BenchTest extends BrowserTest {
             browser.script("localStorage.setItem('theme', arguments[0])", theme);
             for (String page : pages) {
                 browser.open(page);
-                if (page.startsWith("/jobs")) {
+                if (page.endsWith("/estimate")) {
+                    browser.until(b -> !b.all(".estimate-table").isEmpty());
+                } else if (page.startsWith("/jobs")) {
                     browser.waitForScene();
                 }
                 assertAccessible(page + ", " + theme);
