@@ -63,7 +63,7 @@ public final class PostedRun {
                         .turning(stop.anticlockwise());
         Contour main = drawn.startedAt(drawn.nearest(head.start()));
         List<Segment> in = leadIn(head, main.start(), toKept);
-        List<Segment> over = beginning(main, length(head.overRun()));
+        List<Segment> over = main.beginning(length(head.overRun()));
         Point end = over.isEmpty() ? main.start() : over.get(over.size() - 1).end();
         List<Segment> out = leadOut(head, end, toKept);
         return stop.on(new CutPath(in, main.segments(), over, out), tabs(stop, head, main));
@@ -114,20 +114,6 @@ public final class PostedRun {
 
     private static double length(List<Segment> segments) {
         return segments.stream().mapToDouble(Segment::length).sum();
-    }
-
-    private static List<Segment> beginning(Contour contour, double length) {
-        List<Segment> stretch = new ArrayList<>();
-        double left = length;
-        for (Segment segment : contour.segments()) {
-            double here = segment.length();
-            if (left <= 1e-9) {
-                break;
-            }
-            stretch.add(left >= here ? segment : segment.between(0, left / here));
-            left -= here;
-        }
-        return stretch;
     }
 
     /** Tabs at the places of the contour beside those of the head's path. */

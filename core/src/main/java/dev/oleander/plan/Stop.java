@@ -126,42 +126,19 @@ public record Stop(
      * the path itself.
      */
     public Stop on(CutPath other, List<Tab> otherTabs) {
-        return new Stop(
-                id,
-                number,
-                feature,
-                part,
-                copy,
-                kind,
-                name,
-                side,
-                anticlockwise,
-                leadIn,
-                leadOut,
-                startAt,
-                overRun,
-                passes,
-                row,
-                Optional.of(other),
-                refusal,
-                sources,
-                otherTabs,
-                shared,
-                compensation,
-                comesLow,
-                remarks);
+        return with(number, Optional.of(other), otherTabs, comesLow);
     }
 
     public Stop numbered(int newNumber) {
-        return placed(newNumber, comesLow);
+        return with(newNumber, path, tabs, comesLow);
     }
 
     /** Whether the head comes down to it, or stays down on the way. */
     public Stop comingLow(boolean low) {
-        return low == comesLow ? this : placed(number, low);
+        return low == comesLow ? this : with(number, path, tabs, low);
     }
 
-    private Stop placed(int newNumber, boolean low) {
+    private Stop with(int newNumber, Optional<CutPath> newPath, List<Tab> newTabs, boolean low) {
         return new Stop(
                 id,
                 newNumber,
@@ -178,10 +155,10 @@ public record Stop(
                 overRun,
                 passes,
                 row,
-                path,
+                newPath,
                 refusal,
                 sources,
-                tabs,
+                newTabs,
                 shared,
                 compensation,
                 low,

@@ -89,7 +89,7 @@ record Draft(
         Contour main = loop.startedAt(station);
         Segment first = main.segments().get(0);
         List<Segment> in = LeadShaper.leadIn(lead, first.start(), first.direction(0), turn.scrap());
-        List<Segment> past = beginning(main, overRun);
+        List<Segment> past = main.beginning(overRun);
         Segment last = past.isEmpty() ? lastOf(main.segments()) : lastOf(past);
         List<Segment> out =
                 LeadShaper.leadOut(leadOut, last.end(), last.direction(1), turn.scrap());
@@ -206,21 +206,6 @@ record Draft(
 
     private static Segment lastOf(List<Segment> segments) {
         return segments.get(segments.size() - 1);
-    }
-
-    /** The first stretch of a contour, of the given length; at most once round. */
-    private static List<Segment> beginning(Contour contour, double length) {
-        List<Segment> stretch = new ArrayList<>();
-        double left = length;
-        for (Segment segment : contour.segments()) {
-            double here = segment.length();
-            if (left <= 1e-9) {
-                break;
-            }
-            stretch.add(left >= here ? segment : segment.between(0, left / here));
-            left -= here;
-        }
-        return stretch;
     }
 
     private Stop stop(

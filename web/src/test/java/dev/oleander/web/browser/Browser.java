@@ -97,6 +97,16 @@ final class Browser implements AutoCloseable {
                                         .equals(b.find("body").getAttribute("data-scene")));
     }
 
+    /** Selects the first stop of the run line whose name holds a text. */
+    void selectStop(String name) {
+        all(".stop-button").stream()
+                .filter(s -> s.getText().contains(name))
+                .findFirst()
+                .orElseThrow()
+                .click();
+        until(b -> b.text("#slip h2").contains(name));
+    }
+
     WebElement find(String css) {
         return new WebDriverWait(driver, PATIENCE)
                 .until(d -> d.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));

@@ -19,15 +19,6 @@ class CutsJourneyTest extends BrowserTest {
         browser.signIn("mira");
     }
 
-    private void selectStop(String name) {
-        browser.all(".stop-button").stream()
-                .filter(s -> s.getText().contains(name))
-                .findFirst()
-                .orElseThrow()
-                .click();
-        browser.until(b -> b.text("#slip h2").contains(name));
-    }
-
     private void clickText(String css, String text) {
         WebElement found =
                 browser.all(css).stream()
@@ -45,7 +36,7 @@ class CutsJourneyTest extends BrowserTest {
     void aPartIsHeldByTabsByCountAndByPointing() {
         long job = makeJob("cleat_backing_plate", "Tabs", 1);
         browser.openStage(job, "cuts");
-        selectStop("Outline");
+        browser.selectStop("Outline");
         browser.set("[id='f-tabs.count']", "2");
         browser.waitForStep(2);
         Stop outline = stops(job).get(7);
@@ -69,7 +60,7 @@ class CutsJourneyTest extends BrowserTest {
     void aLeadSaysWhyItLiesThereAndWhatAnotherPlaceWouldHit() {
         long job = makeJob("cleat_backing_plate", "Why", 2);
         browser.openStage(job, "cuts");
-        selectStop("Outline");
+        browser.selectStop("Outline");
         clickText("#why-here", "Why here?");
         browser.until(b -> b.text("#why").contains("places were looked at"));
         assertThat(browser.text("#why"))
@@ -89,7 +80,7 @@ class CutsJourneyTest extends BrowserTest {
     void aRecipeIsKeptAndGivenToAllHoles() {
         long job = makeJob("cleat_backing_plate", "Recipe", 2);
         browser.openStage(job, "cuts");
-        selectStop("Hole Ø 11");
+        browser.selectStop("Hole Ø 11");
         browser.set("[id='f-overRun']", "0.7");
         browser.waitForStep(2);
         browser.find("#recipe-name").sendKeys("Bolts");

@@ -95,7 +95,7 @@ class JourneyTest extends BrowserTest {
     void aLeadIsChangedRefusedAndPutBack() {
         long job = makeJob("cleat_backing_plate", "Leads", 2);
         browser.openStage(job, "cuts");
-        selectStop("Hole Ø 11");
+        browser.selectStop("Hole Ø 11");
         browser.set("[id='f-leadIn.radius']", "1/16 in");
         browser.waitForStep(2);
         assertThat(browser.value("[id='f-leadIn.radius']")).isEqualTo("1/16 in");
@@ -111,15 +111,6 @@ class JourneyTest extends BrowserTest {
         browser.waitForStep(3);
         assertThat(browser.all(".put-back")).isEmpty();
         assertThat(jobs.view(job).document().plan().stops()).isEmpty();
-    }
-
-    private void selectStop(String name) {
-        browser.all(".stop-button").stream()
-                .filter(s -> s.getText().contains(name))
-                .findFirst()
-                .orElseThrow()
-                .click();
-        browser.until(b -> b.text("#slip h2").contains(name));
     }
 
     @Test
@@ -167,7 +158,7 @@ class JourneyTest extends BrowserTest {
     void theStartIsDraggedAlongTheContour() {
         long job = makeJob("cleat_backing_plate", "Start", 1);
         browser.openStage(job, "cuts");
-        selectStop("Outline");
+        browser.selectStop("Outline");
         browser.keys("z");
         double[] start = place("main");
         int[] from = browser.onScreen(start[0], start[1]);
@@ -326,7 +317,7 @@ class JourneyTest extends BrowserTest {
         browser.signIn("tove");
         assertThat(browser.all(".intake")).isEmpty();
         browser.openStage(job, "cuts");
-        selectStop("Outline");
+        browser.selectStop("Outline");
         assertThat(browser.find("#f-start").isEnabled()).isFalse();
         browser.openStage(job, "release");
         assertThat(browser.all("#release-now")).isEmpty();
