@@ -340,8 +340,10 @@ export class Painter {
       for (let i = 0; i < stop.tabs.length; i += 2) {
         const p = placeAt(stop.main, (stop.tabs[i] + stop.tabs[i + 1]) / 2);
         const [sx, sy] = this.view.toScreen(p.x, p.y);
-        const half = Math.max(2, (stop.tabs[i + 1] - stop.tabs[i]) / 2 * this.view.k);
-        for (const [a, b] of [[-half, -7], [half, -7], [half, 7], [-half, 7]]) {
+        const half = Math.max(1.5, (stop.tabs[i + 1] - stop.tabs[i]) / 2 * this.view.k);
+        const size = Math.min(stop.box[2] - stop.box[0], stop.box[3] - stop.box[1]) * this.view.k;
+        const reach = Math.max(2.5, Math.min(7, size / 8));
+        for (const [a, b] of [[-half, -reach], [half, -reach], [half, reach], [-half, reach]]) {
           const x = sx + a * p.dx + b * p.dy;
           const y = sy - a * p.dy + b * p.dx;
           if (a < 0 && b < 0) {

@@ -89,13 +89,14 @@ public final class WaysSlip {
     /** Who moves the path half a kerf off the drawn line. */
     public FieldView compensation() {
         return values.field(
-                "compensation", "Compensated", "", s -> s.compensation().word(), "compensation");
+                "compensation", "Offset by", "", s -> s.compensation().word(), "compensation");
     }
 
     public List<Choice> compensations() {
-        return Arrays.stream(Compensation.values())
-                .map(c -> new Choice(c.word(), c.word()))
-                .toList();
+        return List.of(
+                new Choice(Compensation.PATH.word(), "program"),
+                new Choice(Compensation.CONTROLLER.word(), "controller"),
+                new Choice(Compensation.BOTH.word(), "both"));
     }
 
     public FieldView passes() {
