@@ -84,7 +84,11 @@ final class CuttingArea implements Area {
                         1.0));
         order("holes before outlines", places(INSIDE), rows);
         sheet(rows);
-        NaivePlans.Times times = new NaivePlans().times();
+        demo(new NaivePlans().times(), rows);
+        return rows;
+    }
+
+    private static void demo(NaivePlans.Times times, List<Row> rows) {
         rows.add(
                 Row.against(
                         "demo sheets: machine time against plans without thought",
@@ -95,13 +99,28 @@ final class CuttingArea implements Area {
                         null));
         rows.add(
                 Row.against(
-                        "the same, when their heads stay down where they may",
+                        "the same with common lines",
+                        times.joined(),
+                        times.naive(),
+                        "s",
+                        null,
+                        null));
+        rows.add(
+                Row.against(
+                        "the same, when the heads of those stay down where they may",
                         times.planned(),
                         times.naiveLow(),
                         "s",
                         null,
                         null));
-        return rows;
+        rows.add(
+                Row.against(
+                        "travel, lifts and pierces that leads and order can save",
+                        times.naiveTravel() - (times.naive() - times.planned()),
+                        times.naiveTravel(),
+                        "s",
+                        null,
+                        null));
     }
 
     /** Random starts; with some inside, plates of that many holes and an outline after them. */
