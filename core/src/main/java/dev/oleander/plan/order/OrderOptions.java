@@ -10,7 +10,7 @@ public record OrderOptions(int kicks, long seed) {
 
     private static final int PER_VISIT = 4;
     private static final int LEAST = 1000;
-    private static final int MOST = 20_000;
+    private static final int MOST = 17_000;
 
     public OrderOptions {
         if (kicks < 0) {
