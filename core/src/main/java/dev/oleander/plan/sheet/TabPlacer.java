@@ -55,9 +55,12 @@ final class TabPlacer {
     List<Tab> place(TabWish wish, List<Double> byHand) {
         List<Tab> tabs = new ArrayList<>();
         double half = wish.off() / 2;
+        double first = clear + half;
+        double last = length - clear - half;
         for (double at : byHand) {
-            double middle = Math.max(clear + half, Math.min(length - clear - half, at));
-            addIfFree(tabs, middle, wish);
+            if (first <= last) {
+                addIfFree(tabs, Math.max(first, Math.min(last, at)), wish);
+            }
         }
         List<Stretch> stretches = stretches(wish.off());
         for (int i = 0; i < wish.count(); i++) {

@@ -1,0 +1,193 @@
+package dev.oleander.web.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.oleander.plan.OrderRule;
+import dev.oleander.plan.Stop;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.account.PageClient;
+import dev.oleander.web.api.ApiClient;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.SheetField;
+import dev.oleander.web.job.StopEdits;
+import dev.oleander.web.job.StopField;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** What the bench is told about leads, pins, gains and common lines. */
+class LeadsTest extends WebTest {
+
+    @Autowired private StopEdits edits;
+
+    private PageClient pages;
+    private long job;
+
+    @BeforeEach
+    void openJob() {
+        pages = new PageClient(port).signedIn("mira");
+        job = makeJob("cleat_backing_plate", "Leads", 4);
+    }
+
+    private List<String> ids() {
+        return jobs.view(job).result().run().stops().stream().map(Stop::id).toList();
+    }
+
+    @Test
+    void placesAreAskedForByStopAndWhatIsWrongIsNamed() {
+        String at = "/jobs/%d/cuts/".formatted(job);
+        assertThat(pages.get(at + "why?stop=c1.1").body())
+                .contains("\"worth\"", "\"chosen\"", "This one is worth most");
+        assertThat(pages.get(at + "why?stop=c99.1").statusCode()).isEqualTo(404);
+        assertThat(pages.get(at + "lead?stop=c1.1&start=12").body()).contains("\"fits\":true");
+        assertThat(pages.get(at + "lead?stop=c1.1&start=-1").statusCode()).isEqualTo(400);
+        assertThat(pages.get(at + "lead?stop=c1.1&start=far").statusCode()).isEqualTo(400);
+    }
+
+    @Test
+    void onlyAStretchCanBePinned() {
+        List<String> ids = ids();
+        assertThatThrownBy(
+                        () ->
+                                jobs.edit(
+                                        job,
+                                        "x",
+                                        edits.pin(List.of(ids.get(0), ids.get(3))),
+                                        person("mira")))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("follow each other");
+        List<String> stretch = ids.subList(2, 5);
+        jobs.edit(job, "x", edits.pin(stretch), person("mira"));
+        assertThat(jobs.view(job).document().plan().pins()).containsExactly(stretch);
+        jobs.edit(job, "x", edits.move(List.of(ids.get(3)), ids.get(0)), person("mira"));
+        assertThat(ids()).as("the whole stretch moved").startsWith(stretch.toArray(String[]::new));
+        jobs.edit(job, "x", edits.unpin(List.of(ids.get(2))), person("mira"));
+        assertThat(jobs.view(job).document().plan().pins()).isEmpty();
+    }
+
+    @Test
+    void anotherOrderSaysWhatItGains() {
+        List<String> worst = ids();
+        jobs.edit(
+                job,
+                "x",
+                b ->
+                        b.document()
+                                .withPlan(
+                                        b.document()
+                                                .plan()
+                                                .withOrder(OrderRule.BY_HAND, crossed(worst))),
+                person("mira"));
+        String better = "/jobs/%d/cuts/order-values".formatted(job);
+        String answer =
+                pages.post(better, Map.of("step", "2", "field", "order", "value", "shortest"))
+                        .body();
+        assertThat(answer).contains("Against the order before: ", " m less travel");
+        JobView now = jobs.view(job);
+        assertThat(OrderGain.sentence(now.result(), now.result())).isEmpty();
+    }
+
+    /** Holes of all copies by turns, then the outlines. */
+    private static List<String> crossed(List<String> ids) {
+        return ids.stream()
+                .sorted(
+                        Comparator.comparing((String id) -> id.startsWith("c1."))
+                                .thenComparing(id -> id.substring(0, id.indexOf('.')))
+                                .thenComparing(id -> id))
+                .toList();
+    }
+
+    @Test
+    void commonLinesAreSaidOnTheSheetAndOnTheStop() {
+        jobs.edit(
+                job,
+                "x",
+                b ->
+                        b.document()
+                                .withSheet(
+                                        SheetField.COMMON_LINES.set(b.document().sheet(), "true")),
+                person("mira"));
+        assertThat(pages.get("/jobs/%d/sheet".formatted(job)).body())
+                .contains("are cut once for two parts");
+        Stop sharing =
+                jobs.view(job).result().run().stops().stream()
+                        .filter(s -> !s.shared().isEmpty())
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(pages.get("/jobs/%d/cuts?stop=%s".formatted(job, sharing.id())).body())
+                .contains("a common line");
+    }
+
+    @Test
+    void programsHaveTheWordsOfTheControllersCompensation() {
+        String outline = "c1.1";
+        pages.post(
+                "/jobs/%d/cuts/stops".formatted(job),
+                Map.of(
+                        "step",
+                        "1",
+                        "stop",
+                        outline,
+                        "scope",
+                        "all",
+                        "field",
+                        "compensation",
+                        "value",
+                        "controller"));
+        var checked = jobs.view(job).result().write(frame());
+        assertThat(checked.faults()).isEmpty();
+        assertThat(checked.written().text()).contains("G41 D1", "D1 = 0.13");
+        int moves = jobs.view(job).result().timeline().program().size();
+        assertThat(checked.written().itemOfLine()).allMatch(i -> i < moves);
+    }
+
+    private static Map<String, String> frame() {
+        return Map.of(
+                "number",
+                "0001",
+                "job",
+                "x",
+                "revision",
+                "A",
+                "date",
+                "2026-01-02",
+                "quantity",
+                "1",
+                "material",
+                "mild steel",
+                "thickness",
+                "6",
+                "stockWidth",
+                "1",
+                "stockHeight",
+                "1");
+    }
+
+    @Test
+    void theInterfaceTellsTabsAndWhatALotCosts() {
+        jobs.edit(
+                job,
+                "x",
+                edits.set(List.of("c1.1"), StopEdits.Scope.ALL, Map.of(StopField.TAB_COUNT, "2")),
+                person("mira"));
+        ApiClient api = new ApiClient(port, "mira");
+        String run = api.get("/api/jobs/%d/run".formatted(job)).text();
+        assertThat(run).contains("\"tabs\":[{\"from\":", "\"comesLow\":true");
+        String estimate = api.get("/api/jobs/%d/estimate?quantity=3".formatted(job)).text();
+        assertThat(estimate).contains("\"machine\":\"Teasel\"", "\"process\":\"punching\"");
+        assertThat(api.get("/api/jobs/%d/estimate?quantity=0".formatted(job)).status())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void aMachineChangedTakesItsOwnRules() {
+        jobs.edit(job, "x", b -> OrderField.MACHINE.set(b.document(), "sorrel"), person("mira"));
+        assertThat(jobs.view(job).result().run().stops()).noneMatch(Stop::comesLow);
+    }
+}
