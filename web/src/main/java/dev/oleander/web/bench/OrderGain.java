@@ -2,6 +2,7 @@ package dev.oleander.web.bench;
 
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Timeline;
+import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
@@ -16,6 +17,15 @@ final class OrderGain {
 
     /** A sentence; empty when the order is the same, or other stops are cut. */
     static String sentence(JobResult before, JobResult after) {
+        try {
+            return compared(before, after);
+        } catch (PlanException none) {
+            // there was no plan to compare with
+            return "";
+        }
+    }
+
+    private static String compared(JobResult before, JobResult after) {
         List<String> old = before.run().stops().stream().map(Stop::id).toList();
         List<String> now = after.run().stops().stream().map(Stop::id).toList();
         if (old.equals(now) || !new HashSet<>(old).equals(new HashSet<>(now))) {

@@ -19,6 +19,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class JobService {
 
+    /** Stops up to which an order is planned again to compare another with it. */
+    private static final int MOST_COMPARED = 3_000;
+
     private final JobRepository jobs;
     private final JobStepRepository steps;
     private final DrawingFileRepository files;
@@ -126,14 +129,33 @@ public class JobService {
         Optional<Planning.State> plan = planning.await(job.id(), result);
         List<StageView> stages = stages(job, result, plan);
         return new JobView(
-                job.id(), job.pointer(), result, stages, plan, before(job, step), undo, redo);
+                job.id(),
+                job.pointer(),
+                result,
+                stages,
+                plan,
+                before(job, step, result),
+                undo,
+                redo);
     }
 
-    private Optional<JobResult> before(Job job, JobStep step) {
-        return step.parent() == JobStep.NONE
-                ? Optional.empty()
-                : computer.known(DocumentJson.read(step(job, step.parent()).document()))
-                        .filter(JobResult::isPlanned);
+    /** What the step before came to, when this one changed the order of the stops. */
+    private Optional<JobResult> before(Job job, JobStep step, JobResult result) {
+        if (step.parent() == JobStep.NONE || !result.isPlanned()) {
+            return Optional.empty();
+        }
+        JobDocument parent = DocumentJson.read(step(job, step.parent()).document());
+        PlanChoices now = result.document().plan();
+        boolean same =
+                parent.plan().order() == now.order()
+                        && parent.plan().sequence().equals(now.sequence())
+                        && parent.plan().pins().equals(now.pins());
+        if (same) {
+            return Optional.empty();
+        }
+        return result.run().stops().size() <= MOST_COMPARED
+                ? Optional.of(computer.result(parent))
+                : computer.known(parent).filter(JobResult::isPlanned);
     }
 
     private List<StageView> stages(Job job, JobResult result, Optional<Planning.State> plan) {

@@ -8,7 +8,7 @@ import java.util.Optional;
  *
  * @param step number of the present step; edits say which one they were made on
  * @param planning how far the plan is; empty when there is nothing left to do
- * @param before what the step before came to, when that is known without computing it
+ * @param before what the step before came to, when this one changed the order of the stops
  * @param undoLabel what undo takes back; null when there is nothing
  * @param redoLabel what redo brings back; null when there is nothing
  */
