@@ -59,6 +59,9 @@ public record RecipeRow(
             says.add("corners " + choice.corners().label());
         }
         add(says, "passes", choice.passes(), "");
+        if (choice.compensation() != null) {
+            says.add("offset " + choice.compensation().label());
+        }
         if (choice.film() != null) {
             says.add(choice.film() ? "burns the film first" : "no film pass");
         }

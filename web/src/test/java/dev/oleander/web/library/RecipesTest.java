@@ -3,6 +3,8 @@ package dev.oleander.web.library;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.oleander.machine.Compensation;
+import dev.oleander.plan.CornerForm;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.Recipe.Kind;
 import dev.oleander.plan.Recipe.Rule;
@@ -46,6 +48,20 @@ class RecipesTest extends WebTest {
         assertThat(plan.recipes()).extracting(Recipe::name).containsExactly("laser holes");
         List<Stop> stops = jobs.view(job).result().run().stops();
         assertThat(stops.stream().filter(s -> s.overRun() == 2)).hasSize(4);
+    }
+
+    @Test
+    void thePageSaysEverythingThatARecipeDecides() {
+        StopChoice all =
+                LONG.withCompensation(Compensation.CONTROLLER)
+                        .withCorners(CornerForm.LOOP)
+                        .withFilm(true)
+                        .withPasses(Typed.of(3));
+        recipes.save(new Recipe("everything", null, all), null, false, person("mira"));
+        String page = new PageClient(port).signedIn("mira").get("/recipes").body();
+        assertThat(page)
+                .contains("over-run 2 mm", "offset by the controller", "looped", "passes 3")
+                .contains("burns the film first");
     }
 
     @Test
