@@ -84,10 +84,11 @@ public final class ProgramCompiler {
 
         private void add(Stop stop, CutPath path, CutRow data) {
             Origin origin = new Origin(stop.id(), 0, -1);
-            if (!stop.comesLow()) {
+            if (!stop.approach().low()) {
                 lift();
             }
             choose(data, origin);
+            stop.approach().round().forEach(corner -> travel(corner, origin));
             for (Pass pass : stop.passes()) {
                 travel(path.pierce(), origin);
                 lower(origin);

@@ -22,7 +22,7 @@ import java.util.Optional;
  * @param tabs along the main stretch of the path, in its order
  * @param shared stretches of the main path that an earlier stop has cut
  * @param compensation who moves the path off the drawn line
- * @param comesLow whether the head stays down on the way from the stop before
+ * @param approach how the head comes from the stop before
  * @param remarks what was changed of what was wished for, and why; sentences
  */
 public record Stop(
@@ -47,7 +47,7 @@ public record Stop(
         List<Tab> tabs,
         List<Gap> shared,
         Compensation compensation,
-        boolean comesLow,
+        Approach approach,
         List<String> remarks) {
 
     public Stop {
@@ -95,7 +95,7 @@ public record Stop(
                 tabs,
                 shared,
                 compensation,
-                comesLow,
+                approach,
                 remarks);
     }
 
@@ -126,19 +126,20 @@ public record Stop(
      * the path itself.
      */
     public Stop on(CutPath other, List<Tab> otherTabs) {
-        return with(number, Optional.of(other), otherTabs, comesLow);
+        return with(number, Optional.of(other), otherTabs, approach);
     }
 
     public Stop numbered(int newNumber) {
-        return with(newNumber, path, tabs, comesLow);
+        return with(newNumber, path, tabs, approach);
     }
 
-    /** Whether the head comes down to it, or stays down on the way. */
-    public Stop comingLow(boolean low) {
-        return low == comesLow ? this : with(number, path, tabs, low);
+    /** The same stop, come to in another way. */
+    public Stop approached(Approach other) {
+        return other.equals(approach) ? this : with(number, path, tabs, other);
     }
 
-    private Stop with(int newNumber, Optional<CutPath> newPath, List<Tab> newTabs, boolean low) {
+    private Stop with(
+            int newNumber, Optional<CutPath> newPath, List<Tab> newTabs, Approach newApproach) {
         return new Stop(
                 id,
                 newNumber,
@@ -161,7 +162,7 @@ public record Stop(
                 newTabs,
                 shared,
                 compensation,
-                low,
+                newApproach,
                 remarks);
     }
 

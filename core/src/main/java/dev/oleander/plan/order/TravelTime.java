@@ -1,5 +1,6 @@
 package dev.oleander.plan.order;
 
+import dev.oleander.geometry.Point;
 import java.util.List;
 
 /**
@@ -30,10 +31,22 @@ public record TravelTime(double speed, double acceleration, double fixed, double
      * the full speed in between when the way is long enough.
      */
     public double over(double distance) {
+        return (distance < low ? 0 : fixed) + moving(distance);
+    }
+
+    /** Seconds along the legs of a way without lifting and lowering, at rest in its corners. */
+    public double along(List<Point> way) {
+        double sum = 0;
+        for (int i = 1; i < way.size(); i++) {
+            sum += moving(way.get(i - 1).distance(way.get(i)));
+        }
+        return sum;
+    }
+
+    private double moving(double distance) {
         double full = speed * speed / acceleration;
-        return (distance < low ? 0 : fixed)
-                + (distance < full
-                        ? 2 * Math.sqrt(distance / acceleration)
-                        : distance / speed + speed / acceleration);
+        return distance < full
+                ? 2 * Math.sqrt(distance / acceleration)
+                : distance / speed + speed / acceleration;
     }
 }

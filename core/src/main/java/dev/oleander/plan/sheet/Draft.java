@@ -6,6 +6,7 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutRow;
+import dev.oleander.plan.Approach;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Gap;
 import dev.oleander.plan.Lead;
@@ -240,7 +241,7 @@ record Draft(
                 placed,
                 gaps,
                 compensation,
-                false,
+                Approach.UP,
                 remarks);
     }
 }

@@ -7,20 +7,31 @@ import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.machine.CutRow;
+import dev.oleander.plan.Approach;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.order.TravelTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * Decides on which ways the head stays down: short ones that cross no piece that has come free,
- * since that could have tipped up into the way.
+ * since that could have tipped up into the way. Where going round such pieces is quicker than
+ * lifting, the way goes round them.
  */
 final class HeadTravel {
 
     /** mm a way may lie within the kerf round a free piece, where every cut ends. */
     private static final double ON_EDGE = 1e-3;
 
-    private final double longest;
+    /** Times that pieces found in the way round others are gone round as well. */
+    private static final int MOST_TRIES = 4;
+
+    private final TravelTime travel;
+    private final Box stock;
 
     /** What would come free with each stop; null where nothing does. */
     private final List<Contour> pieces;
@@ -28,11 +39,13 @@ final class HeadTravel {
     private final SegmentIndex<Box> boxes;
 
     /**
-     * @param longest mm; longer ways are always travelled with the head up; 0: all are
+     * @param travel ways that are longer than its {@code low} are always travelled with the head up
+     * @param stock where there is material for the head to keep its height over
      * @param ordered stops in cutting order; where they begin does not matter
      */
-    HeadTravel(double longest, List<Stop> ordered) {
-        this.longest = longest;
+    HeadTravel(TravelTime travel, Box stock, List<Stop> ordered) {
+        this.travel = travel;
+        this.stock = stock;
         this.pieces = new ArrayList<>(ordered.size());
         List<Box> all = new ArrayList<>(ordered.size());
         for (Stop stop : ordered) {
@@ -44,7 +57,7 @@ final class HeadTravel {
         this.boxes = SegmentIndex.ofBoxes(all);
     }
 
-    /** The same stops, each knowing whether the head comes to it low. */
+    /** The same stops, each knowing how the head comes to it. */
     List<Stop> decide(List<Stop> stops) {
         List<Stop> decided = new ArrayList<>(stops.size());
         for (int i = 0; i < stops.size(); i++) {
@@ -56,37 +69,97 @@ final class HeadTravel {
     /** One of them. */
     Stop decide(List<Stop> stops, int index) {
         Stop stop = stops.get(index);
-        return longest <= 0 ? stop : stop.comingLow(staysDown(stops, index));
+        return travel.low() <= 0 ? stop : stop.approached(approach(stops, index));
     }
 
-    private boolean staysDown(List<Stop> stops, int index) {
+    private Approach approach(List<Stop> stops, int index) {
         int before = index - 1;
         while (before >= 0 && stops.get(before).path().isEmpty()) {
             before--;
         }
         Stop stop = stops.get(index);
         if (before < 0 || stop.path().isEmpty()) {
-            return false;
+            return Approach.UP;
         }
         Point from = stops.get(before).end();
         Point to = stop.path().get().pierce();
         double way = from.distance(to);
-        return way > ON_EDGE
-                && way <= longest
-                && stops.get(before).row().equals(stop.row())
-                && isClear(new Line(from, to), stops, index);
+        boolean near = way > ON_EDGE && way <= travel.low();
+        if (!near || !stops.get(before).row().equals(stop.row())) {
+            return Approach.UP;
+        }
+        Set<Integer> inTheWay = inTheWay(List.of(from, to), stops, index);
+        return inTheWay.isEmpty()
+                ? Approach.low(List.of())
+                : round(from, to, inTheWay, stops, index);
     }
 
-    private boolean isClear(Line way, List<Stop> stops, int index) {
-        boolean[] clear = {true};
-        boxes.visit(
-                way.box(),
-                i -> {
-                    if (clear[0] && i < index && isFree(stops.get(i), i)) {
-                        clear[0] = !crosses(way, pieces.get(i));
-                    }
-                });
-        return clear[0];
+    /** Round pieces, and round those that are found in the way then, while that is quick enough. */
+    private Approach round(Point from, Point to, Set<Integer> pieces, List<Stop> stops, int index) {
+        Set<Integer> all = new TreeSet<>(pieces);
+        double clearance = stops.get(index).row().map(CutRow::pierceClearance).orElse(0.0);
+        boolean more = true;
+        for (int tries = 0; more && tries < MOST_TRIES; tries++) {
+            List<Contour> round = all.stream().map(this.pieces::get).toList();
+            Set<Integer> found = new TreeSet<>();
+            for (List<Point> corners : quickFirst(from, to, round, clearance)) {
+                Set<Integer> blocking = inTheWay(way(from, corners, to), stops, index);
+                if (blocking.isEmpty()) {
+                    return Approach.low(corners);
+                }
+                found.addAll(blocking);
+            }
+            more = all.addAll(found);
+        }
+        return Approach.UP;
+    }
+
+    /** Corners of the ways that are quicker than lifting, stay over the stock and are not long. */
+    private List<List<Point>> quickFirst(
+            Point from, Point to, List<Contour> round, double clearance) {
+        double limit = travel.along(List.of(from, to)) + travel.fixed();
+        return new WayRound(from, to, round, clearance)
+                .all().stream()
+                        .filter(corners -> corners.stream().allMatch(stock::contains))
+                        .filter(corners -> length(way(from, corners, to)) <= travel.low())
+                        .filter(corners -> travel.along(way(from, corners, to)) < limit)
+                        .sorted(
+                                Comparator.comparingDouble(
+                                        corners -> travel.along(way(from, corners, to))))
+                        .toList();
+    }
+
+    private static List<Point> way(Point from, List<Point> corners, Point to) {
+        return Approach.low(corners).way(from, to);
+    }
+
+    private static double length(List<Point> way) {
+        double sum = 0;
+        for (int i = 1; i < way.size(); i++) {
+            sum += way.get(i - 1).distance(way.get(i));
+        }
+        return sum;
+    }
+
+    /** Free pieces that a way crosses, by the places of their stops. */
+    private Set<Integer> inTheWay(List<Point> way, List<Stop> stops, int index) {
+        Set<Integer> found = new TreeSet<>();
+        for (int i = 1; i < way.size(); i++) {
+            Point from = way.get(i - 1);
+            Point to = way.get(i);
+            if (from.distance(to) > ON_EDGE) {
+                Line leg = new Line(from, to);
+                boxes.visit(
+                        leg.box(),
+                        p -> {
+                            boolean free = p < index && isFree(stops.get(p), p);
+                            if (free && crosses(leg, pieces.get(p))) {
+                                found.add(p);
+                            }
+                        });
+            }
+        }
+        return found;
     }
 
     /** Whether a piece has come free with a stop: not what tabs hold, nor what is not cut. */

@@ -178,7 +178,7 @@ public final class SheetPlan {
             int i = waiting.pollFirst();
             Slot slot = others.get(i);
             Stop before = now.get(i);
-            Stop stop = pass.place(i, slot, slot.chosen()).comingLow(before.comesLow());
+            Stop stop = pass.place(i, slot, slot.chosen()).approached(before.approach());
             now.set(i, stop);
             frees |= isHeld(before) != isHeld(stop);
             moved.add(i);

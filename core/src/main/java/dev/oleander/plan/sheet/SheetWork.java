@@ -156,16 +156,22 @@ final class SheetWork {
             List<Stop> shifted =
                     pass(ordered, field(ordered))
                             .all(inOrder(ordered), Slot::byRule, progress.within(0.5, 0.6));
-            ordered = order(shifted, rule, progress.within(0.6, 0.7));
+            List<Stop> all = shifted.stream().map(this::withPath).toList();
+            ordered = order(all, rule, progress.within(0.6, 0.7));
         }
         SheetField field = field(ordered);
         List<Slot> inOrder = sharing(ordered);
         List<Stop> placed =
                 pass(ordered, field).all(inOrder, Slot::chosen, progress.within(0.7, 1));
-        HeadTravel travel = new HeadTravel(task.machine().habits().lowTravel(), ordered);
+        HeadTravel travel = new HeadTravel(task.travelTime(), layout.stock(), ordered);
         Run run = new Run(task.machine(), choices.order(), layout, travel.decide(placed), drilled);
         PlanFrame frame = new PlanFrame(cuts, ordered, travel);
         return new SheetPlan(task, frame, inOrder, field, run);
+    }
+
+    /** A stop that is refused by rule may find room where a person sets it. */
+    private Stop withPath(Stop byRule) {
+        return byRule.path().isPresent() ? byRule : slots.get(byRule.id()).alone();
     }
 
     private List<Slot> inOrder(List<Stop> ordered) {
@@ -200,15 +206,14 @@ final class SheetWork {
     }
 
     private double travelSeconds(SheetPlan plan) {
-        TravelTime usual = task.travelTime();
-        TravelTime way = new TravelTime(usual.speed(), usual.acceleration(), 0, 0);
+        TravelTime travel = task.travelTime();
         double sum = 0;
         Point at = Point.ORIGIN;
         for (Stop stop : plan.run().stops()) {
             if (stop.path().isPresent()) {
-                sum += way.over(at.distance(stop.path().get().pierce()));
-                sum += stop.comesLow() ? 0 : usual.fixed();
-                at = stop.path().get().end();
+                List<Point> way = stop.approach().way(at, stop.path().get().pierce());
+                sum += travel.along(way) + (stop.approach().low() ? 0 : travel.fixed());
+                at = stop.end();
             }
         }
         return sum;

@@ -17,7 +17,6 @@ import dev.oleander.motion.ProgramCompiler;
 import dev.oleander.plan.CornerForm;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;
-import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.Run;
@@ -243,26 +242,6 @@ class WaysToCutTest {
         Stop large = run.stop("c2.1").orElseThrow();
         assertThat(large.leadIn().kind()).isEqualTo(LeadKind.ARC);
         assertThat(large.overRun()).isEqualTo(large.row().orElseThrow().overRun());
-    }
-
-    @Test
-    void theHeadStaysDownOverWholeMaterialAndLiftsOverFreePieces() {
-        // three holes in a row: from the first to the last the middle slug lies in the way
-        Reading row =
-                new Drawn()
-                        .rectangle(0, 0, 300, 120)
-                        .circle(40, 60, 8)
-                        .circle(70, 60, 8)
-                        .circle(100, 60, 8)
-                        .reading();
-        List<String> order = List.of("c3.1", "c2.1", "c4.1", "c1.1");
-        PlanChoices byHand = PlanChoices.defaults().withOrder(OrderRule.BY_HAND, order);
-        List<Stop> stops = plan("teasel", 6, row, byHand).stops();
-        assertThat(stops).extracting(Stop::id).containsExactlyElementsOf(order);
-        assertThat(stops.get(0).comesLow()).as("the first").isFalse();
-        assertThat(stops.get(1).comesLow()).as("to the neighbour").isTrue();
-        assertThat(stops.get(2).comesLow()).as("across the middle slug").isFalse();
-        assertThat(plan("sorrel", 6, row, byHand).stops()).noneMatch(Stop::comesLow);
     }
 
     @Test

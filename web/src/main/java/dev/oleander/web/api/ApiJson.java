@@ -121,6 +121,7 @@ final class ApiJson {
             List<TabJson> tabs,
             double commonLine,
             boolean comesLow,
+            List<double[]> cornersThere,
             Map<String, String> sources,
             List<String> remarks,
             String refusal) {}

@@ -183,7 +183,8 @@ final class ApiMapper {
                 s.passes().stream().map(p -> pass(s, p, timeline)).toList(),
                 s.tabs().stream().map(t -> new TabJson(t.from(), t.to(), t.lifts())).toList(),
                 s.shared().stream().mapToDouble(g -> g.to() - g.from()).sum(),
-                s.comesLow(),
+                s.approach().low(),
+                s.approach().round().stream().map(ApiMapper::place).toList(),
                 sources,
                 s.remarks(),
                 s.refusalSentence().orElse(null));

@@ -188,6 +188,6 @@ class LeadsTest extends WebTest {
     @Test
     void aMachineChangedTakesItsOwnRules() {
         jobs.edit(job, "x", b -> OrderField.MACHINE.set(b.document(), "sorrel"), person("mira"));
-        assertThat(jobs.view(job).result().run().stops()).noneMatch(Stop::comesLow);
+        assertThat(jobs.view(job).result().run().stops()).noneMatch(s -> s.approach().low());
     }
 }
