@@ -27,6 +27,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
 
 /** Order of many starts, and whole sheets from reading to motion. */
@@ -88,10 +89,15 @@ final class CuttingArea implements Area {
         return rows;
     }
 
-    private static void demo(NaivePlans.Times times, List<Row> rows) {
+    private static void demo(Map<String, NaivePlans.Times> sheets, List<Row> rows) {
+        sheets.forEach(
+                (sheet, t) ->
+                        rows.add(Row.against(sheet, t.planned(), t.naive(), "s", null, null)));
+        NaivePlans.Times times =
+                sheets.values().stream().reduce(NaivePlans.Times.NONE, NaivePlans.Times::plus);
         rows.add(
                 Row.against(
-                        "demo sheets: machine time against plans without thought",
+                        "all demo jobs: machine time against plans without thought",
                         times.planned(),
                         times.naive(),
                         "s",

@@ -27,11 +27,14 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
- * Machine time of the demo sheets against plans made without thought: every cut begins at the first
- * point of its contour, always the nearest of those that may come next, the head lifts every time.
+ * Machine time of the demo jobs, all sheets they need, against plans made without thought: every
+ * cut begins at the first point of its contour, always the nearest of those that may come next, the
+ * head lifts every time.
  */
 final class NaivePlans {
 
@@ -43,7 +46,10 @@ final class NaivePlans {
                     new Sheet("ramp_tread_plates.dxf", "teasel", "mild steel", 5, 1),
                     new Sheet("flag_socket_islands.dxf", "teasel", "stainless", 3, 4),
                     new Sheet("winch_drum_cheek.dxf", "sorrel", "mild steel", 10, 2),
-                    new Sheet("porthole_trim_ring.dxf", "teasel", "stainless", 2, 3),
+                    new Sheet("porthole_trim_ring.dxf", "teasel", "stainless", 2, 12),
+                    new Sheet("nav_light_bracket_blank.dxf", "teasel", "stainless", 2, 40),
+                    new Sheet("bulkhead_penetration_plate.dxf", "teasel", "stainless", 2, 4),
+                    new Sheet("vent_louvre_panel.svg", "teasel", "aluminium", 2, 4),
                     new Sheet("deck_hatch_panel.dxf", "teasel", "aluminium", 4, 1),
                     new Sheet("chain_stopper_pawl.dxf", "teasel", "mild steel", 10, 6),
                     new Sheet("cleat_backing_plate.dxf", "teasel", "mild steel", 6, 12),
@@ -52,10 +58,16 @@ final class NaivePlans {
     private static final MachineLibrary MACHINES = MachineLibrary.shipped();
 
     private record Sheet(
-            String file, String machine, String material, double thickness, int quantity) {}
+            String file, String machine, String material, double thickness, int quantity) {
+
+        String name() {
+            String drawing = file.substring(0, file.indexOf('.')).replace('_', ' ');
+            return "%d x %s, %s %.0f mm".formatted(quantity, drawing, material, thickness);
+        }
+    }
 
     /**
-     * Machine time, s, of all sheets.
+     * Machine time, s.
      *
      * @param planned as Oleander plans them by itself
      * @param joined the same with common lines where that is quicker
@@ -66,6 +78,8 @@ final class NaivePlans {
      */
     record Times(double planned, double joined, double naive, double naiveLow, double naiveTravel) {
 
+        static final Times NONE = new Times(0, 0, 0, 0, 0);
+
         Times plus(Times other) {
             return new Times(
                     planned + other.planned,
@@ -74,14 +88,24 @@ final class NaivePlans {
                     naiveLow + other.naiveLow,
                     naiveTravel + other.naiveTravel);
         }
+
+        Times times(int sheets) {
+            return new Times(
+                    sheets * planned,
+                    sheets * joined,
+                    sheets * naive,
+                    sheets * naiveLow,
+                    sheets * naiveTravel);
+        }
     }
 
-    Times times() {
-        Times sum = new Times(0, 0, 0, 0, 0);
+    /** Of each sheet, by its drawing, material and quantity. */
+    Map<String, Times> times() {
+        Map<String, Times> times = new LinkedHashMap<>();
         for (Sheet sheet : SHEETS) {
-            sum = sum.plus(times(sheet));
+            times.put(sheet.name(), times(sheet));
         }
-        return sum;
+        return times;
     }
 
     private static Times times(Sheet sheet) {
@@ -93,16 +117,25 @@ final class NaivePlans {
                 nearestNext(reading, plan(sheet, reading, machine, fixed, SheetChoices.defaults()));
         PlanChoices naive = fixed.withOrder(OrderRule.BY_HAND, nearest);
         SheetChoices apart = SheetChoices.defaults();
-        double planned = seconds(plan(sheet, reading, machine, rule, apart));
+        Run whole = plan(sheet, reading, machine, rule, apart);
+        double planned = seconds(whole);
         double joined = seconds(plan(sheet, reading, machine, rule, apart.withCommonLines(true)));
         Timeline without =
                 RunMotion.of(plan(sheet, reading, lifting(machine), naive, apart)).timeline();
-        return new Times(
-                planned,
-                Math.min(planned, joined),
-                without.total(),
-                seconds(plan(sheet, reading, machine, naive, apart)),
-                without.seconds().travel() + without.seconds().piercing());
+        Times one =
+                new Times(
+                        planned,
+                        Math.min(planned, joined),
+                        without.total(),
+                        seconds(plan(sheet, reading, machine, naive, apart)),
+                        without.seconds().travel() + without.seconds().piercing());
+        return one.times(sheets(sheet, whole));
+    }
+
+    /** Sheets of stock that the quantity needs. */
+    private static int sheets(Sheet sheet, Run run) {
+        int each = run.layout().placements().size();
+        return (sheet.quantity() + each - 1) / each;
     }
 
     private static Reading reading(String file) {

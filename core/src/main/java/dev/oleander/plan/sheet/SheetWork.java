@@ -29,6 +29,11 @@ final class SheetWork {
     /** Stops up to which the order is made again when it is known where the leads lie. */
     private static final int MOST_ORDERED_TWICE = 3_000;
 
+    /** Stops up to which that is done some times, and the quickest order kept. */
+    private static final int MOST_ORDERED_OFTEN = 300;
+
+    private static final int TIMES = 5;
+
     /** Features whose cuts are made side by side. */
     private static final int CHUNK = 500;
 
@@ -84,7 +89,9 @@ final class SheetWork {
         if (few && choices.order() == OrderRule.SHORTEST) {
             // heads that stay down on some ways only make the search miss this one at times
             SheetPlan other = planned(alone, OrderRule.PART_BY_PART, progress.within(0.8, 1));
-            return travelSeconds(other) < travelSeconds(planned) ? other : planned;
+            return travelSeconds(other.run().stops()) < travelSeconds(planned.run().stops())
+                    ? other
+                    : planned;
         }
         return planned;
     }
@@ -150,23 +157,49 @@ final class SheetWork {
     }
 
     private SheetPlan planned(List<Stop> alone, OrderRule rule, Progress progress) {
-        List<Stop> ordered = order(alone, rule, progress.within(0, 0.5));
-        if (alone.size() <= MOST_ORDERED_TWICE) {
-            // leads that lie towards their neighbours make another order the quickest
-            List<Stop> shifted =
-                    pass(ordered, field(ordered))
-                            .all(inOrder(ordered), Slot::byRule, progress.within(0.5, 0.6));
-            List<Stop> all = shifted.stream().map(this::withPath).toList();
-            ordered = order(all, rule, progress.within(0.6, 0.7));
+        List<Stop> ordered = order(alone, rule, progress.within(0, 0.4));
+        if (alone.size() <= MOST_ORDERED_OFTEN) {
+            ordered = quickest(ordered, rule, progress.within(0.4, 0.7));
+        } else if (alone.size() <= MOST_ORDERED_TWICE) {
+            List<Stop> shifted = shifted(ordered, progress.within(0.4, 0.5));
+            ordered = order(shifted, rule, progress.within(0.5, 0.7));
         }
         SheetField field = field(ordered);
         List<Slot> inOrder = sharing(ordered);
         List<Stop> placed =
                 pass(ordered, field).all(inOrder, Slot::chosen, progress.within(0.7, 1));
-        HeadTravel travel = new HeadTravel(task.travelTime(), layout.stock(), ordered);
+        HeadTravel travel = travel(ordered);
         Run run = new Run(task.machine(), choices.order(), layout, travel.decide(placed), drilled);
         PlanFrame frame = new PlanFrame(cuts, ordered, travel);
         return new SheetPlan(task, frame, inOrder, field, run);
+    }
+
+    /** Orders by turns the stops and shifts their leads towards their neighbours. */
+    private List<Stop> quickest(List<Stop> first, OrderRule rule, Progress progress) {
+        List<Stop> ordered = first;
+        List<Stop> best = first;
+        double least = Double.POSITIVE_INFINITY;
+        for (int time = 0; time < TIMES; time++) {
+            List<Stop> shifted = shifted(ordered, progress.within(0, 1));
+            double seconds = travelSeconds(travel(ordered).decide(shifted));
+            if (seconds < least) {
+                least = seconds;
+                best = ordered;
+            }
+            ordered = order(shifted, rule, progress.within(0, 1));
+        }
+        return best;
+    }
+
+    /** Stops of an order with their leads as they lie by rule on the sheet. */
+    private List<Stop> shifted(List<Stop> ordered, Progress progress) {
+        return pass(ordered, field(ordered)).all(inOrder(ordered), Slot::byRule, progress).stream()
+                .map(this::withPath)
+                .toList();
+    }
+
+    private HeadTravel travel(List<Stop> ordered) {
+        return new HeadTravel(task.travelTime(), layout.stock(), ordered);
     }
 
     /** A stop that is refused by rule may find room where a person sets it. */
@@ -205,11 +238,11 @@ final class SheetWork {
                 .order(stops, rule, choices.sequence(), progress);
     }
 
-    private double travelSeconds(SheetPlan plan) {
+    private double travelSeconds(List<Stop> stops) {
         TravelTime travel = task.travelTime();
         double sum = 0;
         Point at = Point.ORIGIN;
-        for (Stop stop : plan.run().stops()) {
+        for (Stop stop : stops) {
             if (stop.path().isPresent()) {
                 List<Point> way = stop.approach().way(at, stop.path().get().pierce());
                 sum += travel.along(way) + (stop.approach().low() ? 0 : travel.fixed());

@@ -101,7 +101,8 @@ class DemoData implements ApplicationRunner {
         long cheek =
                 make(brief("winch_drum_cheek", "Winch drum cheeks", "mild steel", "10", 2), mira);
         edit(cheek, OrderField.MACHINE, "sorrel", mira);
-        make(brief("porthole_trim_ring", "Porthole trim rings", "stainless", "2", 3), anselm);
+        make(brief("porthole_trim_ring", "Porthole trim rings", "stainless", "2", 12), anselm);
+        thinSheets(mira, anselm);
         long hatch = make(brief("deck_hatch_panel", "Deck-hatch panel", "aluminium", "4", 1), mira);
         edit(hatch, OrderField.QUALITY, "fine", mira);
         long pawl =
@@ -138,6 +139,21 @@ class DemoData implements ApplicationRunner {
                                 Map.of(SheetField.WIDTH, "1250", SheetField.HEIGHT, "625")),
                         mira);
         edit(sheave, OrderField.ORDER, "partByPart", mira);
+    }
+
+    private void thinSheets(SignedIn mira, SignedIn anselm) {
+        make(
+                brief("nav_light_bracket_blank", "Navigation-light brackets", "stainless", "2", 40),
+                anselm);
+        make(
+                brief(
+                        "bulkhead_penetration_plate",
+                        "Bulkhead penetration plates",
+                        "stainless",
+                        "2",
+                        4),
+                mira);
+        make(brief("vent_louvre_panel.svg", "Vent louvre panels", "aluminium", "2", 4), mira);
     }
 
     /** A part that was drawn here, with a value that follows another. */
