@@ -53,20 +53,26 @@ class BenchController {
     }
 
     /**
-     * How far the plan is. While it is made, the strip that asks again; afterwards all that hangs
-     * on it, except what a person may be typing on Shape.
+     * How far the plan is. While it is made, the strip that asks again; when it is there and when
+     * it is proved, all that hangs on it, except what a person may be typing on Shape.
+     *
+     * @param shown whether the page shows the plan already
      */
     @GetMapping("/jobs/{id}/{stage}/planning")
     String planning(
             @PathVariable long id,
             @PathVariable String stage,
             @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "false") boolean shown,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
+        JobView job = jobs.view(id);
+        boolean stripOnly = job.planning().isPresent() && job.result().isPlanned() == shown;
         return planned(
-                jobs.view(id),
+                job,
                 Shown.of(stage(stage), ids(stop), EditError.NONE),
+                stripOnly,
                 who,
                 model,
                 response);
@@ -84,13 +90,23 @@ class BenchController {
             HttpServletResponse response) {
         JobView job = jobs.plan(id, wanted);
         return planned(
-                job, Shown.of(stage(stage), ids(stop), EditError.NONE), who, model, response);
+                job,
+                Shown.of(stage(stage), ids(stop), EditError.NONE),
+                job.planning().isPresent(),
+                who,
+                model,
+                response);
     }
 
     private String planned(
-            JobView job, Shown shown, SignedIn who, Model model, HttpServletResponse response) {
+            JobView job,
+            Shown shown,
+            boolean stripOnly,
+            SignedIn who,
+            Model model,
+            HttpServletResponse response) {
         bench.fill(model, job, shown, who);
-        if (job.planning().isPresent()) {
+        if (stripOnly) {
             return "bench/planning :: strip(oob=false)";
         }
         response.setHeader("HX-Reswap", "none");

@@ -91,7 +91,7 @@ class BenchModel {
                             result, stops, recipes.of(result.machine().process()), shown.error()));
         }
         model.addAttribute("sheet", new SheetSlip(result, shown.error()));
-        if (planned) {
+        if (result.isProved()) {
             model.addAttribute("proof", new ProofSlip(result));
         }
         if (shown.stage() == Stage.RELEASE) {
@@ -113,7 +113,11 @@ class BenchModel {
         if (!revision.isEmpty()) {
             obstacles.add(revision);
         }
-        job.result().proof().open().forEach(f -> obstacles.add(f.sentence()));
+        if (job.result().isProved()) {
+            job.result().proof().open().forEach(f -> obstacles.add(f.sentence()));
+        } else {
+            obstacles.add("The proof is still under way.");
+        }
         boolean fresh = job.stage(Stage.RELEASE).isReady();
         return new ReleaseSlip(preview, made, shown, obstacles, fresh);
     }

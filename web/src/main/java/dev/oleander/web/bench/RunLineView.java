@@ -136,7 +136,7 @@ public record RunLineView(
 
     private static Map<String, Severity> worst(JobResult result) {
         Map<String, Severity> worst = new HashMap<>();
-        for (Finding finding : result.proof().findings()) {
+        for (Finding finding : result.findings()) {
             if (finding.blocks()) {
                 worst.merge(
                         finding.stop(), finding.severity(), (a, b) -> a.compareTo(b) < 0 ? a : b);

@@ -88,7 +88,7 @@ final class SceneBuilder {
                         .toList(),
                 numbers(result.run().layout().stock()),
                 stops.stream().map(SceneBuilder::stop).toList(),
-                result.proof().findings().stream().map(SceneBuilder::flag).toList(),
+                result.findings().stream().map(SceneBuilder::flag).toList(),
                 motion(result.timeline(), stops),
                 notes(result, layers));
     }

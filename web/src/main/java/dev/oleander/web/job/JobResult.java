@@ -18,6 +18,7 @@ import dev.oleander.plan.Stop;
 import dev.oleander.plan.sheet.SheetPlan;
 import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.progress.Progress;
+import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
@@ -44,8 +45,16 @@ public final class JobResult {
     private final Once<Timeline> timeline;
     private final Once<Proof> proof;
 
-    /** Null: not planned yet. Empty: planned and proved. Else why there is no plan. */
-    private volatile String refusal;
+    private volatile State state = State.NEW;
+    private volatile String refusal = "";
+
+    /** How much of it is there. */
+    private enum State {
+        NEW,
+        PLANNED,
+        PROVED,
+        REFUSED
+    }
 
     JobResult(
             JobDocument document,
@@ -74,32 +83,46 @@ public final class JobResult {
     /**
      * Plans and proves, unless that was done before.
      *
+     * @param planned is told when there is a plan, before it is proved
      * @throws dev.oleander.progress.CancelledException when the progress says so
      */
-    void complete(Progress progress) {
+    void complete(Progress progress, Runnable planned) {
         try {
             plan.get(progress.within(0, 0.6));
             timeline.get(progress.within(0.6, 0.65));
+            state = State.PLANNED;
+            planned.run();
             proof.get(progress.within(0.65, 1));
-            refusal = "";
+            state = State.PROVED;
         } catch (PlanException unusable) {
             refusal = unusable.getMessage();
+            state = State.REFUSED;
         }
     }
 
     /** Whether nothing is left to compute, be it that there is no plan. */
     boolean isComplete() {
-        return refusal != null;
+        return state == State.PROVED || state == State.REFUSED;
     }
 
-    /** Whether there is a plan with its proof; false also while they are made. */
+    /** Whether there is a plan; its proof may still be under way. */
     public boolean isPlanned() {
-        return "".equals(refusal);
+        return state == State.PLANNED || state == State.PROVED;
+    }
+
+    /** Whether the plan is proved. */
+    public boolean isProved() {
+        return state == State.PROVED;
+    }
+
+    /** What the proof found; nothing while it is under way. */
+    public List<Finding> findings() {
+        return isProved() ? proof().findings() : List.of();
     }
 
     /** Why there can be no plan; empty when there is one or it is being made. */
     public String refusal() {
-        return refusal == null ? "" : refusal;
+        return refusal;
     }
 
     private SheetPlan plan(LatestPlans plans, Progress progress) {

@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import java.util.stream.Stream;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -24,6 +25,8 @@ class PlanFollower {
     /** Goes on with plans that were being made when the application was stopped. */
     @EventListener(ApplicationReadyEvent.class)
     void resume() {
-        jobs.findIdsByNextAction(StageReport.BEING_PLANNED).forEach(service::refreshSummary);
+        Stream.of(StageReport.BEING_PLANNED, StageReport.BEING_PROVED)
+                .flatMap(doing -> jobs.findIdsByNextAction(doing).stream())
+                .forEach(service::refreshSummary);
     }
 }

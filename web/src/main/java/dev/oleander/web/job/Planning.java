@@ -29,6 +29,11 @@ public class Planning {
     /** At a time; the others wait in turn. */
     private static final int AT_A_TIME = 2;
 
+    /**
+     * How long a proof is waited for when the plan is there, so that a page needs not change twice.
+     */
+    private static final Duration FOR_PROOF = Duration.ofMillis(150);
+
     private static final Logger LOG = LoggerFactory.getLogger(Planning.class);
 
     private final ExecutorService threads =
@@ -130,7 +135,9 @@ public class Planning {
         private final long job;
         private final JobResult result;
         private final long deadline = System.nanoTime() + patience.toNanos();
+        private final CountDownLatch planned = new CountDownLatch(1);
         private final CountDownLatch ended = new CountDownLatch(1);
+        private volatile long proofDeadline;
         private volatile boolean wanted = true;
         private volatile boolean failed;
         private volatile State state = new State(0, "Waiting for its turn", State.End.NONE);
@@ -154,7 +161,7 @@ public class Planning {
         public void run() {
             try {
                 at(0, "Planning");
-                result.complete(this);
+                result.complete(this, this::planned);
                 works.remove(job, this);
                 complete();
             } catch (CancelledException stopped) {
@@ -163,8 +170,14 @@ public class Planning {
                 LOG.error("The plan of job {} failed", job, fault);
                 failed = true;
             } finally {
+                planned.countDown();
                 ended.countDown();
             }
+        }
+
+        private void planned() {
+            proofDeadline = Math.min(deadline, System.nanoTime() + FOR_PROOF.toNanos());
+            planned.countDown();
         }
 
         private synchronized void complete() {
@@ -182,8 +195,8 @@ public class Planning {
         /** Whether it is complete in time. */
         boolean await() {
             try {
-                long left = Math.max(0, deadline - System.nanoTime());
-                boolean inTime = ended.await(left, TimeUnit.NANOSECONDS) && isComplete();
+                boolean inTime =
+                        until(deadline, planned) && until(proofDeadline, ended) && isComplete();
                 if (!inTime) {
                     leaveAfterTransaction();
                 }
@@ -192,6 +205,12 @@ public class Planning {
                 Thread.currentThread().interrupt();
                 return false;
             }
+        }
+
+        private static boolean until(long moment, CountDownLatch latch)
+                throws InterruptedException {
+            long left = Math.max(0, moment - System.nanoTime());
+            return latch.await(left, TimeUnit.NANOSECONDS);
         }
 
         private synchronized boolean isComplete() {

@@ -20,7 +20,16 @@ public final class StageReport {
     /** What a stage says while the plan is made. */
     static final String BEING_PLANNED = "being planned";
 
+    /** What Proof says while there is a plan but no proof yet. */
+    static final String BEING_PROVED = "being proved";
+
     private static final String STOPPED = "Planning was stopped. Plan the job when you need it.";
+
+    private static final String PROOF_STOPPED =
+            "The proof was stopped. Prove the job when you need it.";
+
+    private static final String PROOF_FAILED =
+            "The proof failed for a reason of Oleander's own, which was logged. Prove again, or change the job.";
 
     private static final String FAILED =
             "Planning failed for a reason of Oleander's own, which was logged. Plan again, or change the job.";
@@ -43,12 +52,12 @@ public final class StageReport {
     public List<StageView> stages() {
         List<StageView> stages = new ArrayList<>();
         stages.add(shape());
-        if (planning.isPresent()) {
-            stages.addAll(unplanned(planning.get()));
-        } else if (result.isPlanned()) {
+        if (result.isPlanned()) {
             stages.add(cuts());
             stages.add(sheet());
-            stages.add(proof());
+            stages.add(result.isProved() ? proof() : unproved());
+        } else if (planning.isPresent()) {
+            stages.addAll(unplanned(planning.get()));
         } else {
             stages.add(StageView.open(Stage.CUTS, "waits for the sheet"));
             stages.add(StageView.needs(Stage.SHEET, "not usable", List.of(result.refusal())));
@@ -64,6 +73,15 @@ public final class StageReport {
             case NONE -> waiting.stream().map(s -> StageView.working(s, BEING_PLANNED)).toList();
             case STOPPED -> allNeed(waiting, "not planned", STOPPED);
             case FAILED -> allNeed(waiting, "planning failed", FAILED);
+        };
+    }
+
+    private StageView unproved() {
+        Planning.State.End end = planning.map(Planning.State::end).orElse(Planning.State.End.NONE);
+        return switch (end) {
+            case NONE -> StageView.working(Stage.PROOF, BEING_PROVED);
+            case STOPPED -> StageView.needs(Stage.PROOF, "not proved", List.of(PROOF_STOPPED));
+            case FAILED -> StageView.needs(Stage.PROOF, "proof failed", List.of(PROOF_FAILED));
         };
     }
 

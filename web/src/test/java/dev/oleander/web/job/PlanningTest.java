@@ -57,7 +57,7 @@ class PlanningTest {
                             return null;
                         })
                 .when(result)
-                .complete(any());
+                .complete(any(), any());
         return result;
     }
 
@@ -89,6 +89,29 @@ class PlanningTest {
     }
 
     @Test
+    void aPlanIsThereBeforeItsProof() {
+        planning.close();
+        planning = patient(Duration.ofSeconds(30));
+        JobResult result = mock(JobResult.class);
+        when(result.isComplete()).thenAnswer(call -> complete.get());
+        doAnswer(
+                        call -> {
+                            call.<Runnable>getArgument(1).run();
+                            call.<Progress>getArgument(0).at(0.7, "Proving");
+                            assertThat(goOn.await(10, TimeUnit.SECONDS)).isTrue();
+                            complete.set(true);
+                            return null;
+                        })
+                .when(result)
+                .complete(any(), any());
+        long began = System.nanoTime();
+        assertThat(planning.await(JOB, result).orElseThrow().isGoingOn()).isTrue();
+        assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(5));
+        goOn.countDown();
+        verify(events, timeout(10_000)).publishEvent(new Planning.Ready(JOB));
+    }
+
+    @Test
     void aStoppedPlanStaysStoppedUntilItIsWantedAgain() throws Exception {
         JobResult result = slowPlan();
         half(result);
@@ -100,7 +123,7 @@ class PlanningTest {
         assertThat(complete).isFalse();
         planning.resume(JOB);
         planning.await(JOB, result);
-        verify(result, timeout(10_000).times(2)).complete(any());
+        verify(result, timeout(10_000).times(2)).complete(any(), any());
         long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(10);
         while (!complete.get() && System.nanoTime() < deadline) {
             Thread.onSpinWait();
@@ -114,7 +137,7 @@ class PlanningTest {
         JobResult newer = mock(JobResult.class);
         planning.await(JOB, newer);
         goOn.countDown();
-        verify(newer, timeout(10_000)).complete(any());
+        verify(newer, timeout(10_000)).complete(any(), any());
         planning.close();
         assertThat(complete).isFalse();
     }
@@ -129,10 +152,10 @@ class PlanningTest {
                             throw new IllegalStateException("on purpose, for a test");
                         })
                 .when(result)
-                .complete(any());
+                .complete(any(), any());
         for (int i = 0; i < 2; i++) {
             assertThat(planning.await(JOB, result).orElseThrow().end()).isEqualTo(State.End.FAILED);
         }
-        verify(result).complete(any());
+        verify(result).complete(any(), any());
     }
 }

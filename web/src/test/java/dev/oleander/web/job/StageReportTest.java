@@ -1,6 +1,8 @@
 package dev.oleander.web.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.doReturn;
+import static org.mockito.Mockito.spy;
 
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.Planning.State;
@@ -100,23 +102,37 @@ class StageReportTest extends WebTest {
         assertThat(StageReport.nextAction(job.stages())).startsWith("Gap of 1.5 mm");
     }
 
-    private static List<StageView> whilePlanned(JobView job, State.End end) {
+    private List<StageView> at(boolean planned, State.End end) {
+        long id = makeJob("cleat_backing_plate", "Slow", 1);
+        set(id, OrderField.UNIT, "mm");
+        JobResult result = spy(jobs.view(id).result());
+        doReturn(planned).when(result).isPlanned();
+        doReturn(false).when(result).isProved();
         Optional<Planning.State> state = Optional.of(new Planning.State(0.4, "Placing leads", end));
-        return new StageReport(job.result(), Optional.empty(), state).stages();
+        return new StageReport(result, Optional.empty(), state).stages();
     }
 
     @Test
     void aPlanThatIsMadeIsNotWaitedFor() {
-        long id = makeJob("cleat_backing_plate", "Slow", 1);
-        set(id, OrderField.UNIT, "mm");
-        JobView job = jobs.view(id);
-        List<StageView> working = whilePlanned(job, State.End.NONE);
+        List<StageView> working = at(false, State.End.NONE);
         assertThat(working.get(0).isReady()).isTrue();
         assertThat(working.subList(1, 4)).allMatch(s -> s.state() == StageView.State.WORKING);
         assertThat(StageReport.nextAction(working)).isEqualTo("being planned");
-        List<StageView> stopped = whilePlanned(job, State.End.STOPPED);
+        List<StageView> stopped = at(false, State.End.STOPPED);
         assertThat(StageReport.nextAction(stopped)).startsWith("Planning was stopped");
-        List<StageView> failed = whilePlanned(job, State.End.FAILED);
+        List<StageView> failed = at(false, State.End.FAILED);
         assertThat(StageReport.next(failed).sentence()).isEqualTo("planning failed");
+    }
+
+    @Test
+    void aPlanIsShownBeforeItIsProved() {
+        List<StageView> working = at(true, State.End.NONE);
+        assertThat(working.subList(0, 3)).allMatch(StageView::isReady);
+        assertThat(working.get(3).state()).isEqualTo(StageView.State.WORKING);
+        assertThat(StageReport.nextAction(working)).isEqualTo("being proved");
+        assertThat(StageReport.nextAction(at(true, State.End.STOPPED)))
+                .startsWith("The proof was stopped");
+        assertThat(StageReport.next(at(true, State.End.FAILED)).sentence())
+                .isEqualTo("proof failed");
     }
 }
