@@ -49,12 +49,18 @@ public record RunLineView(
             int number,
             String name,
             String note,
-            String duration,
+            boolean refused,
             double seconds,
             double begins,
             int passes,
             String flag,
-            boolean selected) {}
+            boolean selected) {
+
+        /** In words, for those rows only that are shown. */
+        public String duration() {
+            return refused ? "–" : Numbers.duration(seconds);
+        }
+    }
 
     static RunLineView of(JobResult result, Set<String> selected) {
         Map<String, Severity> worst = worst(result);
@@ -104,14 +110,13 @@ public record RunLineView(
             Map<String, Double> begins,
             Set<String> selected) {
         double seconds = result.timeline().byStop().getOrDefault(stop.id(), Seconds.NONE).total();
-        boolean refused = stop.refusal().isPresent();
         String flag = worst.containsKey(stop.id()) ? worst.get(stop.id()).word() : "";
         return new Row(
                 stop.id(),
                 stop.number(),
                 stop.name(),
                 note(stop, result),
-                refused ? "–" : Numbers.duration(seconds),
+                stop.refusal().isPresent(),
                 seconds,
                 begins.getOrDefault(stop.id(), 0.0),
                 stop.passes().size(),

@@ -35,7 +35,7 @@ class QuotePdf {
         LocalDate today = LocalDate.now(clock.withZone(ZoneOffset.UTC));
         Context context = new Context(Locale.ROOT);
         context.setVariable("job", job);
-        context.setVariable("picture", styled(job.result().picture()));
+        context.setVariable("picture", styled(job.result().shape().picture()));
         context.setVariable("who", who);
         context.setVariable("date", today);
         context.setVariable("until", today.plusDays(HOLDS));

@@ -252,11 +252,6 @@ public final class JobResult {
                         .getBytes(StandardCharsets.UTF_8));
     }
 
-    /** What the drawing was read as, as an SVG element. */
-    public String picture() {
-        return new PartPicture(reading()).svg();
-    }
-
     public Map<String, Stop> stops() {
         return run().stops().stream().collect(Collectors.toMap(Stop::id, Function.identity()));
     }

@@ -258,7 +258,7 @@ public class JobService {
         return new Job.Summary(
                 StageReport.next(stages).stage(),
                 limited(StageReport.nextAction(stages)),
-                new PartPicture(result.reading()).svg());
+                result.shape().picture());
     }
 
     private static String limited(String sentence) {
