@@ -32,7 +32,7 @@ public class Planning {
     /**
      * How long a proof is waited for when the plan is there, so that a page needs not change twice.
      */
-    private static final Duration FOR_PROOF = Duration.ofMillis(150);
+    private static final Duration FOR_PROOF = Duration.ofMillis(80);
 
     private static final Logger LOG = LoggerFactory.getLogger(Planning.class);
 
