@@ -210,6 +210,9 @@ export class Table extends EventTarget {
     const painter = new Painter(ctx, this.view, this.ratio, this.colours);
     painter.screen();
     ctx.clearRect(0, 0, this.view.width, this.view.height);
+    // browsers that paint without a graphics card leave the old picture when nothing but this is done
+    ctx.fillStyle = 'rgb(0 0 0 / 1%)';
+    ctx.fillRect(0, 0, 1, 1);
     if (!this.scene) {
       return;
     }
