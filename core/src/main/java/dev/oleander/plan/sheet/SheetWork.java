@@ -180,13 +180,14 @@ final class SheetWork {
         List<Stop> best = first;
         double least = Double.POSITIVE_INFINITY;
         for (int time = 0; time < TIMES; time++) {
-            List<Stop> shifted = shifted(ordered, progress.within(0, 1));
+            Progress own = progress.within((double) time / TIMES, (time + 1.0) / TIMES);
+            List<Stop> shifted = shifted(ordered, own.within(0, 0.5));
             double seconds = travelSeconds(travel(ordered).decide(shifted));
             if (seconds < least) {
                 least = seconds;
                 best = ordered;
             }
-            ordered = order(shifted, rule, progress.within(0, 1));
+            ordered = order(shifted, rule, own.within(0.5, 1));
         }
         return best;
     }
