@@ -96,7 +96,10 @@ class CrowdedSheetsTest {
             String name = run.machine().name() + ", " + stop.id();
             assertApart(name + " and kept material", lead, kept, kerf / 2);
             assertApart(name + " and an earlier lead", lead, earlier, kerf);
-            assertThat(stock.covers(lead)).as(name + " lies on the sheet").isTrue();
+            // a cut that begins in the kerf of another one, by a common line, has no lead
+            assertThat(lead.isEmpty() || stock.covers(lead))
+                    .as(name + " lies on the sheet")
+                    .isTrue();
             assertApart(name + " and the edge", lead, List.of(stock.getBoundary()), kerf / 2);
             Geometry own = mains.get(stop.id());
             List<Geometry> others = mains.values().stream().filter(m -> m != own).toList();
