@@ -11,7 +11,12 @@ import tools.jackson.databind.json.JsonMapper;
 public final class Bench {
 
     private static final List<Area> AREAS =
-            List.of(new SliceArea(), new GeometryArea(), new DrawingArea(), new CuttingArea());
+            List.of(
+                    new SliceArea(),
+                    new GeometryArea(),
+                    new DrawingArea(),
+                    new CuttingArea(),
+                    new MotionArea());
 
     private Bench() {}
 

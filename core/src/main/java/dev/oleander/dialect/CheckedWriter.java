@@ -15,6 +15,11 @@ public final class CheckedWriter {
      */
     private static final double LIMIT = 1e-3;
 
+    /**
+     * A step in both axes: an arc whose ends are rounded by half of it leaves its middle by more.
+     */
+    private static final double DIAGONAL = Math.sqrt(2);
+
     private final Dialect dialect;
 
     public CheckedWriter(Dialect dialect) {
@@ -42,11 +47,13 @@ public final class CheckedWriter {
     /** See {@link DialectWriter#write} for the arguments. */
     public Checked write(
             Program program, Map<String, String> frame, Map<String, String> stopNames) {
-        Written written = new DialectWriter(dialect).write(program, frame, stopNames);
+        Expressible said = Expressible.of(program, dialect);
+        Written written = new DialectWriter(dialect).write(said, frame, stopNames);
         ReadBack back = new DialectReader(dialect).read(written.text());
         ProgramComparison.Result result =
-                new ProgramComparison(dialect.resolution()).compare(program, back.program());
-        double limit = Math.max(LIMIT, dialect.resolution());
+                new ProgramComparison(dialect.resolution()).compare(said.program(), back.program());
+        double deviation = result.deviation() + said.deviation();
+        double limit = Math.max(LIMIT, DIAGONAL * dialect.resolution());
         List<String> faults = new ArrayList<>();
         back.problems()
                 .forEach(
@@ -55,11 +62,11 @@ public final class CheckedWriter {
                                         "Line %d, column %d: %s"
                                                 .formatted(p.line(), p.column(), p.sentence())));
         faults.addAll(result.differences());
-        if (result.deviation() > limit) {
+        if (deviation > limit) {
             faults.add(
                     "The text leaves the plan by %s (allowed %s)."
-                            .formatted(Numbers.length(result.deviation()), Numbers.length(limit)));
+                            .formatted(Numbers.length(deviation), Numbers.length(limit)));
         }
-        return new Checked(written, result.deviation(), limit, faults);
+        return new Checked(written, deviation, limit, faults);
     }
 }

@@ -1,26 +1,36 @@
 package dev.oleander.dialect;
 
+import com.fasterxml.jackson.annotation.JsonCreator;
 import java.util.List;
 import java.util.Map;
 
 /**
  * One controller's program format, as described in a YAML file.
  *
+ * @param language what the lines are made of
+ * @param addresses letters of the words of motions
+ * @param order in which the words of a motion stand in its block
+ * @param positions how places are given
  * @param header lines before the first block, as templates
  * @param footer lines after the last one
  * @param preparatory words of the header that change nothing a reader has to follow
  * @param stopComment written before each stop; a template
- * @param events template of the block for each event, by the word of its kind
+ * @param events template of the block for each event, by the word of its kind; an empty one says
+ *     that nothing is written
  * @param values how numbers in templates are written, by name
  */
 public record Dialect(
         String name,
         String title,
         int version,
+        Language language,
         FileForm file,
         Numbering numbering,
         Words words,
+        Addresses addresses,
+        List<Part> order,
         Motion motion,
+        Positions positions,
         Arcs arcs,
         Comment comment,
         List<String> header,
@@ -30,41 +40,164 @@ public record Dialect(
         Map<String, String> events,
         Map<String, NumberForm> values) {
 
+    private static final List<Part> USUAL_ORDER =
+            List.of(Part.MOTION, Part.X, Part.Y, Part.CENTRE, Part.FEED);
+
+    public Dialect {
+        language = language == null ? Language.WORDS : language;
+        addresses = addresses == null ? Addresses.USUAL : addresses;
+        order = order == null ? USUAL_ORDER : List.copyOf(order);
+        positions = positions == null ? Positions.ABSOLUTE : positions;
+        preparatory = preparatory == null ? List.of() : List.copyOf(preparatory);
+        values = values == null ? Map.of() : Map.copyOf(values);
+    }
+
+    /** What lines are made of. */
+    public enum Language {
+        /** words of an address and a number: ISO 6983 */
+        WORDS,
+        /** codes, and coordinates without addresses: ISO 6582 */
+        CODES
+    }
+
+    /** Whether places are given from the zero point or from where the head is. */
+    public enum Positions {
+        ABSOLUTE,
+        INCREMENTAL
+    }
+
+    /** A part of a block. */
+    public enum Part {
+        MOTION,
+        X,
+        Y,
+        CENTRE,
+        FEED
+    }
+
     /**
      * @param longestLine characters
+     * @param blockEnd ends each block: ; for example
+     * @param spaces whether words are set apart
      */
-    public record FileForm(String extension, String lineEnd, int longestLine) {}
+    public record FileForm(
+            String extension, String lineEnd, int longestLine, String blockEnd, boolean spaces) {
 
-    /** Block numbers: {@code most} is the last one, after which they begin again. */
-    public record Numbering(String address, int start, int step, int most) {}
-
-    /**
-     * How numbers of an address are written.
-     *
-     * @param decimals digits after the point
-     * @param trailingZeros whether 12.5 is written 12.5000
-     * @param modal whether a word is left out that repeats the one before
-     */
-    public record NumberForm(int decimals, boolean trailingZeros, boolean modal) {
-
-        /** Smallest step that can be written. */
-        public double step() {
-            return Math.pow(10, -decimals);
+        @JsonCreator
+        static FileForm of(
+                String extension,
+                String lineEnd,
+                Integer longestLine,
+                String blockEnd,
+                Boolean spaces) {
+            return new FileForm(
+                    extension == null ? "nc" : extension,
+                    lineEnd == null ? "\n" : lineEnd,
+                    longestLine == null ? 80 : longestLine,
+                    blockEnd == null ? "" : blockEnd,
+                    spaces == null || spaces);
         }
     }
 
-    public record Words(NumberForm coordinate, NumberForm centre, NumberForm feed) {}
+    /**
+     * Block numbers: {@code most} is the last one, after which they begin again.
+     *
+     * @param address empty: blocks have no numbers
+     * @param digits least number of digits
+     */
+    public record Numbering(String address, int start, int step, int most, int digits) {
+
+        @JsonCreator
+        static Numbering of(
+                String address, Integer start, Integer step, Integer most, Integer digits) {
+            return new Numbering(
+                    address == null ? "" : address,
+                    start == null ? 1 : start,
+                    step == null ? 1 : step,
+                    most == null ? 99_999 : most,
+                    digits == null ? 0 : digits);
+        }
+    }
+
+    /**
+     * @param radius of arcs that are given by it; as the centre when it is left out
+     */
+    public record Words(
+            NumberForm coordinate, NumberForm centre, NumberForm radius, NumberForm feed) {
+
+        public Words {
+            radius = radius == null ? centre : radius;
+        }
+    }
+
+    /** Letters of the words of motions. */
+    public record Addresses(String x, String y, String i, String j, String r, String f) {
+
+        static final Addresses USUAL = new Addresses(null, null, null, null, null, null);
+
+        public Addresses {
+            x = x == null ? "X" : x;
+            y = y == null ? "Y" : y;
+            i = i == null ? "I" : i;
+            j = j == null ? "J" : j;
+            r = r == null ? "R" : r;
+            f = f == null ? "F" : f;
+        }
+    }
 
     public record Motion(
             String rapid, String line, String clockwise, String anticlockwise, boolean modal) {}
 
-    /** Where arcs have their centre: relative to their start, or absolute. */
-    public record Arcs(CentreForm centre) {}
+    /**
+     * How arcs are given.
+     *
+     * @param by the centre or the radius
+     * @param centre relative to the start of the arc, or absolute
+     * @param largestSweep degrees in one block; longer arcs are written in several; over 180 the
+     *     rounding of the ends moves the arc by more than itself
+     * @param overHalf what is done with arcs of more than half a circle that are given by a radius
+     * @param largestRadius mm; larger arcs are written as chords; 0: there is no limit
+     */
+    public record Arcs(
+            By by,
+            CentreForm centre,
+            double largestSweep,
+            OverHalf overHalf,
+            double largestRadius) {
+
+        @JsonCreator
+        static Arcs of(
+                By by,
+                CentreForm centre,
+                Double largestSweep,
+                OverHalf overHalf,
+                Double largestRadius) {
+            return new Arcs(
+                    by == null ? By.CENTRE : by,
+                    centre == null ? CentreForm.RELATIVE : centre,
+                    largestSweep == null ? 180 : largestSweep,
+                    overHalf == null ? OverHalf.SPLIT : overHalf,
+                    largestRadius == null ? 0 : largestRadius);
+        }
+    }
+
+    /** See {@link Arcs}. */
+    public enum By {
+        CENTRE,
+        RADIUS
+    }
 
     /** See {@link Arcs}. */
     public enum CentreForm {
         RELATIVE,
         ABSOLUTE
+    }
+
+    /** See {@link Arcs}. */
+    public enum OverHalf {
+        /** its radius is written below zero */
+        NEGATIVE,
+        SPLIT
     }
 
     public record Comment(String open, String close) {}

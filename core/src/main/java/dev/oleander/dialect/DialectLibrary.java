@@ -17,7 +17,8 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 /** Loads descriptions of dialects and checks them. */
 public final class DialectLibrary {
 
-    private static final List<String> SHIPPED = List.of("teasel", "sorrel", "yarrow");
+    private static final List<String> SHIPPED =
+            List.of("teasel", "sorrel", "yarrow", "iso6983", "iso6582");
     private static final YAMLMapper MAPPER =
             YAMLMapper.builder()
                     .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -80,6 +81,7 @@ public final class DialectLibrary {
         List<String> missing = new ArrayList<>();
         Map<String, Object> fields = new LinkedHashMap<>();
         fields.put("name", dialect.name());
+        fields.put("title", dialect.title());
         fields.put("file", dialect.file());
         fields.put("numbering", dialect.numbering());
         fields.put("words", dialect.words());
@@ -88,18 +90,28 @@ public final class DialectLibrary {
         fields.put("comment", dialect.comment());
         fields.put("header", dialect.header());
         fields.put("footer", dialect.footer());
-        fields.put("preparatory", dialect.preparatory());
         fields.put("events", dialect.events());
-        fields.put("values", dialect.values());
         fields.forEach(
                 (name, value) -> {
                     if (value == null) {
                         missing.add(name);
                     }
                 });
+        if (dialect.words() != null) {
+            Map<String, Object> words = new LinkedHashMap<>();
+            words.put("words.coordinate", dialect.words().coordinate());
+            words.put("words.centre", dialect.words().centre());
+            words.put("words.feed", dialect.words().feed());
+            words.forEach(
+                    (name, value) -> {
+                        if (value == null) {
+                            missing.add(name);
+                        }
+                    });
+        }
         if (dialect.events() != null) {
             for (EventKind kind : EventKind.values()) {
-                if (!dialect.events().containsKey(kind.word())) {
+                if (kind.isOfEveryCut() && !dialect.events().containsKey(kind.word())) {
                     missing.add("events." + kind.word());
                 }
             }

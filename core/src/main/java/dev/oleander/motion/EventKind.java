@@ -24,6 +24,11 @@ public enum EventKind {
         this.word = word;
     }
 
+    /** Whether cuts of every kind have it, so that a format needs words for it. */
+    public boolean isOfEveryCut() {
+        return true;
+    }
+
     public String word() {
         return word;
     }

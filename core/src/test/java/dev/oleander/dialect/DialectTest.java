@@ -12,9 +12,6 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Origin;
 import dev.oleander.motion.Program;
 import dev.oleander.proof.ProgramComparison;
-import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -131,11 +128,8 @@ class DialectTest {
     }
 
     @Test
-    void aDescriptionWithMistakesNamesThem() throws IOException {
-        String yaml;
-        try (InputStream in = Dialect.class.getResourceAsStream("teasel.yaml")) {
-            yaml = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        }
+    void aDescriptionWithMistakesNamesThem() {
+        String yaml = Descriptions.shipped("teasel");
         assertThatThrownBy(() -> DialectLibrary.parse("x.yaml", yaml.replace("pierce:", "pirce:")))
                 .isInstanceOf(DialectException.class)
                 .hasMessageContaining("events.pierce");

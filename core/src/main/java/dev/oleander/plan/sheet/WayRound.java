@@ -25,6 +25,9 @@ final class WayRound {
     /** mm that a place within the polygon is put outside it. */
     private static final double OFF = 1e-4;
 
+    /** mm; shorter legs are not worth stopping for. */
+    private static final double CRUMB = 0.05;
+
     private final Point from;
     private final Point to;
 
@@ -83,7 +86,7 @@ final class WayRound {
      */
     private void addWays(List<Point> chain, List<List<Point>> ways) {
         List<Point> corners = new ArrayList<>(chain);
-        corners.removeIf(p -> p.equals(from) || p.equals(to));
+        corners.removeIf(this::isEnd);
         ways.add(corners);
         if (chain.size() > 3) {
             Point before = chain.get(chain.size() - 2);
@@ -93,12 +96,17 @@ final class WayRound {
         }
     }
 
+    /** A corner right beside an end is none. */
+    private boolean isEnd(Point corner) {
+        return corner.distance(from) < CRUMB || corner.distance(to) < CRUMB;
+    }
+
     private List<Point> withApex(List<Point> chain, Point apex) {
         List<Point> corners = new ArrayList<>();
         corners.add(chain.get(0));
         corners.add(apex);
         corners.add(chain.get(chain.size() - 1));
-        corners.removeIf(p -> p.equals(from) || p.equals(to));
+        corners.removeIf(this::isEnd);
         return corners;
     }
 

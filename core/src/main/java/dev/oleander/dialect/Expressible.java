@@ -1,0 +1,135 @@
+package dev.oleander.dialect;
+
+import dev.oleander.dialect.Dialect.OverHalf;
+import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Program;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What a program comes to in a dialect: arcs in pieces that one block can say, events with the
+ * values that are written, and none of those for which nothing is written.
+ *
+ * @param itemOf for each item its position in the program it came from
+ * @param deviation mm by which chords in the place of arcs leave the program
+ */
+record Expressible(Program program, List<Integer> itemOf, double deviation) {
+
+    /** Degrees from which on two ends no longer say which way round an arc is. */
+    private static final double NEARLY_WHOLE = 350;
+
+    /** Degrees between which a radius does not say well enough where the centre is. */
+    private static final double WELL_BELOW_HALF = 150;
+
+    private static final double WELL_OVER_HALF = 210;
+
+    /** Steps; of shorter arcs the ends, when written, may lie the wrong way round. */
+    private static final double SHORTEST = 16;
+
+    /**
+     * @throws DialectException when the dialect has no words for an event
+     */
+    static Expressible of(Program program, Dialect dialect) {
+        return new Work(dialect).express(program);
+    }
+
+    private static final class Work {
+        private final Dialect dialect;
+        private final EventWords events;
+        private final List<Item> items = new ArrayList<>();
+        private final List<Integer> itemOf = new ArrayList<>();
+        private double deviation;
+
+        Work(Dialect dialect) {
+            this.dialect = dialect;
+            this.events = new EventWords(dialect);
+        }
+
+        Expressible express(Program program) {
+            for (int i = 0; i < program.size(); i++) {
+                Item item = program.items().get(i);
+                if (item instanceof Item.Event event) {
+                    event(event, i);
+                } else if (item instanceof Item.Feed feed && feed.segment() instanceof Arc arc) {
+                    arc(feed, arc, i);
+                } else {
+                    add(item, i);
+                }
+            }
+            return new Expressible(new Program(items), itemOf, deviation);
+        }
+
+        private void add(Item item, int from) {
+            items.add(item);
+            itemOf.add(from);
+        }
+
+        private void event(Item.Event event, int from) {
+            if (!events.isWritten(event.kind())) {
+                return;
+            }
+            Map<String, Double> written = new HashMap<>(event.args());
+            written.keySet().retainAll(events.names(event.kind()));
+            boolean all = written.size() == event.args().size();
+            add(all ? event : new Item.Event(event.kind(), written, event.origin()), from);
+        }
+
+        private void arc(Item.Feed feed, Arc arc, int from) {
+            double step = dialect.resolution();
+            double largest = dialect.arcs().largestRadius();
+            if (arc.length() < SHORTEST * step) {
+                pieces(feed, new Line(arc.start(), arc.end()), 1, from);
+            } else if (largest > 0 && arc.radius() > largest) {
+                chords(feed, arc, step / 2, from);
+            } else {
+                pieces(feed, arc, count(Math.toDegrees(Math.abs(arc.sweep()))), from);
+            }
+        }
+
+        private int count(double sweep) {
+            Dialect.Arcs arcs = dialect.arcs();
+            double most = Math.min(NEARLY_WHOLE, arcs.largestSweep());
+            if (arcs.by() == Dialect.By.RADIUS) {
+                boolean negative =
+                        arcs.overHalf() == OverHalf.NEGATIVE
+                                && sweep >= WELL_OVER_HALF
+                                && sweep <= 2 * WELL_BELOW_HALF;
+                most = negative ? most : Math.min(most, WELL_BELOW_HALF);
+            }
+            return (int) Math.ceil(sweep / most);
+        }
+
+        private void pieces(Item.Feed feed, Segment segment, int count, int from) {
+            Point at = segment.start();
+            for (int k = 1; k <= count; k++) {
+                Point to = k == count ? segment.end() : segment.at((double) k / count);
+                Segment piece =
+                        segment instanceof Arc arc && count > 1
+                                ? new Arc(at, to, Math.tan(arc.sweep() / count / 4))
+                                : segment;
+                add(new Item.Feed(piece, feed.feed(), feed.on(), feed.origin()), from);
+                at = to;
+            }
+        }
+
+        private void chords(Item.Feed feed, Arc arc, double tolerance, int from) {
+            double radius = arc.radius();
+            double widest = 2 * Math.acos(Math.max(0, 1 - tolerance / radius));
+            int count = (int) Math.max(1, Math.ceil(Math.abs(arc.sweep()) / widest));
+            deviation =
+                    Math.max(deviation, radius * (1 - Math.cos(Math.abs(arc.sweep()) / count / 2)));
+            Point at = arc.start();
+            for (int k = 1; k <= count; k++) {
+                Point to = k == count ? arc.end() : arc.at((double) k / count);
+                add(new Item.Feed(new Line(at, to), feed.feed(), feed.on(), feed.origin()), from);
+                at = to;
+            }
+        }
+    }
+}

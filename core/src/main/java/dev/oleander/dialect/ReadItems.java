@@ -1,0 +1,146 @@
+package dev.oleander.dialect;
+
+import dev.oleander.dialect.ReadBack.Problem;
+import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.motion.EventKind;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Origin;
+import dev.oleander.motion.Program;
+import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** What a reader has understood so far, and what not. */
+final class ReadItems {
+
+    /** An arc's ends may lie this many steps of the coordinates off its circle. */
+    private static final double STEPS_OFF = 4;
+
+    /** Problems that are told; a text of another kind would have millions. */
+    private static final int MOST_PROBLEMS = 200;
+
+    private final double resolution;
+    private final List<Item> items = new ArrayList<>();
+    private final List<Integer> lineOfItem = new ArrayList<>();
+    private final List<Problem> problems = new ArrayList<>();
+    private Point at = Point.ORIGIN;
+    private boolean on;
+    private int line;
+
+    /**
+     * @param resolution smallest step of coordinates, mm
+     */
+    ReadItems(double resolution) {
+        this.resolution = resolution;
+    }
+
+    /** What follows stands on this line, counted from 1. */
+    void atLine(int number) {
+        line = number;
+    }
+
+    Point at() {
+        return at;
+    }
+
+    void goTo(Point place) {
+        at = place;
+    }
+
+    ReadBack readBack() {
+        return new ReadBack(new Program(items), lineOfItem, problems);
+    }
+
+    boolean isFull() {
+        return problems.size() >= MOST_PROBLEMS;
+    }
+
+    void problem(int column, String sentence) {
+        if (!isFull()) {
+            problems.add(new Problem(line, column, sentence));
+        }
+    }
+
+    void event(EventKind kind, Map<String, Double> values) {
+        if (kind == EventKind.PIERCE || kind == EventKind.MARK_ON) {
+            on = true;
+        } else if (kind == EventKind.PROCESS_OFF) {
+            on = false;
+        }
+        add(new Item.Event(kind, values, Origin.FRAME));
+    }
+
+    void rapid(Point to) {
+        add(new Item.Rapid(at, to, Origin.FRAME));
+    }
+
+    void line(Point to, double feed, int column) {
+        feed(new Line(at, to), feed, column);
+    }
+
+    /** An arc about a centre that its ends must agree with. */
+    void arc(Point to, Point centre, boolean left, double feed, int column) {
+        double off = Math.abs(centre.distance(at) - centre.distance(to));
+        double allowed = STEPS_OFF * resolution;
+        if (off > allowed) {
+            problem(
+                    column,
+                    "start and end of the arc lie %s mm apart in radius, allowed are %s mm."
+                            .formatted(Numbers.plain(off, 4), Numbers.plain(allowed, 4)));
+            return;
+        }
+        Point a = at.minus(centre);
+        Point b = to.minus(centre);
+        double turn = Math.atan2(a.cross(b), a.dot(b));
+        double sweep =
+                left
+                        ? turn <= 0 ? turn + 2 * Math.PI : turn
+                        : turn >= 0 ? turn - 2 * Math.PI : turn;
+        bulged(to, Math.tan(sweep / 4), feed, column);
+    }
+
+    /**
+     * An arc of a radius.
+     *
+     * @param radius mm; below 0: the longer way round
+     */
+    void arcByRadius(Point to, double radius, boolean left, double feed, int column) {
+        double half = at.distance(to) / 2;
+        double size = Math.abs(radius);
+        if (half > size + STEPS_OFF * resolution) {
+            problem(
+                    column,
+                    "the ends of the arc lie %s mm apart, more than twice its radius of %s mm."
+                            .formatted(Numbers.plain(2 * half, 4), Numbers.plain(size, 4)));
+            return;
+        }
+        double quarter = Math.tan(Math.asin(Math.min(1, half / size)) / 2);
+        double bulge = radius < 0 ? 1 / quarter : quarter;
+        bulged(to, left ? bulge : -bulge, feed, column);
+    }
+
+    private void bulged(Point to, double bulge, double feed, int column) {
+        if (bulge == 0 || !Double.isFinite(bulge)) {
+            problem(column, "this is not an arc.");
+        } else {
+            feed(new Arc(at, to, bulge), feed, column);
+        }
+    }
+
+    private void feed(Segment segment, double feed, int column) {
+        if (!(feed > 0)) {
+            problem(column, "no feed was given yet.");
+            return;
+        }
+        add(new Item.Feed(segment, feed, on, Origin.FRAME));
+    }
+
+    private void add(Item item) {
+        items.add(item);
+        lineOfItem.add(line);
+    }
+}

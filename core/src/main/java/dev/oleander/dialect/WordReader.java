@@ -1,0 +1,221 @@
+package dev.oleander.dialect;
+
+import dev.oleander.dialect.EventPattern.Fixed;
+import dev.oleander.geometry.Point;
+import dev.oleander.motion.EventKind;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Reads blocks of words as their controller would: ISO 6983. */
+final class WordReader implements LineReader {
+
+    private final Dialect dialect;
+    private final ReadItems items;
+    private final BlockScanner block;
+    private final char number;
+    private final boolean incremental;
+    private final boolean[] beginsEvent = new boolean[128];
+    private final Map<Fixed, List<EventPattern>> patterns = new HashMap<>();
+    private final List<EventPattern> valuesOnly = new ArrayList<>();
+    private final Set<Fixed> preparatory = new HashSet<>();
+    private final Fixed rapid;
+    private final Fixed line;
+    private final Fixed clockwise;
+    private final Fixed anticlockwise;
+    private final char[] letters;
+
+    /** The motion that goes on; null before the first. */
+    private Fixed motion;
+
+    private double feed;
+
+    // words of the present block
+    private Double i;
+    private Double j;
+    private Double r;
+
+    WordReader(Dialect dialect, ReadItems items) {
+        this.dialect = dialect;
+        this.items = items;
+        this.block = new BlockScanner(dialect);
+        String address = dialect.numbering().address();
+        this.number = address.isEmpty() ? 0 : address.charAt(0);
+        this.incremental = dialect.positions() == Dialect.Positions.INCREMENTAL;
+        for (EventKind kind : EventKind.values()) {
+            addPattern(kind, dialect.events().get(kind.word()));
+        }
+        dialect.preparatory().forEach(word -> preparatory.add(fixed(word)));
+        this.rapid = fixed(dialect.motion().rapid());
+        this.line = fixed(dialect.motion().line());
+        this.clockwise = fixed(dialect.motion().clockwise());
+        this.anticlockwise = fixed(dialect.motion().anticlockwise());
+        Dialect.Addresses a = dialect.addresses();
+        this.letters = (a.x() + a.y() + a.i() + a.j() + a.r() + a.f()).toCharArray();
+    }
+
+    private void addPattern(EventKind kind, String template) {
+        if (template == null || template.isBlank()) {
+            return;
+        }
+        EventPattern pattern = new EventPattern(kind, template, dialect);
+        for (Fixed word : pattern.fixed()) {
+            beginsEvent[word.address()] = true;
+            patterns.computeIfAbsent(word, w -> new ArrayList<>()).add(pattern);
+        }
+        if (pattern.fixed().isEmpty()) {
+            beginsEvent[pattern.firstValue()] = true;
+            valuesOnly.add(pattern);
+        }
+    }
+
+    private static Fixed fixed(String word) {
+        return new Fixed(word.charAt(0), Double.parseDouble(word.substring(1)));
+    }
+
+    @Override
+    public void line(String text) {
+        if (isMark(text)) {
+            return;
+        }
+        int wrong = block.scan(text);
+        if (wrong >= 0) {
+            items.problem(
+                    wrong + 1,
+                    "\"%s\" is not a word."
+                            .formatted(text.substring(wrong, Math.min(text.length(), wrong + 12))));
+            return;
+        }
+        int first = block.count() > 0 && block.address(0) == number ? 1 : 0;
+        if (block.count() > first && !isEvent(first)) {
+            move(first);
+        }
+    }
+
+    /** Lines that only frame the program: its beginning and its number. */
+    private static boolean isMark(String text) {
+        return text.isBlank() || text.startsWith("%") || text.startsWith("O");
+    }
+
+    private boolean isEvent(int first) {
+        for (int w = first; w < block.count(); w++) {
+            char address = block.address(w);
+            if (beginsEvent[address]) {
+                List<EventPattern> known =
+                        patterns.getOrDefault(new Fixed(address, block.plain(w)), List.of());
+                if (isOneOf(known, first) || isOneOf(valuesOnly, first)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private boolean isOneOf(List<EventPattern> known, int first) {
+        for (EventPattern pattern : known) {
+            Optional<Map<String, Double>> values = pattern.match(block, first);
+            if (values.isPresent()) {
+                items.event(pattern.kind(), values.get());
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void move(int first) {
+        Point at = items.at();
+        double x = at.x();
+        double y = at.y();
+        i = null;
+        j = null;
+        r = null;
+        boolean moves = false;
+        boolean understood = true;
+        for (int w = first; w < block.count(); w++) {
+            char address = block.address(w);
+            if (address == letters[0]) {
+                x = (incremental ? x : 0) + block.value(w, dialect.words().coordinate());
+                moves = true;
+            } else if (address == letters[1]) {
+                y = (incremental ? y : 0) + block.value(w, dialect.words().coordinate());
+                moves = true;
+            } else if (!takesWord(w, address)) {
+                understood = false;
+            }
+        }
+        if (moves) {
+            go(new Point(x, y), block.column(first));
+        } else if (understood && (i != null || j != null || r != null)) {
+            items.problem(block.column(first), "an arc needs its end.");
+        }
+    }
+
+    private boolean takesWord(int w, char address) {
+        if (address == letters[2]) {
+            i = block.value(w, dialect.words().centre());
+        } else if (address == letters[3]) {
+            j = block.value(w, dialect.words().centre());
+        } else if (address == letters[4]) {
+            r = block.value(w, dialect.words().radius());
+        } else if (address == letters[5]) {
+            feed = block.value(w, dialect.words().feed());
+        } else {
+            return takesMotion(w, address);
+        }
+        return true;
+    }
+
+    private boolean takesMotion(int w, char address) {
+        Fixed word = new Fixed(address, block.plain(w));
+        if (word.equals(rapid)
+                || word.equals(line)
+                || word.equals(clockwise)
+                || word.equals(anticlockwise)) {
+            motion = word;
+            return true;
+        }
+        if (preparatory.contains(word)) {
+            return true;
+        }
+        items.problem(block.column(w), "\"%s\" is not known here.".formatted(block.text(w)));
+        return false;
+    }
+
+    private void go(Point to, int column) {
+        if (motion == null) {
+            items.problem(column, "no motion word was given yet.");
+        } else if (to.equals(items.at())) {
+            items.problem(column, "the block moves nowhere.");
+        } else if (motion.equals(rapid)) {
+            items.rapid(to);
+        } else if (motion.equals(line)) {
+            items.line(to, feed, column);
+        } else {
+            arc(to, column);
+        }
+        items.goTo(to);
+    }
+
+    private void arc(Point to, int column) {
+        boolean left = motion.equals(anticlockwise);
+        if (dialect.arcs().by() == Dialect.By.RADIUS) {
+            if (r == null) {
+                items.problem(column, "an arc needs " + letters[4] + ".");
+            } else {
+                items.arcByRadius(to, r, left, feed, column);
+            }
+            return;
+        }
+        if (i == null || j == null) {
+            items.problem(column, "an arc needs %s and %s.".formatted(letters[2], letters[3]));
+            return;
+        }
+        Point given = new Point(i, j);
+        boolean relative = dialect.arcs().centre() == Dialect.CentreForm.RELATIVE;
+        items.arc(to, relative ? items.at().plus(given) : given, left, feed, column);
+    }
+}

@@ -1,0 +1,151 @@
+package dev.oleander.dialect;
+
+import dev.oleander.dialect.Dialect.CentreForm;
+import dev.oleander.dialect.Dialect.Part;
+import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Point;
+import dev.oleander.motion.EventKind;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Program;
+import java.util.List;
+
+/** Writes blocks of words of an address and a number, as ISO 6983 has them. */
+final class WordWriter {
+
+    private final Dialect dialect;
+    private final NumberForm coordinate;
+    private final EventWords events;
+    private final TextLines text;
+    private final StringBuilder block = new StringBuilder();
+    private final boolean incremental;
+    private String motionWord = "";
+
+    /** Where the head is, as written, in steps. */
+    private long x;
+
+    private long y;
+    private long feed = Long.MIN_VALUE;
+
+    WordWriter(Dialect dialect, TextLines text) {
+        this.dialect = dialect;
+        this.coordinate = dialect.words().coordinate();
+        this.events = new EventWords(dialect);
+        this.text = text;
+        this.incremental = dialect.positions() == Dialect.Positions.INCREMENTAL;
+    }
+
+    void write(Program program, List<Integer> itemOf) {
+        for (int i = 0; i < program.size(); i++) {
+            Item item = program.items().get(i);
+            text.commentOf(item);
+            int from = itemOf.get(i);
+            if (item instanceof Item.Event event) {
+                event(event, from);
+            } else if (item instanceof Item.Rapid rapid) {
+                move(dialect.motion().rapid(), rapid.to(), null, 0, from);
+            } else if (item instanceof Item.Feed move) {
+                boolean arc = move.segment() instanceof Arc;
+                String word = arc ? arcWord((Arc) move.segment()) : dialect.motion().line();
+                move(
+                        word,
+                        move.segment().end(),
+                        arc ? (Arc) move.segment() : null,
+                        move.feed(),
+                        from);
+            }
+        }
+    }
+
+    private String arcWord(Arc arc) {
+        return arc.isLeft() ? dialect.motion().anticlockwise() : dialect.motion().clockwise();
+    }
+
+    private void event(Item.Event event, int from) {
+        if (event.kind() == EventKind.END) {
+            motionWord = "";
+        }
+        text.block(events.block(event), from);
+    }
+
+    /** Leaves out a move whose end is, as written, where the head already is. */
+    private void move(String word, Point to, Arc arc, double speed, int from) {
+        long newX = coordinate.steps(to.x());
+        long newY = coordinate.steps(to.y());
+        if (newX == x && newY == y) {
+            return;
+        }
+        block.setLength(0);
+        for (Part part : dialect.order()) {
+            switch (part) {
+                case MOTION -> motion(word);
+                case X -> place(dialect.addresses().x(), x, newX);
+                case Y -> place(dialect.addresses().y(), y, newY);
+                case CENTRE -> centre(arc);
+                case FEED -> feed(speed);
+            }
+        }
+        motionWord = word;
+        x = newX;
+        y = newY;
+        text.block(block, from);
+    }
+
+    private void motion(String word) {
+        if (!dialect.motion().modal() || !word.equals(motionWord)) {
+            gap();
+            block.append(word);
+        }
+    }
+
+    private void place(String address, long before, long now) {
+        if (!coordinate.modal() || before != now) {
+            gap();
+            block.append(address);
+            coordinate.append(block, incremental ? now - before : now);
+        }
+    }
+
+    private void centre(Arc arc) {
+        if (arc == null) {
+            return;
+        }
+        if (dialect.arcs().by() == Dialect.By.RADIUS) {
+            NumberForm form = dialect.words().radius();
+            double sign = Math.abs(arc.bulge()) > 1 ? -1 : 1;
+            word(dialect.addresses().r(), form, form.steps(sign * arc.radius()));
+            return;
+        }
+        NumberForm form = dialect.words().centre();
+        Point centre = arc.centre();
+        // relative to the start as written, so that its rounding does not add up
+        boolean relative = dialect.arcs().centre() == CentreForm.RELATIVE;
+        double baseX = relative ? coordinate.value(x) : 0;
+        double baseY = relative ? coordinate.value(y) : 0;
+        word(dialect.addresses().i(), form, form.steps(centre.x() - baseX));
+        word(dialect.addresses().j(), form, form.steps(centre.y() - baseY));
+    }
+
+    private void feed(double speed) {
+        if (speed <= 0) {
+            return;
+        }
+        NumberForm form = dialect.words().feed();
+        long steps = form.steps(speed);
+        if (!form.modal() || steps != feed) {
+            word(dialect.addresses().f(), form, steps);
+            feed = steps;
+        }
+    }
+
+    private void word(String address, NumberForm form, long steps) {
+        gap();
+        block.append(address);
+        form.append(block, steps);
+    }
+
+    private void gap() {
+        if (block.length() > 0 && dialect.file().spaces()) {
+            block.append(' ');
+        }
+    }
+}
