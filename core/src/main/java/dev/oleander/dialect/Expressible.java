@@ -46,8 +46,13 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
         private final List<Integer> itemOf = new ArrayList<>();
         private double deviation;
 
+        /** Bulge up to which an arc needs no more than a block. */
+        private final double inOneBlock;
+
         Work(Dialect dialect) {
             this.dialect = dialect;
+            double most = Math.min(WELL_BELOW_HALF, dialect.arcs().largestSweep());
+            this.inOneBlock = Math.tan(Math.toRadians(most) / 4);
             this.events = new EventWords(dialect);
         }
 
@@ -83,10 +88,13 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
         private void arc(Item.Feed feed, Arc arc, int from) {
             double step = dialect.resolution();
             double largest = dialect.arcs().largestRadius();
-            if (arc.length() < SHORTEST * step) {
+            boolean near = arc.start().distance(arc.end()) < SHORTEST * step;
+            if (near && arc.length() < SHORTEST * step) {
                 pieces(feed, new Line(arc.start(), arc.end()), 1, from);
             } else if (largest > 0 && arc.radius() > largest) {
                 chords(feed, arc, step / 2, from);
+            } else if (Math.abs(arc.bulge()) <= inOneBlock) {
+                add(feed, from);
             } else {
                 pieces(feed, arc, count(Math.toDegrees(Math.abs(arc.sweep()))), from);
             }

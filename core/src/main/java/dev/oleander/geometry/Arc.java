@@ -115,9 +115,23 @@ public record Arc(Point start, Point end, double bulge) implements Segment {
         return start.plus(end.minus(start).times(share).rotated((t - 1) * half));
     }
 
+    /** Half a bulge of the chord to its right. */
+    @Override
+    public Point middle() {
+        return start.midpoint(end).minus(end.minus(start).left().times(bulge / 2));
+    }
+
     @Override
     public Point direction(double t) {
-        return end.minus(start).unit().rotated((t - 0.5) * sweep());
+        Point chord = end.minus(start).unit();
+        if (t != 0 && t != 1) {
+            return chord.rotated((t - 0.5) * sweep());
+        }
+        // half the sweep without an angle: programs ask for millions of ends
+        double q = 1 + bulge * bulge;
+        double cos = (1 - bulge * bulge) / q;
+        double sin = (t == 0 ? -2 : 2) * bulge / q;
+        return new Point(chord.x() * cos - chord.y() * sin, chord.x() * sin + chord.y() * cos);
     }
 
     /**

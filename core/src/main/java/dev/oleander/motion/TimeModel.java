@@ -166,8 +166,8 @@ public final class TimeModel {
         double limit = Math.min(speedLimit(before), speedLimit(after));
         Point in = before.segment().direction(1);
         Point out = after.segment().direction(0);
-        double turn = Math.abs(Math.atan2(in.cross(out), in.dot(out)));
-        double s = Math.sin((Math.PI - turn) / 2);
+        // the sine of half the angle between the segments is the cosine of half the turn
+        double s = Math.sqrt(Math.max(0, (1 + in.dot(out)) / 2));
         if (s >= STRAIGHT_ON) {
             return limit;
         }

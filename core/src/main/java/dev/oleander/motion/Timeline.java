@@ -27,8 +27,7 @@ public record Timeline(
         Item[] items = new Item[size];
         Profile[] profiles = new Profile[size];
         double[] ends = new double[size];
-        Map<String, Seconds> byStop = new HashMap<>();
-        Seconds sum = Seconds.NONE;
+        ByStop byStop = new ByStop();
         double now = 0;
         int at = 0;
         for (TimeModel.Timed stretch : stretches) {
@@ -36,16 +35,50 @@ public record Timeline(
                 Item item = stretch.items().get(i);
                 Seconds seconds = stretch.seconds()[i];
                 now += seconds.total();
-                sum = sum.plus(seconds);
+                byStop.add(item.origin().stop(), seconds);
                 items[at] = item;
                 profiles[at] = stretch.profiles()[i];
                 ends[at++] = now;
-                if (!item.origin().stop().isEmpty()) {
-                    byStop.merge(item.origin().stop(), seconds, Seconds::plus);
-                }
             }
         }
-        return new Timeline(new Program(List.of(items)), ends, List.of(profiles), sum, byStop);
+        byStop.end();
+        return new Timeline(
+                new Program(List.of(items)), ends, List.of(profiles), byStop.sum, byStop.times);
+    }
+
+    /** Adds up what belongs to one stop after the other, as items of one stop follow each other. */
+    private static final class ByStop {
+        private final Map<String, Seconds> times = new HashMap<>();
+        private Seconds sum = Seconds.NONE;
+        private String stop = "";
+        private double cutting;
+        private double travel;
+        private double piercing;
+        private double people;
+
+        void add(String of, Seconds seconds) {
+            if (!of.equals(stop)) {
+                end();
+                stop = of;
+            }
+            cutting += seconds.cutting();
+            travel += seconds.travel();
+            piercing += seconds.piercing();
+            people += seconds.people();
+        }
+
+        /** Nothing more comes of the present stop. */
+        void end() {
+            Seconds all = new Seconds(cutting, travel, piercing, people);
+            sum = sum.plus(all);
+            if (!stop.isEmpty()) {
+                times.merge(stop, all, Seconds::plus);
+            }
+            cutting = 0;
+            travel = 0;
+            piercing = 0;
+            people = 0;
+        }
     }
 
     public double total() {

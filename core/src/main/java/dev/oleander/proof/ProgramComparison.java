@@ -1,6 +1,8 @@
 package dev.oleander.proof;
 
+import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.quantity.Numbers;
@@ -11,7 +13,6 @@ import java.util.Locale;
 /** Compares a program with the one read back from its text, item by item. */
 public final class ProgramComparison {
 
-    private static final double[] SAMPLES = {0, 0.25, 0.5, 0.75, 1};
     private static final int MOST_DIFFERENCES = 20;
 
     /** mm/min; feeds are written without decimals. */
@@ -128,13 +129,16 @@ public final class ProgramComparison {
         if (planned instanceof Item.Rapid a && read instanceof Item.Rapid b) {
             return Math.max(a.from().distance(b.from()), a.to().distance(b.to()));
         }
-        double most = 0;
         if (planned instanceof Item.Feed a && read instanceof Item.Feed b) {
-            for (double t : SAMPLES) {
-                most = Math.max(most, a.segment().at(t).distance(b.segment().at(t)));
-            }
+            Segment one = a.segment();
+            Segment other = b.segment();
+            double ends =
+                    Math.max(one.start().distance(other.start()), one.end().distance(other.end()));
+            return one instanceof Line
+                    ? ends
+                    : Math.max(ends, one.middle().distance(other.middle()));
         }
-        return most;
+        return 0;
     }
 
     private static String kind(Item item) {

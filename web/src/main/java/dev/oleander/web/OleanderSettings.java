@@ -10,7 +10,15 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param firstPassword password of the first account outside demo mode; empty: none is made
  * @param mostCopies limit of the quantity of a job
  * @param patience how long a page waits for a plan before it shows that one is being made
+ * @param proofPatience how long it waits for the proof when the plan is there, so that it need not
+ *     change twice
+ * @param publicUrl address under which people reach Oleander, for links on paper
  */
 @ConfigurationProperties("oleander")
 public record OleanderSettings(
-        boolean demo, String firstPassword, int mostCopies, Duration patience) {}
+        boolean demo,
+        String firstPassword,
+        int mostCopies,
+        Duration patience,
+        Duration proofPatience,
+        String publicUrl) {}

@@ -23,6 +23,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
         properties = {
             "oleander.demo=true",
             "oleander.patience=60s",
+            "oleander.proof-patience=60s",
             "logging.level.org.openqa.selenium=error"
         })
 public abstract class WebTest {

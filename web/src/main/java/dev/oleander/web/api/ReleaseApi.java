@@ -8,7 +8,9 @@ import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.release.Release;
+import dev.oleander.web.release.ReleaseFiles;
 import dev.oleander.web.release.ReleaseService;
+import dev.oleander.web.release.Verification;
 import java.net.URI;
 import java.util.Map;
 import org.springframework.http.MediaType;
@@ -86,5 +88,29 @@ class ReleaseApi {
     @GetMapping(value = "/api/releases/{id}/program", produces = MediaType.TEXT_PLAIN_VALUE)
     String program(@PathVariable long id) {
         return releases.find(id).program();
+    }
+
+    /** The sheet for the machine. */
+    @GetMapping(value = "/api/releases/{id}/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> sheet(@PathVariable long id) {
+        return ReleaseFiles.sheet(releases.find(id));
+    }
+
+    /** The motions as data. */
+    @GetMapping(value = "/api/releases/{id}/motion", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<byte[]> motion(@PathVariable long id) {
+        return ReleaseFiles.motion(releases.find(id));
+    }
+
+    /** The way of the head as a drawing. */
+    @GetMapping("/api/releases/{id}/path.dxf")
+    ResponseEntity<byte[]> path(@PathVariable long id) {
+        return ReleaseFiles.path(releases.find(id));
+    }
+
+    /** Whether it and all revisions before it are as they were made. */
+    @GetMapping("/api/releases/{id}/verify")
+    Verification verify(@PathVariable long id) {
+        return releases.verify(id);
     }
 }

@@ -8,15 +8,13 @@ import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.Stage;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
+import dev.oleander.web.release.ReleaseFiles;
 import dev.oleander.web.release.ReleaseRefusedException;
 import dev.oleander.web.release.ReleaseService;
+import dev.oleander.web.release.RevisionChanges;
 import jakarta.servlet.http.HttpServletResponse;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -105,15 +103,45 @@ class ReleaseController {
 
     @GetMapping("/releases/{id}/program")
     ResponseEntity<byte[]> download(@PathVariable long id) {
-        Release release = releases.find(id);
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(release.fileName())
-                                .build()
-                                .toString())
-                .contentType(MediaType.parseMediaType("text/plain;charset=us-ascii"))
-                .body(release.program().getBytes(StandardCharsets.US_ASCII));
+        return ReleaseFiles.program(releases.find(id));
+    }
+
+    @GetMapping("/releases/{id}/sheet.pdf")
+    ResponseEntity<byte[]> sheet(@PathVariable long id) {
+        return ReleaseFiles.sheet(releases.find(id));
+    }
+
+    @GetMapping("/releases/{id}/path.dxf")
+    ResponseEntity<byte[]> path(@PathVariable long id) {
+        return ReleaseFiles.path(releases.find(id));
+    }
+
+    @GetMapping("/releases/{id}/motion.json")
+    ResponseEntity<byte[]> motion(@PathVariable long id) {
+        return ReleaseFiles.motion(releases.find(id));
+    }
+
+    /** Whether a release and those before it are as they were made, in words. */
+    @GetMapping("/releases/{id}/verify")
+    String verify(@PathVariable long id, Model model) {
+        model.addAttribute("verification", releases.verify(id));
+        return "bench/slip-release :: verified";
+    }
+
+    /** What differs between two revisions. */
+    @GetMapping("/jobs/{id}/release/changes")
+    String changes(
+            @PathVariable long id,
+            @RequestParam String from,
+            @RequestParam String to,
+            @AuthenticationPrincipal SignedIn who,
+            Model model) {
+        JobView job = jobs.view(id);
+        model.addAttribute("job", job);
+        model.addAttribute("who", who);
+        model.addAttribute("revisions", releases.ofJob(id));
+        model.addAttribute(
+                "changes", new RevisionChanges(releases.find(id, from), releases.find(id, to)));
+        return "release-changes";
     }
 }

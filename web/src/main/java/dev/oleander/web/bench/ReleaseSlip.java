@@ -7,6 +7,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 
 /** The next release, and those that were made. */
 public final class ReleaseSlip {
@@ -15,7 +16,11 @@ public final class ReleaseSlip {
             DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH)
                     .withZone(ZoneOffset.UTC);
 
-    /** One revision of the list. */
+    /**
+     * One revision of the list.
+     *
+     * @param before the revision before; null for the first
+     */
     public record ReleaseRow(
             long id,
             String revision,
@@ -25,7 +30,8 @@ public final class ReleaseSlip {
             String deviation,
             String duration,
             String sha,
-            boolean shown) {}
+            boolean shown,
+            String before) {}
 
     private final ProgramPreview preview;
     private final List<Release> releases;
@@ -91,19 +97,21 @@ public final class ReleaseSlip {
     }
 
     public List<ReleaseRow> releases() {
-        return releases.stream()
-                .map(
-                        r ->
-                                new ReleaseRow(
-                                        r.id(),
-                                        r.revision(),
-                                        r.releasedBy().fullName(),
-                                        DAY.format(r.releasedAt()),
-                                        r.fileName(),
-                                        micrometres(r.greatestDeviation()),
-                                        Numbers.duration(r.seconds()),
-                                        r.sha256().substring(0, 12),
-                                        r.revision().equals(shown)))
-                .toList();
+        return IntStream.range(0, releases.size()).mapToObj(this::row).toList();
+    }
+
+    private ReleaseRow row(int i) {
+        Release r = releases.get(i);
+        return new ReleaseRow(
+                r.id(),
+                r.revision(),
+                r.releasedBy().fullName(),
+                DAY.format(r.releasedAt()),
+                r.fileName(),
+                micrometres(r.greatestDeviation()),
+                Numbers.duration(r.seconds()),
+                r.sha256().substring(0, 12),
+                r.revision().equals(shown),
+                i + 1 < releases.size() ? releases.get(i + 1).revision() : null);
     }
 }

@@ -1,20 +1,15 @@
 package dev.oleander.web.estimate;
 
-import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
-import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import dev.oleander.price.Estimate;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobView;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
+import dev.oleander.web.page.Pdf;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.Locale;
+import java.util.HashMap;
+import java.util.Map;
 import org.springframework.stereotype.Component;
-import org.thymeleaf.TemplateEngine;
-import org.thymeleaf.context.Context;
 
 /** Writes the quote sheet of a job. */
 @Component
@@ -23,29 +18,29 @@ class QuotePdf {
     /** Days that a quote holds. */
     private static final int HOLDS = 30;
 
-    private final TemplateEngine templates;
+    private final Pdf pdf;
     private final Clock clock;
 
-    QuotePdf(TemplateEngine templates, Clock clock) {
-        this.templates = templates;
+    QuotePdf(Pdf pdf, Clock clock) {
+        this.pdf = pdf;
         this.clock = clock;
     }
 
     byte[] write(JobView job, Estimate estimate, boolean bySheet, SignedIn who) {
         LocalDate today = LocalDate.now(clock.withZone(ZoneOffset.UTC));
-        Context context = new Context(Locale.ROOT);
-        context.setVariable("job", job);
-        context.setVariable("picture", styled(job.result().shape().picture()));
-        context.setVariable("who", who);
-        context.setVariable("date", today);
-        context.setVariable("until", today.plusDays(HOLDS));
-        context.setVariable("quantity", estimate.costs().quantity());
-        context.setVariable("parts", job.result().reading().parts().size());
-        context.setVariable("machine", estimate.machine() + ", " + estimate.process());
-        context.setVariable("part", EstimateView.money(estimate.costs().part(bySheet)));
-        context.setVariable("lot", EstimateView.money(estimate.costs().lot(bySheet)));
-        context.setVariable("view", QuoteLine.of(estimate, bySheet));
-        return render(templates.process("quote", context));
+        Map<String, Object> values = new HashMap<>();
+        values.put("job", job);
+        values.put("picture", styled(job.result().shape().picture()));
+        values.put("who", who);
+        values.put("date", today);
+        values.put("until", today.plusDays(HOLDS));
+        values.put("quantity", estimate.costs().quantity());
+        values.put("parts", job.result().reading().parts().size());
+        values.put("machine", estimate.machine() + ", " + estimate.process());
+        values.put("part", EstimateView.money(estimate.costs().part(bySheet)));
+        values.put("lot", EstimateView.money(estimate.costs().lot(bySheet)));
+        values.put("view", QuoteLine.of(estimate, bySheet));
+        return pdf.of("quote", values);
     }
 
     /** A picture that brings its look along: styles of the page do not reach into it. */
@@ -54,18 +49,5 @@ class QuotePdf {
                 ">",
                 "><style>path{fill:none;stroke:#1f4a38;stroke-width:1.2}"
                         + "path.kept{fill:#dcebe1}</style>");
-    }
-
-    private static byte[] render(String html) {
-        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            PdfRendererBuilder builder = new PdfRendererBuilder();
-            builder.useSVGDrawer(new BatikSVGDrawer());
-            builder.withHtmlContent(html, null);
-            builder.toStream(out);
-            builder.run();
-            return out.toByteArray();
-        } catch (IOException unwritable) {
-            throw new UncheckedIOException(unwritable);
-        }
     }
 }

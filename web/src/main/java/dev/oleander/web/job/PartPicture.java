@@ -4,13 +4,9 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Box;
-import dev.oleander.geometry.Chain;
-import dev.oleander.geometry.Contour;
-import dev.oleander.geometry.Point;
-import dev.oleander.geometry.Segment;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.web.page.SvgPaths;
 import java.util.Locale;
 
 /** Draws what a drawing was read as, as SVG with true arcs: kept material filled, lines over it. */
@@ -23,12 +19,12 @@ final class PartPicture {
 
     private final Reading reading;
     private final Box box;
-    private final double scale;
+    private final SvgPaths paths;
 
     PartPicture(Reading reading) {
         this.reading = reading;
         this.box = reading.workBox();
-        this.scale = SIZE / Math.max(Math.max(box.width(), box.height()), 1e-9);
+        this.paths = new SvgPaths(box, SIZE, BORDER);
     }
 
     /** An svg element without size, so that the page decides; styled by classes of the page. */
@@ -39,12 +35,12 @@ final class PartPicture {
                         Locale.ROOT,
                         "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %.1f %.1f\" "
                                 + "class=\"part-picture\" role=\"img\" aria-label=\"%s\">",
-                        box.width() * scale + 2 * BORDER,
-                        box.height() * scale + 2 * BORDER,
+                        paths.width(),
+                        paths.height(),
                         label()));
         for (Part part : reading.parts()) {
             svg.append("<path class=\"kept\" fill-rule=\"evenodd\" d=\"");
-            part.region().contours().forEach(c -> append(svg, c));
+            part.region().contours().forEach(c -> paths.append(svg, c));
             svg.append("\"/>");
         }
         for (Feature feature : reading.features()) {
@@ -53,7 +49,7 @@ final class PartPicture {
                 svg.append("<path class=\"")
                         .append(feature.purpose() == Purpose.CUT ? "loose" : "mark")
                         .append("\" d=\"");
-                append(svg, feature.chain());
+                paths.append(svg, feature.chain());
                 svg.append("\"/>");
             }
         }
@@ -63,37 +59,5 @@ final class PartPicture {
     private String label() {
         return "%s by %s mm"
                 .formatted(Numbers.plain(box.width(), 1), Numbers.plain(box.height(), 1));
-    }
-
-    private void append(StringBuilder svg, Chain chain) {
-        Point start = shown(chain.start());
-        svg.append(String.format(Locale.ROOT, "M%.2f %.2f", start.x(), start.y()));
-        for (Segment segment : chain.segments()) {
-            Point end = shown(segment.end());
-            if (segment instanceof Arc arc) {
-                double radius = arc.radius() * scale;
-                svg.append(
-                        String.format(
-                                Locale.ROOT,
-                                "A%.3f %.3f 0 %d %d %.2f %.2f",
-                                radius,
-                                radius,
-                                Math.abs(arc.sweep()) > Math.PI ? 1 : 0,
-                                arc.isLeft() ? 0 : 1,
-                                end.x(),
-                                end.y()));
-            } else {
-                svg.append(String.format(Locale.ROOT, "L%.2f %.2f", end.x(), end.y()));
-            }
-        }
-        if (chain instanceof Contour) {
-            svg.append('Z');
-        }
-    }
-
-    /** The picture's y axis points down. */
-    private Point shown(Point p) {
-        return new Point(
-                (p.x() - box.min().x()) * scale + BORDER, (box.max().y() - p.y()) * scale + BORDER);
     }
 }

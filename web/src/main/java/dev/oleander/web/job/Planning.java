@@ -29,11 +29,6 @@ public class Planning {
     /** At a time; the others wait in turn. */
     private static final int AT_A_TIME = 2;
 
-    /**
-     * How long a proof is waited for when the plan is there, so that a page needs not change twice.
-     */
-    private static final Duration FOR_PROOF = Duration.ofMillis(80);
-
     private static final Logger LOG = LoggerFactory.getLogger(Planning.class);
 
     private final ExecutorService threads =
@@ -46,10 +41,12 @@ public class Planning {
                     });
     private final Map<Long, Work> works = new ConcurrentHashMap<>();
     private final Duration patience;
+    private final Duration proofPatience;
     private final ApplicationEventPublisher events;
 
     Planning(OleanderSettings settings, ApplicationEventPublisher events) {
         this.patience = settings.patience();
+        this.proofPatience = settings.proofPatience();
         this.events = events;
     }
 
@@ -170,13 +167,13 @@ public class Planning {
                 LOG.error("The plan of job {} failed", job, fault);
                 failed = true;
             } finally {
-                planned.countDown();
                 ended.countDown();
+                planned.countDown();
             }
         }
 
         private void planned() {
-            proofDeadline = Math.min(deadline, System.nanoTime() + FOR_PROOF.toNanos());
+            proofDeadline = Math.min(deadline, System.nanoTime() + proofPatience.toNanos());
             planned.countDown();
         }
 
@@ -195,6 +192,7 @@ public class Planning {
         /** Whether it is complete in time. */
         boolean await() {
             try {
+                // ended comes before planned when there is no plan, or nothing told of it
                 boolean inTime =
                         until(deadline, planned) && until(proofDeadline, ended) && isComplete();
                 if (!inTime) {

@@ -33,8 +33,12 @@ public class Release {
     private String inputs;
     private String findings;
 
+    private byte[] motion;
+    private byte[] sheet;
+
     private double greatestDeviation;
     private double seconds;
+    private int sealVersion;
     private String sha256;
     private String previousSha256;
 
@@ -46,13 +50,20 @@ public class Release {
 
     protected Release() {}
 
-    /** What the proof and the writer made of the job. */
+    /**
+     * What the proof and the writer made of the job.
+     *
+     * @param motion program of motions as JSON, packed
+     * @param sheet shop sheet as PDF
+     */
     record Content(
             String fileName,
             String program,
             String itemOfLine,
             String inputs,
             String findings,
+            byte[] motion,
+            byte[] sheet,
             double greatestDeviation,
             double seconds) {}
 
@@ -73,6 +84,9 @@ public class Release {
         this.itemOfLine = content.itemOfLine();
         this.inputs = content.inputs();
         this.findings = content.findings();
+        this.motion = content.motion();
+        this.sheet = content.sheet();
+        this.sealVersion = ReleaseSeal.VERSION;
         this.greatestDeviation = content.greatestDeviation();
         this.seconds = content.seconds();
         this.revision = seal.revision();
@@ -131,6 +145,20 @@ public class Release {
 
     public String findings() {
         return findings;
+    }
+
+    /** Program of motions as JSON, packed; null for releases made before it was kept. */
+    byte[] motion() {
+        return motion;
+    }
+
+    /** Shop sheet as PDF; null for releases made before it was kept. */
+    byte[] sheet() {
+        return sheet;
+    }
+
+    int sealVersion() {
+        return sealVersion;
     }
 
     /** mm, between plan and text read back. */

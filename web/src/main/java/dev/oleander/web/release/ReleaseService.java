@@ -14,16 +14,18 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.StageReport;
-import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -42,13 +44,19 @@ public class ReleaseService {
     private final ReleaseRepository releases;
     private final JobService jobs;
     private final AccountRepository accounts;
+    private final ShopSheet shopSheet;
     private final Clock clock;
 
     ReleaseService(
-            ReleaseRepository releases, JobService jobs, AccountRepository accounts, Clock clock) {
+            ReleaseRepository releases,
+            JobService jobs,
+            AccountRepository accounts,
+            ShopSheet shopSheet,
+            Clock clock) {
         this.releases = releases;
         this.jobs = jobs;
         this.accounts = accounts;
+        this.shopSheet = shopSheet;
         this.clock = clock;
     }
 
@@ -73,6 +81,31 @@ public class ReleaseService {
                         () ->
                                 new NotFoundException(
                                         "Job %d has no revision \"%s\".".formatted(job, revision)));
+    }
+
+    /**
+     * Computes all hashes of a release and of those before it anew.
+     *
+     * @throws NotFoundException when there is no such release
+     */
+    public Verification verify(long id) {
+        Release asked = find(id);
+        List<Release> chain =
+                releases.findByJobIdOrderByIdDesc(asked.jobId()).stream()
+                        .filter(r -> r.id() <= asked.id())
+                        .toList();
+        List<Verification.Check> checks = new ArrayList<>();
+        for (int i = 0; i < chain.size(); i++) {
+            Release release = chain.get(i);
+            String before = i + 1 < chain.size() ? chain.get(i + 1).sha256() : null;
+            checks.add(
+                    new Verification.Check(
+                            release.revision(),
+                            release.sha256(),
+                            ReleaseSeal.again(release),
+                            Objects.equals(before, release.previousSha256())));
+        }
+        return Verification.of(checks);
     }
 
     /** The text the next release would hold, read back and compared. */
@@ -100,6 +133,7 @@ public class ReleaseService {
             throw new ReleaseRefusedException(
                     "The program read back is not the plan: " + checked.faults().get(0), List.of());
         }
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
         Release.Content content =
                 new Release.Content(
                         preview.fileName(),
@@ -107,10 +141,13 @@ public class ReleaseService {
                         JSON.writeValueAsString(checked.written().itemOfLine()),
                         JSON.writeValueAsString(inputs(job.result())),
                         JSON.writeValueAsString(findings(proof)),
+                        KeptMotion.packed(job.result().timeline().program()),
+                        shopSheet.write(job, preview, who.fullName(), now),
                         checked.deviation(),
                         job.result().timeline().total());
         String before = previous.map(Release::sha256).orElse(null);
-        Release.Seal seal = new Release.Seal(preview.revision(), seal(content, before), before);
+        Release.Seal seal =
+                new Release.Seal(preview.revision(), ReleaseSeal.of(content, before), before);
         Release made =
                 releases.saveAndFlush(
                         new Release(
@@ -118,7 +155,7 @@ public class ReleaseService {
                                 content,
                                 seal,
                                 accounts.getReferenceById(who.id()),
-                                clock.instant().truncatedTo(ChronoUnit.MICROS)));
+                                now));
         jobs.refreshSummary(jobId);
         return made;
     }
@@ -175,18 +212,6 @@ public class ReleaseService {
                             return finding;
                         })
                 .toList();
-    }
-
-    /** SHA-256 over program, inputs, findings and the revision before: a chain. */
-    private static String seal(Release.Content content, String previous) {
-        String all =
-                String.join(
-                        "\n",
-                        content.program(),
-                        content.inputs(),
-                        content.findings(),
-                        String.valueOf(previous));
-        return DocumentJson.sha256(all.getBytes(StandardCharsets.UTF_8));
     }
 
     private Map<String, String> frame(JobView job, String revision) {

@@ -154,14 +154,15 @@ class SignInTest extends WebTest {
 
     private static AccountDetailsService details(AccountRepository accounts, boolean demo) {
         return new AccountDetailsService(
-                accounts, new OleanderSettings(demo, "", 10, Duration.ZERO));
+                accounts, new OleanderSettings(demo, "", 10, Duration.ZERO, Duration.ZERO, ""));
     }
 
     @Test
     void outsideTheDemoOneLeadIsMadeWithTheGivenPassword() {
         AccountRepository accounts = mock(AccountRepository.class);
         BCryptPasswordEncoder encoder = new BCryptPasswordEncoder(4);
-        OleanderSettings settings = new OleanderSettings(false, "first-secret", 10, Duration.ZERO);
+        OleanderSettings settings =
+                new OleanderSettings(false, "first-secret", 10, Duration.ZERO, Duration.ZERO, "");
         new FirstAccounts(accounts, encoder, settings, Clock.systemUTC()).makeIfNone();
         ArgumentCaptor<Account> made = ArgumentCaptor.forClass(Account.class);
         Mockito.verify(accounts).save(made.capture());
@@ -177,14 +178,14 @@ class SignInTest extends WebTest {
         new FirstAccounts(
                         accounts,
                         encoder,
-                        new OleanderSettings(false, "", 10, Duration.ZERO),
+                        new OleanderSettings(false, "", 10, Duration.ZERO, Duration.ZERO, ""),
                         Clock.systemUTC())
                 .makeIfNone();
         when(accounts.existsByDemo(true)).thenReturn(true);
         new FirstAccounts(
                         accounts,
                         encoder,
-                        new OleanderSettings(true, "", 10, Duration.ZERO),
+                        new OleanderSettings(true, "", 10, Duration.ZERO, Duration.ZERO, ""),
                         Clock.systemUTC())
                 .makeIfNone();
         Mockito.verify(accounts, Mockito.never()).save(Mockito.any());

@@ -262,10 +262,10 @@ class JourneyTest extends BrowserTest {
         assertThat(browser.text("#rail .current")).contains("revision A");
         assertThat(browser.text("#release-now")).contains("Nothing changed since revision A");
 
-        browser.click(".download");
+        browser.click(".release-files a[download]");
         Path file = downloaded();
         String id =
-                browser.find(".download")
+                browser.find(".release-files a[download]")
                         .getAttribute("href")
                         .replaceAll(".*/releases/(\\d+)/.*", "$1");
         String published =

@@ -39,7 +39,8 @@ class PlanningTest {
     }
 
     private Planning patient(Duration patience) {
-        return new Planning(new OleanderSettings(false, "", 1, patience), events);
+        return new Planning(
+                new OleanderSettings(false, "", 1, patience, Duration.ofMillis(50), ""), events);
     }
 
     /** A plan that stands still half-way until told to go on. */
