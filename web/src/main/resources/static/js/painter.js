@@ -360,6 +360,23 @@ export class Painter {
   }
 
   /** Pierce rings, arrow heads where leads join, order numbers. */
+  /** A programmed stop: two short parallel bars where the head waits for people. */
+  #halts(stop, sx, sy) {
+    const ends = [stop.out, stop.over, stop.main].find((d) => d.length);
+    const places = [];
+    if (stop.halts & 1) {
+      places.push([sx, sy]);
+    }
+    if (stop.halts & 2) {
+      places.push(this.view.toScreen(ends[ends.length - 3], ends[ends.length - 2]));
+    }
+    this.ctx.fillStyle = this.c.ink;
+    for (const [x, y] of places) {
+      this.ctx.fillRect(x - 11, y + 6, 3, 11);
+      this.ctx.fillRect(x - 5, y + 6, 3, 11);
+    }
+  }
+
   #startMarks(scene) {
     const visible = scene.stops.filter((s) => s.box && this.view.isVisible(s.box));
     this.screen();
@@ -381,6 +398,7 @@ export class Painter {
       if (stop.in.length && length(stop.in) * this.view.k > 12) {
         this.#arrow(stop.in);
       }
+      this.#halts(stop, sx, sy);
       if (visible.length < MOST_NUMBERS && size > 26) {
         this.#number(stop, sx, sy);
       }

@@ -39,6 +39,7 @@ public final class DialectWriter {
     static void requireUsable(String file, Dialect dialect) {
         Map<String, String> known = new HashMap<>();
         dialect.values().keySet().forEach(name -> known.put(name, "0"));
+        known.put("text", "");
         dialect.events()
                 .forEach(
                         (kind, template) -> {

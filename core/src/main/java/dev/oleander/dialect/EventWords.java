@@ -95,6 +95,7 @@ final class EventWords {
      */
     String block(Item.Event event) {
         Map<String, String> values = new HashMap<>();
+        values.put("text", TextLines.plainText(event.text(), dialect.comment()));
         event.args()
                 .forEach(
                         (name, value) ->

@@ -82,7 +82,11 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
             Map<String, Double> written = new HashMap<>(event.args());
             written.keySet().retainAll(events.names(event.kind()));
             boolean all = written.size() == event.args().size();
-            add(all ? event : new Item.Event(event.kind(), written, event.origin()), from);
+            add(
+                    all
+                            ? event
+                            : new Item.Event(event.kind(), written, event.text(), event.origin()),
+                    from);
         }
 
         private void arc(Item.Feed feed, Arc arc, int from) {

@@ -37,7 +37,7 @@ final class TextLines {
     /** Lines of the header or the footer. */
     void frame(String field, List<String> templates, Map<String, String> values) {
         Map<String, String> clean = new HashMap<>();
-        values.forEach((name, value) -> clean.put(name, plainText(value)));
+        values.forEach((name, value) -> clean.put(name, plainText(value, dialect.comment())));
         for (String template : templates) {
             String name = dialect.name() + ": " + field;
             add(EventWords.rendered(name, EventWords.compiled(name, template), clean), -1);
@@ -49,7 +49,8 @@ final class TextLines {
         String of = item.origin().stop();
         if (stopComment != null && !of.isEmpty() && !of.equals(stop)) {
             stop = of;
-            Map<String, String> values = Map.of("name", plainText(stopNames.getOrDefault(of, of)));
+            Map<String, String> values =
+                    Map.of("name", plainText(stopNames.getOrDefault(of, of), dialect.comment()));
             add(EventWords.rendered("stopComment", stopComment, values), -1);
         }
     }
@@ -96,11 +97,9 @@ final class TextLines {
     }
 
     /** Controllers know plain letters only, and a bracket would end the comment. */
-    private String plainText(String text) {
+    static String plainText(String text, Dialect.Comment comment) {
         String apart = Normalizer.normalize(text, Normalizer.Form.NFKD).replace("Ø", "D");
-        return without(
-                        without(apart.replace("×", "x"), dialect.comment().open()),
-                        dialect.comment().close())
+        return without(without(apart.replace("×", "x"), comment.open()), comment.close())
                 .replaceAll("[^ -~]", "");
     }
 

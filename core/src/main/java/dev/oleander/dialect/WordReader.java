@@ -63,6 +63,9 @@ final class WordReader implements LineReader {
             return;
         }
         EventPattern pattern = new EventPattern(kind, template, dialect);
+        if (pattern.fixed().isEmpty() && pattern.firstValue() == 0) {
+            return;
+        }
         for (Fixed word : pattern.fixed()) {
             beginsEvent[word.address()] = true;
             patterns.computeIfAbsent(word, w -> new ArrayList<>()).add(pattern);

@@ -16,6 +16,14 @@ public enum EventKind {
     COMP_OFF("compOff"),
     PROCESS_OFF("processOff"),
     HEAD_UP("headUp"),
+    /** wait for the operator in any case; arguments: seconds that are likely */
+    STOP("stop"),
+    /** the same when the operator has asked for it */
+    OPTIONAL_STOP("optionalStop"),
+    /** wait; arguments: seconds */
+    DWELL("dwell"),
+    /** nothing but a text for people */
+    COMMENT("comment"),
     END("end");
 
     private final String word;
@@ -26,7 +34,12 @@ public enum EventKind {
 
     /** Whether cuts of every kind have it, so that a format needs words for it. */
     public boolean isOfEveryCut() {
-        return true;
+        return this != STOP && this != OPTIONAL_STOP && this != DWELL && this != COMMENT;
+    }
+
+    /** Whether the machine does anything: what does not is not compared. */
+    public boolean isDone() {
+        return this != COMMENT;
     }
 
     public String word() {

@@ -22,11 +22,21 @@ public sealed interface Item permits Item.Rapid, Item.Feed, Item.Event {
      */
     record Feed(Segment segment, double feed, boolean on, Origin origin) implements Item {}
 
-    /** Something that happens at a place. Arguments are numbers by name. */
-    record Event(EventKind kind, Map<String, Double> args, Origin origin) implements Item {
+    /**
+     * Something that happens at a place.
+     *
+     * @param args numbers by name
+     * @param text for people; the machine does nothing with it
+     */
+    record Event(EventKind kind, Map<String, Double> args, String text, Origin origin)
+            implements Item {
 
         public Event {
             args = Collections.unmodifiableMap(new TreeMap<>(args));
+        }
+
+        public Event(EventKind kind, Map<String, Double> args, Origin origin) {
+            this(kind, args, "", origin);
         }
     }
 }

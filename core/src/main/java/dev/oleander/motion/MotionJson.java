@@ -52,6 +52,9 @@ public final class MotionJson {
             json.writeObjectPropertyStart("args");
             event.args().forEach(json::writeNumberProperty);
             json.writeEndObject();
+            if (!event.text().isEmpty()) {
+                json.writeStringProperty("text", event.text());
+            }
         } else if (item instanceof Item.Feed feed) {
             Segment segment = feed.segment();
             json.writeStringProperty("type", segment instanceof Arc ? "arc" : "line");
@@ -118,7 +121,11 @@ public final class MotionJson {
                 node.get("args")
                         .properties()
                         .forEach(e -> args.put(e.getKey(), e.getValue().asDouble()));
-                yield new Item.Event(kinds.get(node.get("kind").asString()), args, origin);
+                yield new Item.Event(
+                        kinds.get(node.get("kind").asString()),
+                        args,
+                        node.path("text").asString(""),
+                        origin);
             }
             case "arc" -> feed(new Arc(at, to(node), node.get("bulge").asDouble()), node, origin);
             case "line" -> feed(new Line(at, to(node)), node, origin);

@@ -46,7 +46,8 @@ public final class PostedRun {
             placed.put(placement.copy(), placement.transform());
         }
         List<Stop> stops = run.stops().stream().map(s -> posted(s, placed.get(s.copy()))).toList();
-        return new Run(run.machine(), run.order(), run.layout(), stops, run.drilled());
+        return new Run(
+                run.machine(), run.order(), run.layout(), stops, run.events(), run.drilled());
     }
 
     private Stop posted(Stop stop, Transform placed) {

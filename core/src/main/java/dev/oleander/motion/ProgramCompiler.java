@@ -12,6 +12,7 @@ import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Pass;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopEvent;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -24,7 +25,7 @@ public final class ProgramCompiler {
         Compilation compilation = new Compilation(run);
         List<Item> items = new ArrayList<>();
         for (Stop stop : run.stops()) {
-            items.addAll(compilation.next(stop));
+            items.addAll(compilation.next(stop, run.eventsOf(stop)));
         }
         items.addAll(compilation.end());
         return new Program(items);
@@ -67,12 +68,42 @@ public final class ProgramCompiler {
         }
 
         /** The items of the next stop; none when it is refused. */
-        List<Item> next(Stop stop) {
+        List<Item> next(Stop stop, List<StopEvent> events) {
             items = new ArrayList<>();
             if (stop.path().isPresent() && stop.row().isPresent()) {
+                happen(stop, events, true);
                 add(stop, stop.path().get(), stop.row().get());
+                happen(stop, events, false);
             }
             return items;
+        }
+
+        /** What a person wants to happen before or after a stop; people come to a lifted head. */
+        private void happen(Stop stop, List<StopEvent> events, boolean before) {
+            Origin origin = new Origin(stop.id(), 0, -1);
+            for (StopEvent event : events) {
+                if (event.before() == before) {
+                    if (event.kind().isForPeople()) {
+                        lift();
+                    }
+                    items.add(new Event(kind(event), args(event), event.text(), origin));
+                }
+            }
+        }
+
+        private static EventKind kind(StopEvent event) {
+            return switch (event.kind()) {
+                case STOP -> EventKind.STOP;
+                case OPTIONAL_STOP -> EventKind.OPTIONAL_STOP;
+                case DWELL -> EventKind.DWELL;
+                case COMMENT -> EventKind.COMMENT;
+            };
+        }
+
+        private static Map<String, Double> args(StopEvent event) {
+            return event.kind() == StopEvent.Kind.COMMENT
+                    ? Map.of()
+                    : Map.of("seconds", event.seconds());
         }
 
         List<Item> end() {

@@ -5,6 +5,7 @@ import dev.oleander.motion.ProgramCompiler.Compilation;
 import dev.oleander.motion.TimeModel.Timed;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopEvent;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -12,7 +13,8 @@ import java.util.List;
 public final class RunMotion {
 
     /** A stop as it was compiled, and how things stood before and after. */
-    private record Piece(Stop stop, Before before, Timed timed, Before after) {}
+    private record Piece(
+            Stop stop, List<StopEvent> events, Before before, Timed timed, Before after) {}
 
     private final Run run;
     private final List<Piece> pieces;
@@ -66,15 +68,17 @@ public final class RunMotion {
 
         private Piece piece(Stop stop, int index) {
             Before before = compilation.before();
+            List<StopEvent> events = run.eventsOf(stop);
             if (index < earlier.size()) {
                 Piece known = earlier.get(index);
-                if (known.stop() == stop && known.before().equals(before)) {
+                boolean same = known.stop() == stop && known.events().equals(events);
+                if (same && known.before().equals(before)) {
                     compilation.goTo(known.after());
                     return known;
                 }
             }
-            Timed timed = model.time(compilation.next(stop));
-            return new Piece(stop, before, timed, compilation.before());
+            Timed timed = model.time(compilation.next(stop, events));
+            return new Piece(stop, events, before, timed, compilation.before());
         }
     }
 }

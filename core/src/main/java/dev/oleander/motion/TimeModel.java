@@ -140,7 +140,11 @@ public final class TimeModel {
             case PIERCE -> new Seconds(0, 0, event.args().getOrDefault("seconds", 0.0), 0);
             case HEAD_DOWN -> new Seconds(0, machine.motion().lowerSeconds(), 0, 0);
             case HEAD_UP -> new Seconds(0, machine.motion().liftSeconds(), 0, 0);
-            case DATA, MARK_ON, COMP_LEFT, COMP_RIGHT, COMP_OFF, PROCESS_OFF, END -> Seconds.NONE;
+            case STOP, OPTIONAL_STOP ->
+                    new Seconds(0, 0, 0, event.args().getOrDefault("seconds", 0.0));
+            case DWELL -> new Seconds(0, 0, event.args().getOrDefault("seconds", 0.0), 0);
+            case COMMENT, DATA, MARK_ON, COMP_LEFT, COMP_RIGHT, COMP_OFF, PROCESS_OFF, END ->
+                    Seconds.NONE;
         };
     }
 

@@ -20,6 +20,7 @@ import java.util.TreeMap;
  * @param given names of recipes given to features by hand, by feature; they go before those that
  *     fit by rule
  * @param pins stretches of ids of stops that stay together in this order, whatever the rule
+ * @param events what happens at stops besides their cuts, by feature or by stop
  */
 public record PlanChoices(
         String quality,
@@ -29,7 +30,8 @@ public record PlanChoices(
         SmallHoles smallHoles,
         List<Recipe> recipes,
         Map<String, String> given,
-        List<List<String>> pins) {
+        List<List<String>> pins,
+        Map<String, List<StopEvent>> events) {
 
     public PlanChoices {
         smallHoles = smallHoles == null ? SmallHoles.AS_OTHERS : smallHoles;
@@ -38,6 +40,7 @@ public record PlanChoices(
         recipes = recipes == null ? List.of() : List.copyOf(recipes);
         given = given == null ? Map.of() : Map.copyOf(given);
         pins = pins == null ? List.of() : pins.stream().map(List::copyOf).toList();
+        events = events == null ? Map.of() : Map.copyOf(events);
     }
 
     public static PlanChoices defaults() {
@@ -49,7 +52,8 @@ public record PlanChoices(
                 SmallHoles.AS_OTHERS,
                 List.of(),
                 Map.of(),
-                List.of());
+                List.of(),
+                Map.of());
     }
 
     /** What was set for one stop: for this copy first, then for the feature. */
@@ -83,7 +87,8 @@ public record PlanChoices(
         all.add(recipe);
         Map<String, String> more = new TreeMap<>(given);
         features.forEach(f -> more.put(f, recipe.name()));
-        return new PlanChoices(quality, order, sequence, stops, smallHoles, all, more, pins);
+        return new PlanChoices(
+                quality, order, sequence, stops, smallHoles, all, more, pins, events);
     }
 
     /** Without a recipe. */
@@ -91,34 +96,64 @@ public record PlanChoices(
         Map<String, String> left = new TreeMap<>(given);
         left.values().removeIf(recipe::equals);
         List<Recipe> others = recipes.stream().filter(r -> !r.name().equals(recipe)).toList();
-        return new PlanChoices(quality, order, sequence, stops, smallHoles, others, left, pins);
+        return new PlanChoices(
+                quality, order, sequence, stops, smallHoles, others, left, pins, events);
+    }
+
+    /** What happens at one stop: on every copy, then on this one. */
+    public List<StopEvent> eventsOf(Stop stop) {
+        List<StopEvent> all = new ArrayList<>(events.getOrDefault(stop.feature(), List.of()));
+        all.addAll(events.getOrDefault(stop.id(), List.of()));
+        return all;
+    }
+
+    /** Replaces what happens under a key; nothing removes it. */
+    public PlanChoices withEvents(String key, List<StopEvent> all) {
+        Map<String, List<StopEvent>> changed = new TreeMap<>(events);
+        if (all.isEmpty()) {
+            changed.remove(key);
+        } else {
+            changed.put(key, List.copyOf(all));
+        }
+        return new PlanChoices(
+                quality, order, sequence, stops, smallHoles, recipes, given, pins, changed);
     }
 
     public PlanChoices withPins(List<List<String>> stretches) {
         return new PlanChoices(
-                quality, order, sequence, stops, smallHoles, recipes, given, stretches);
+                quality, order, sequence, stops, smallHoles, recipes, given, stretches, events);
     }
 
     public PlanChoices withRecipes(List<Recipe> all) {
-        return new PlanChoices(quality, order, sequence, stops, smallHoles, all, given, pins);
+        return new PlanChoices(
+                quality, order, sequence, stops, smallHoles, all, given, pins, events);
     }
 
     /** The same with what another has set for single stops. */
     public PlanChoices withStopsOf(PlanChoices other) {
         return new PlanChoices(
-                quality, order, sequence, other.stops, smallHoles, recipes, given, pins);
+                quality,
+                order,
+                sequence,
+                other.stops,
+                smallHoles,
+                recipes,
+                given,
+                pins,
+                other.events);
     }
 
     public PlanChoices withQuality(String value) {
-        return new PlanChoices(value, order, sequence, stops, smallHoles, recipes, given, pins);
+        return new PlanChoices(
+                value, order, sequence, stops, smallHoles, recipes, given, pins, events);
     }
 
     public PlanChoices withOrder(OrderRule rule, List<String> ids) {
-        return new PlanChoices(quality, rule, ids, stops, smallHoles, recipes, given, pins);
+        return new PlanChoices(quality, rule, ids, stops, smallHoles, recipes, given, pins, events);
     }
 
     public PlanChoices withSmallHoles(SmallHoles rule) {
-        return new PlanChoices(quality, order, sequence, stops, rule, recipes, given, pins);
+        return new PlanChoices(quality, order, sequence, stops, rule, recipes, given, pins, events);
     }
 
     /** Replaces what is set under a key; nothing set removes it. */
@@ -129,6 +164,7 @@ public record PlanChoices(
         } else {
             changed.put(key, choice);
         }
-        return new PlanChoices(quality, order, sequence, changed, smallHoles, recipes, given, pins);
+        return new PlanChoices(
+                quality, order, sequence, changed, smallHoles, recipes, given, pins, events);
     }
 }

@@ -68,6 +68,9 @@ public final class ProgramComparison {
 
     /** A move whose ends are the same when written is left out of the text. */
     private boolean isWritten(Item item) {
+        if (item instanceof Item.Event event) {
+            return event.kind().isDone();
+        }
         if (item instanceof Item.Feed feed) {
             return !isSame(feed.segment().start(), feed.segment().end());
         }

@@ -192,7 +192,14 @@ public final class SheetPlan {
             }
         }
         List<Stop> travelled = frees ? frame.travel().decide(now) : decided(now, moved);
-        Run next = new Run(run.machine(), run.order(), run.layout(), travelled, run.drilled());
+        Run next =
+                new Run(
+                        run.machine(),
+                        run.order(),
+                        run.layout(),
+                        travelled,
+                        Run.events(changed.choices(), travelled),
+                        run.drilled());
         return new SheetPlan(changed, frame, others, copy, next);
     }
 

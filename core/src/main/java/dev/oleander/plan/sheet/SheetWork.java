@@ -169,7 +169,15 @@ final class SheetWork {
         List<Stop> placed =
                 pass(ordered, field).all(inOrder, Slot::chosen, progress.within(0.7, 1));
         HeadTravel travel = travel(ordered);
-        Run run = new Run(task.machine(), choices.order(), layout, travel.decide(placed), drilled);
+        List<Stop> stops = travel.decide(placed);
+        Run run =
+                new Run(
+                        task.machine(),
+                        choices.order(),
+                        layout,
+                        stops,
+                        Run.events(choices, stops),
+                        drilled);
         PlanFrame frame = new PlanFrame(cuts, ordered, travel);
         return new SheetPlan(task, frame, inOrder, field, run);
     }

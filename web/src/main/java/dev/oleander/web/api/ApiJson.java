@@ -122,9 +122,13 @@ final class ApiJson {
             double commonLine,
             boolean comesLow,
             List<double[]> cornersThere,
+            List<EventJson> events,
             Map<String, String> sources,
             List<String> remarks,
             String refusal) {}
+
+    /** What happens at a stop besides its cut. */
+    record EventJson(String kind, String when, double seconds, String text) {}
 
     /** A tab: distances along the path, mm. */
     record TabJson(double from, double to, boolean lifts) {}

@@ -15,11 +15,13 @@ import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Lead;
 import dev.oleander.plan.Pass;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopEvent;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
 import dev.oleander.web.api.ApiJson.BoxJson;
 import dev.oleander.web.api.ApiJson.ContourJson;
 import dev.oleander.web.api.ApiJson.CopyJson;
+import dev.oleander.web.api.ApiJson.EventJson;
 import dev.oleander.web.api.ApiJson.FaultJson;
 import dev.oleander.web.api.ApiJson.FindingJson;
 import dev.oleander.web.api.ApiJson.FitsJson;
@@ -158,10 +160,11 @@ final class ApiMapper {
                 result.machine().name(),
                 result.run().order().word(),
                 seconds(result.timeline().seconds()),
-                result.run().stops().stream().map(s -> stop(s, result.timeline())).toList());
+                result.run().stops().stream().map(s -> stop(s, result)).toList());
     }
 
-    static StopJson stop(Stop s, Timeline timeline) {
+    static StopJson stop(Stop s, JobResult result) {
+        Timeline timeline = result.timeline();
         Map<String, String> sources = new TreeMap<>();
         s.sources().forEach((name, source) -> sources.put(name, source.word()));
         return new StopJson(
@@ -185,9 +188,15 @@ final class ApiMapper {
                 s.shared().stream().mapToDouble(g -> g.to() - g.from()).sum(),
                 s.approach().low(),
                 s.approach().round().stream().map(ApiMapper::place).toList(),
+                result.run().eventsOf(s).stream().map(ApiMapper::event).toList(),
                 sources,
                 s.remarks(),
                 s.refusalSentence().orElse(null));
+    }
+
+    private static EventJson event(StopEvent e) {
+        return new EventJson(
+                e.kind().word(), e.before() ? "before" : "after", e.seconds(), e.text());
     }
 
     private static PassJson pass(Stop stop, Pass pass, Timeline timeline) {

@@ -211,7 +211,7 @@ class JobApi {
                                                 new StopPatch(before, stop).read(values))
                                         .apply(before),
                         who);
-        return ApiMapper.stop(job.result().stops().get(stop), job.result().timeline());
+        return ApiMapper.stop(job.result().stops().get(stop), job.result());
     }
 
     @GetMapping("/{id}/motion")

@@ -171,6 +171,10 @@ public final class CutsSlip {
     }
 
     /** Tabs, corners and passes. */
+    public EventSlip events() {
+        return new EventSlip(result, stops);
+    }
+
     public WaysSlip ways() {
         return new WaysSlip(stops, values);
     }

@@ -1,7 +1,9 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.drawing.read.Purpose;
+import dev.oleander.plan.StopEvent;
 import dev.oleander.web.bench.EditAnswers.Context;
+import dev.oleander.web.job.EventEdits;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
@@ -30,11 +32,14 @@ class EditController {
 
     private final JobService jobs;
     private final StopEdits stopEdits;
+    private final EventEdits eventEdits;
     private final EditAnswers answers;
 
-    EditController(JobService jobs, StopEdits stopEdits, EditAnswers answers) {
+    EditController(
+            JobService jobs, StopEdits stopEdits, EventEdits eventEdits, EditAnswers answers) {
         this.jobs = jobs;
         this.stopEdits = stopEdits;
+        this.eventEdits = eventEdits;
         this.answers = answers;
     }
 
@@ -75,6 +80,46 @@ class EditController {
                         : stopEdits.shift(ids, shift.equals("up"));
         return answers.answer(
                 context, EditError.NONE, () -> edit(context, "Order" + of(ids), edit));
+    }
+
+    /** Adds something that happens at the selected stops besides their cuts. */
+    @PostMapping("/events")
+    String addEvent(
+            @ModelAttribute("context") Context context,
+            @RequestParam String kind,
+            @RequestParam String when,
+            @RequestParam(defaultValue = "") String seconds,
+            @RequestParam(defaultValue = "") String text,
+            @RequestParam(defaultValue = "all") String scope) {
+        List<String> ids = BenchController.ids(context.stop());
+        StopEdits.Scope reach = scope.equals("copy") ? StopEdits.Scope.COPY : StopEdits.Scope.ALL;
+        EventEdits.Wish wish = new EventEdits.Wish(kind, when.equals("before"), seconds, text);
+        context.model().addAttribute("scope", scope);
+        return answers.answer(
+                context,
+                new EditError("events", text, ""),
+                () -> edit(context, "Event" + of(ids), eventEdits.add(ids, reach, wish)));
+    }
+
+    /** Takes one of them away. */
+    @PostMapping("/events/remove")
+    String removeEvent(
+            @ModelAttribute("context") Context context,
+            @RequestParam String kind,
+            @RequestParam String when,
+            @RequestParam double seconds,
+            @RequestParam(defaultValue = "") String text) {
+        List<String> ids = BenchController.ids(context.stop());
+        StopEvent event =
+                new StopEvent(
+                        known(StopEvent.Kind.ofWord(kind), kind),
+                        when.equals("before"),
+                        seconds,
+                        text);
+        return answers.answer(
+                context,
+                new EditError("events", "", ""),
+                () -> edit(context, "Event taken away" + of(ids), eventEdits.remove(ids, event)));
     }
 
     /** Cuts the selected stops in the order in which they were selected. */

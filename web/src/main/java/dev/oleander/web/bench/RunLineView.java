@@ -134,6 +134,9 @@ public record RunLineView(
         if (stop.kind() == Stop.Kind.MARK) {
             return "mark";
         }
+        if (result.run().eventsOf(stop).stream().anyMatch(e -> e.kind().isForPeople())) {
+            return "waits";
+        }
         return result.document().plan().pins().stream().anyMatch(p -> p.contains(stop.id()))
                 ? "pinned"
                 : "";

@@ -67,6 +67,7 @@ public record Scene(
      * @param in lead-in, {@code main} round the contour, {@code over} past its end, {@code out}
      *     lead-out; empty when there is none
      * @param tabs from and to of each, mm along main
+     * @param halts 1 when the program stops for people before the cut, 2 after it, 3 both, else 0
      * @param scrap 1 when scrap lies to the left of main, -1 to the right, 0 when it has no side
      */
     public record StopShape(
@@ -81,6 +82,7 @@ public record Scene(
             double[] over,
             double[] out,
             double[] tabs,
+            int halts,
             int scrap) {}
 
     /** A finding at its place; {@code x} and {@code y} are null when it has none. */

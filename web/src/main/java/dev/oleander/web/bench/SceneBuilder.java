@@ -17,6 +17,7 @@ import dev.oleander.motion.Timeline;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopEvent;
 import dev.oleander.proof.Finding;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.bench.Scene.FaultMark;
@@ -87,7 +88,7 @@ final class SceneBuilder {
                         .map(p -> numbers(p.transform()))
                         .toList(),
                 numbers(result.run().layout().stock()),
-                stops.stream().map(SceneBuilder::stop).toList(),
+                stops.stream().map(s -> stop(s, result.run().eventsOf(s))).toList(),
                 result.findings().stream().map(SceneBuilder::flag).toList(),
                 motion(result.timeline(), stops),
                 notes(result, layers));
@@ -148,7 +149,7 @@ final class SceneBuilder {
                 flat(f.chain().segments()));
     }
 
-    private static StopShape stop(Stop stop) {
+    private static StopShape stop(Stop stop, List<StopEvent> events) {
         double[] none = {};
         CutPath path = stop.path().orElse(null);
         return new StopShape(
@@ -165,7 +166,18 @@ final class SceneBuilder {
                 stop.tabs().stream()
                         .flatMapToDouble(t -> DoubleStream.of(rounded(t.from()), rounded(t.to())))
                         .toArray(),
+                halts(events),
                 scrap(stop));
+    }
+
+    private static int halts(List<StopEvent> events) {
+        int halts = 0;
+        for (StopEvent event : events) {
+            if (event.kind().isForPeople()) {
+                halts |= event.before() ? 1 : 2;
+            }
+        }
+        return halts;
     }
 
     /** The travel direction puts the scrap on the left where the head runs beside the line. */

@@ -3,7 +3,7 @@ package dev.oleander.web.estimate;
 import dev.oleander.price.Estimate;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.page.Pdf;
+import dev.oleander.web.paper.Pdf;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneOffset;

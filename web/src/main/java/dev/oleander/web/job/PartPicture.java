@@ -6,7 +6,7 @@ import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.page.SvgPaths;
+import dev.oleander.web.paper.SvgPaths;
 import java.util.Locale;
 
 /** Draws what a drawing was read as, as SVG with true arcs: kept material filled, lines over it. */

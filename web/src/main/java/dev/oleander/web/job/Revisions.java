@@ -7,6 +7,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.StopEvent;
 import dev.oleander.web.job.ShapeChoices.Lost;
 import dev.oleander.web.job.ShapeChoices.Revision;
 import java.util.Collection;
@@ -112,11 +113,25 @@ public class Revisions {
                         plan.smallHoles(),
                         plan.recipes(),
                         given(plan, ids),
-                        pins(plan, ids));
+                        pins(plan, ids),
+                        events(plan, ids));
         boolean whole = sequence.size() == plan.sequence().size();
         return plan.order() == OrderRule.BY_HAND && !whole
                 ? carried.withOrder(OrderRule.PART_BY_PART, List.of())
                 : carried;
+    }
+
+    private static Map<String, List<StopEvent>> events(PlanChoices plan, Map<String, String> ids) {
+        Map<String, List<StopEvent>> events = new TreeMap<>();
+        plan.events()
+                .forEach(
+                        (key, all) -> {
+                            String moved = carried(key, ids);
+                            if (moved != null) {
+                                events.put(moved, all);
+                            }
+                        });
+        return events;
     }
 
     private static List<List<String>> pins(PlanChoices plan, Map<String, String> ids) {

@@ -12,7 +12,7 @@ import dev.oleander.plan.Placement;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
 import dev.oleander.web.job.JobResult;
-import dev.oleander.web.page.SvgPaths;
+import dev.oleander.web.paper.SvgPaths;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

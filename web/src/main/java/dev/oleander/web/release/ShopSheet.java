@@ -7,15 +7,17 @@ import dev.oleander.motion.Registers;
 import dev.oleander.motion.Seconds;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopEvent;
 import dev.oleander.proof.Proof;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.page.Pdf;
+import dev.oleander.web.paper.Pdf;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -57,6 +59,9 @@ class ShopSheet {
     public record StopRow(
             int number, String name, String part, String data, String time, String note) {}
 
+    /** Where the program waits. */
+    public record HaltRow(String where, String when, String why, String time) {}
+
     /** A hole that is drilled later. */
     public record DrillRow(String diameter, String x, String y, int copy) {}
 
@@ -85,6 +90,7 @@ class ShopSheet {
         values.put("parts", parts(result));
         values.put("rows", rows(result.run()));
         values.put("registers", registers(result.run()));
+        values.put("halts", halts(result.run()));
         values.put("stops", stops(result));
         values.put("drilled", drilled(result.run()));
         values.put("accepted", accepted(result.proof()));
@@ -137,6 +143,7 @@ class ShopSheet {
                 new Fact("Cutting", Numbers.duration(seconds.cutting())),
                 new Fact("Travel", Numbers.duration(seconds.travel())),
                 new Fact("Piercing", Numbers.duration(seconds.piercing())),
+                new Fact("Stops for people", Numbers.duration(seconds.people())),
                 new Fact("In all", Numbers.duration(seconds.total())));
     }
 
@@ -190,6 +197,30 @@ class ShopSheet {
         return values.entrySet().stream()
                 .map(e -> new Fact("D" + e.getKey(), e.getValue()))
                 .toList();
+    }
+
+    /** Where the program waits for the operator, and why. */
+    private static List<HaltRow> halts(Run run) {
+        List<HaltRow> halts = new ArrayList<>();
+        for (Stop stop : run.stops()) {
+            for (StopEvent event : run.eventsOf(stop)) {
+                if (event.kind().isForPeople() && stop.path().isPresent()) {
+                    halts.add(
+                            new HaltRow(
+                                    "%s %d, %s"
+                                            .formatted(
+                                                    event.before() ? "before" : "after",
+                                                    stop.number(),
+                                                    stop.name()),
+                                    event.kind() == StopEvent.Kind.STOP
+                                            ? "always"
+                                            : "when asked for at the machine",
+                                    event.text(),
+                                    Numbers.duration(event.seconds())));
+                }
+            }
+        }
+        return halts;
     }
 
     private static List<StopRow> stops(JobResult result) {

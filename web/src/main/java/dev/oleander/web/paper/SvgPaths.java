@@ -1,4 +1,4 @@
-package dev.oleander.web.page;
+package dev.oleander.web.paper;
 
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Box;

@@ -1,4 +1,4 @@
-package dev.oleander.web.page;
+package dev.oleander.web.paper;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
