@@ -4,18 +4,24 @@ import dev.oleander.motion.Seconds;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
 
-/** Totals at the foot of the bench. */
-public record FootView(String cutting, String travel, String piercing, String total, String price) {
+/**
+ * Totals at the foot of the bench.
+ *
+ * @param people empty when the run waits for nobody
+ */
+public record FootView(
+        String cutting, String travel, String piercing, String people, String total, String price) {
 
     static FootView of(JobResult result) {
         if (!result.isPlanned()) {
-            return new FootView("–", "–", "–", "–", "–");
+            return new FootView("–", "–", "–", "", "–", "–");
         }
         Seconds s = result.timeline().seconds();
         return new FootView(
                 Numbers.duration(s.cutting()),
                 Numbers.duration(s.travel()),
                 Numbers.duration(s.piercing()),
+                s.people() > 0 ? Numbers.duration(s.people()) : "",
                 Numbers.duration(s.total()),
                 Numbers.plain(result.pricePerPart(), 2));
     }

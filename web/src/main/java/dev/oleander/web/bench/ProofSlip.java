@@ -64,6 +64,7 @@ public final class ProofSlip {
                 new ShapeSlip.Figure("Cutting", Numbers.duration(seconds.cutting())),
                 new ShapeSlip.Figure("Travel", Numbers.duration(seconds.travel())),
                 new ShapeSlip.Figure("Piercing", Numbers.duration(seconds.piercing())),
+                new ShapeSlip.Figure("People", Numbers.duration(seconds.people())),
                 new ShapeSlip.Figure("Total", Numbers.duration(seconds.total())));
     }
 
