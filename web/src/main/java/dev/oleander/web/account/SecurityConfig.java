@@ -76,7 +76,7 @@ class SecurityConfig {
                         who ->
                                 who.requestMatchers(OPEN)
                                         .permitAll()
-                                        .requestMatchers(HttpMethod.POST, "/sign-out")
+                                        .requestMatchers(HttpMethod.POST, "/sign-out", "/programs")
                                         .authenticated()
                                         .requestMatchers(HttpMethod.POST, "/**")
                                         .hasAnyRole(EDITORS)

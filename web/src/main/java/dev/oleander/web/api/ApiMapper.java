@@ -1,5 +1,6 @@
 package dev.oleander.web.api;
 
+import dev.oleander.dialect.ReadBack;
 import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.FormGroup;
@@ -32,7 +33,9 @@ import dev.oleander.web.api.ApiJson.JobJson;
 import dev.oleander.web.api.ApiJson.LeadJson;
 import dev.oleander.web.api.ApiJson.MotionJson;
 import dev.oleander.web.api.ApiJson.PassJson;
+import dev.oleander.web.api.ApiJson.ProblemJson;
 import dev.oleander.web.api.ApiJson.ProofJson;
+import dev.oleander.web.api.ApiJson.ReadBackJson;
 import dev.oleander.web.api.ApiJson.ReadingJson;
 import dev.oleander.web.api.ApiJson.ReleaseJson;
 import dev.oleander.web.api.ApiJson.RuleJson;
@@ -212,6 +215,14 @@ final class ApiMapper {
 
     static SecondsJson seconds(Seconds s) {
         return new SecondsJson(s.total(), s.cutting(), s.travel(), s.piercing(), s.people());
+    }
+
+    static ReadBackJson readBack(ReadBack read, Timeline timeline) {
+        return new ReadBackJson(
+                motion(timeline),
+                read.problems().stream()
+                        .map(p -> new ProblemJson(p.line(), p.column(), p.sentence()))
+                        .toList());
     }
 
     static MotionJson motion(Timeline timeline) {

@@ -11,5 +11,7 @@ public interface ReleaseRepository extends JpaRepository<Release, Long> {
 
     List<Release> findByJobIdOrderByIdDesc(long jobId);
 
+    List<Release> findTop50ByOrderByIdDesc();
+
     Optional<Release> findByJobIdAndRevision(long jobId, String revision);
 }

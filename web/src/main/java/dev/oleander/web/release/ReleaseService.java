@@ -64,6 +64,11 @@ public class ReleaseService {
         return releases.findByJobIdOrderByIdDesc(job);
     }
 
+    /** The newest releases of all jobs, the newest first. */
+    public List<Release> latest() {
+        return releases.findTop50ByOrderByIdDesc();
+    }
+
     /**
      * @throws NotFoundException when there is none
      */

@@ -57,6 +57,11 @@ public final class ApiClient {
         return send(request.method(method, BodyPublishers.ofString(json)));
     }
 
+    public Answer postText(String path, String text) {
+        HttpRequest.Builder request = request(path).header("Content-Type", "text/plain");
+        return send(request.POST(BodyPublishers.ofString(text)));
+    }
+
     /** A form with one or more files; names of files by their content. */
     public Answer upload(String path, Map<String, String> fields, Map<String, byte[]> files) {
         return upload("POST", path, fields, files);

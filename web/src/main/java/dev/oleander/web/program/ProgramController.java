@@ -1,0 +1,140 @@
+package dev.oleander.web.program;
+
+import dev.oleander.dialect.Dialect;
+import dev.oleander.dialect.DialectLibrary;
+import dev.oleander.dialect.DialectReader;
+import dev.oleander.dialect.ReadBack;
+import dev.oleander.geometry.Box;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.motion.Program;
+import dev.oleander.proof.ProgramComparison;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.release.Release;
+import dev.oleander.web.release.ReleaseService;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Opens programs that come from outside. Nothing of them is kept. */
+@Controller
+@RequestMapping("/programs")
+class ProgramController {
+
+    private final DialectLibrary dialects;
+    private final MachineLibrary machines;
+    private final ReleaseService releases;
+
+    ProgramController(DialectLibrary dialects, MachineLibrary machines, ReleaseService releases) {
+        this.dialects = dialects;
+        this.machines = machines;
+        this.releases = releases;
+    }
+
+    /** What a program is compared with came to. */
+    public record Compared(
+            String with, boolean equal, String deviation, List<String> differences) {}
+
+    @GetMapping
+    String form(@AuthenticationPrincipal SignedIn who, Model model) {
+        return page(who, model);
+    }
+
+    private String page(SignedIn who, Model model) {
+        model.addAttribute("who", who);
+        model.addAttribute("dialects", dialects.all());
+        model.addAttribute("machines", machines.machines());
+        model.addAttribute("releases", releases.latest());
+        return "programs";
+    }
+
+    /**
+     * Reads a program.
+     *
+     * @param release id of a release to compare it with; null: with none
+     */
+    @PostMapping
+    String read(
+            @RequestParam MultipartFile file,
+            @RequestParam String dialect,
+            @RequestParam String machine,
+            @RequestParam(required = false) Long release,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response)
+            throws IOException {
+        model.addAttribute("dialect", dialect);
+        model.addAttribute("machine", machine);
+        model.addAttribute("release", release);
+        if (file.isEmpty()) {
+            model.addAttribute("error", "Choose a file with a program first.");
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(who, model);
+        }
+        Dialect format = format(dialect);
+        ReadBack read;
+        try (Reader text =
+                new InputStreamReader(file.getInputStream(), StandardCharsets.ISO_8859_1)) {
+            read = new DialectReader(format).read(text);
+        }
+        ProgramReading reading = new ProgramReading(read, machine(machine));
+        Program other = null;
+        if (release != null) {
+            Release with = releases.find(release);
+            Dialect own = format(with.dialect());
+            other = new DialectReader(own).read(with.program()).program();
+            model.addAttribute("compared", compared(with, reading, other, format));
+        }
+        model.addAttribute("fileName", file.getOriginalFilename());
+        model.addAttribute("reading", reading);
+        model.addAttribute("picture", picture(reading, other));
+        return page(who, model);
+    }
+
+    private static String picture(ProgramReading reading, Program other) {
+        Box box = reading.box().orElse(null);
+        return box == null ? "" : new ProgramPicture(box).svg(reading.program(), other);
+    }
+
+    private static Compared compared(
+            Release with, ProgramReading reading, Program other, Dialect format) {
+        ProgramComparison.Result result =
+                new ProgramComparison(format.resolution()).compare(other, reading.program());
+        double limit = Math.max(1e-3, Math.sqrt(2) * format.resolution());
+        return new Compared(
+                "%s, revision %s".formatted(with.fileName(), with.revision()),
+                result.isEqual(limit) && reading.problems().isEmpty(),
+                deviation(result.deviation()),
+                result.differences());
+    }
+
+    private static String deviation(double mm) {
+        return mm < 1 ? Numbers.plain(1000 * mm, 2) + " µm" : Numbers.length(mm);
+    }
+
+    private Dialect format(String name) {
+        return dialects.find(name)
+                .orElseThrow(
+                        () -> new NotFoundException("There is no format \"%s\".".formatted(name)));
+    }
+
+    private Machine machine(String id) {
+        return machines.find(id)
+                .orElseThrow(
+                        () -> new NotFoundException("There is no machine \"%s\".".formatted(id)));
+    }
+}
