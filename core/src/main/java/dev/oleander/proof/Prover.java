@@ -29,6 +29,11 @@ public final class Prover {
                         .toList());
     }
 
+    /** All rules, in the order in which they run. */
+    public List<ProofRule> rules() {
+        return rules;
+    }
+
     /**
      * @param acceptances reasons by {@link Finding#key()}
      */

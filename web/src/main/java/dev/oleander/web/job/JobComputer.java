@@ -31,7 +31,7 @@ public class JobComputer {
     private final CutBooks books;
     private final DialectLibrary dialects;
     private final LatestPlans plans = new LatestPlans();
-    private final Prover prover = Prover.withAllRules();
+    private final Prover prover;
     private final Cache<ResultKey, JobResult> results =
             Caffeine.newBuilder().maximumSize(MOST_RESULTS).build();
     private final Cache<ShapeKey, Shape> shapes =
@@ -46,11 +46,13 @@ public class JobComputer {
             DrawingFileRepository files,
             MachineLibrary machines,
             CutBooks books,
-            DialectLibrary dialects) {
+            DialectLibrary dialects,
+            Prover prover) {
         this.files = files;
         this.machines = machines;
         this.books = books;
         this.dialects = dialects;
+        this.prover = prover;
     }
 
     /**

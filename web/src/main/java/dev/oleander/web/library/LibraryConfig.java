@@ -3,6 +3,7 @@ package dev.oleander.web.library;
 import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.price.PriceList;
+import dev.oleander.proof.Prover;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -18,6 +19,11 @@ class LibraryConfig {
     @Bean
     PriceList priceList() {
         return PriceList.shipped();
+    }
+
+    @Bean
+    Prover prover() {
+        return Prover.withAllRules();
     }
 
     @Bean

@@ -6,15 +6,19 @@ import com.deque.html.axecore.results.Results;
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import dev.oleander.web.job.OrderField;
+import dev.oleander.web.release.ReleaseService;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.logging.LogEntry;
 import org.openqa.selenium.logging.LogType;
+import org.springframework.beans.factory.annotation.Autowired;
 
 /** What the bench offers on every stage: selection, commands, keys, both themes, accessibility. */
 class BenchTest extends BrowserTest {
+
+    @Autowired private ReleaseService releases;
 
     @BeforeEach
     void signIn() {
@@ -171,9 +175,14 @@ class BenchTest extends BrowserTest {
     @Test
     void noPageHasASeriousFaultOfAccessibilityOrAnErrorInTheConsole() {
         long job = makeJob("fairlead_base_gaps", "Accessible", 2);
+        long released = releasedTwice();
         List<String> pages =
                 List.of(
                         "/",
+                        "/programs",
+                        "/rules",
+                        "/jobs/%d/release/changes?from=A&to=B".formatted(released),
+                        "/jobs/%d/release".formatted(released),
                         "/machines/teasel",
                         "/machines/yarrow?find=glass+10",
                         "/machines/teasel/rows/ms-6-standard",
@@ -191,7 +200,7 @@ class BenchTest extends BrowserTest {
                 browser.open(page);
                 if (page.endsWith("/estimate")) {
                     browser.until(b -> !b.all(".estimate-table").isEmpty());
-                } else if (page.startsWith("/jobs")) {
+                } else if (page.startsWith("/jobs") && !page.contains("/changes")) {
                     browser.waitForScene();
                 }
                 assertAccessible(page + ", " + theme);
@@ -207,6 +216,15 @@ class BenchTest extends BrowserTest {
                         .filter(m -> !m.contains("willReadFrequently"))
                         .toList();
         assertThat(errors).isEmpty();
+    }
+
+    private long releasedTwice() {
+        long id = makeJob("cleat_backing_plate", "Released twice", 1);
+        jobs.edit(id, "mm", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        releases.release(id, person("mira"));
+        jobs.edit(id, "two", b -> OrderField.QUANTITY.set(b.document(), "2"), person("mira"));
+        releases.release(id, person("mira"));
+        return id;
     }
 
     private void assertAccessible(String page) {
