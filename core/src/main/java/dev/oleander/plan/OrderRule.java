@@ -1,28 +1,24 @@
 package dev.oleander.plan;
 
-/** How stops are put in order. */
-public enum OrderRule {
-    /** one part after the other, the quickest way found between them and within each */
-    PART_BY_PART("partByPart", "part by part"),
-    /** the quickest way found over the whole sheet */
-    SHORTEST("shortest", "shortest travel"),
-    /** one part after the other, to and fro in rows */
-    ROW_BY_ROW("rowByRow", "row by row"),
-    /** one part after the other, from the zero point's corner to the one across */
-    CORNER_TO_CORNER("cornerToCorner", "corner to corner"),
-    /** as a person moved them */
-    BY_HAND("byHand", "by hand");
+import dev.oleander.quantity.Worded;
 
-    private final String word;
+/** How stops are put in order. */
+public enum OrderRule implements Worded {
+    /** one part after the other, the quickest way found between them and within each */
+    PART_BY_PART("part by part"),
+    /** the quickest way found over the whole sheet */
+    SHORTEST("shortest travel"),
+    /** one part after the other, to and fro in rows */
+    ROW_BY_ROW("row by row"),
+    /** one part after the other, from the zero point's corner to the one across */
+    CORNER_TO_CORNER("corner to corner"),
+    /** as a person moved them */
+    BY_HAND("by hand");
+
     private final String label;
 
-    OrderRule(String word, String label) {
-        this.word = word;
+    OrderRule(String label) {
         this.label = label;
-    }
-
-    public String word() {
-        return word;
     }
 
     public String label() {

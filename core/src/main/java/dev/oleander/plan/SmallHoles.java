@@ -1,25 +1,21 @@
 package dev.oleander.plan;
 
-/** What is done with holes below the smallest that the cut data say comes out round. */
-public enum SmallHoles {
-    AS_OTHERS("asOthers", "cut as others"),
-    /** with less feed the smaller they are */
-    SLOW("slow", "cut slowly"),
-    /** the centre is marked, for drilling */
-    MARK("mark", "mark the centre"),
-    /** nothing is done; they are listed */
-    DRILL("drill", "leave for drilling");
+import dev.oleander.quantity.Worded;
 
-    private final String word;
+/** What is done with holes below the smallest that the cut data say comes out round. */
+public enum SmallHoles implements Worded {
+    AS_OTHERS("cut as others"),
+    /** with less feed the smaller they are */
+    SLOW("cut slowly"),
+    /** the centre is marked, for drilling */
+    MARK("mark the centre"),
+    /** nothing is done; they are listed */
+    DRILL("leave for drilling");
+
     private final String label;
 
-    SmallHoles(String word, String label) {
-        this.word = word;
+    SmallHoles(String label) {
         this.label = label;
-    }
-
-    public String word() {
-        return word;
     }
 
     public String label() {

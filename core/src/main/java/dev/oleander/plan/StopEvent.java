@@ -1,7 +1,6 @@
 package dev.oleander.plan;
 
-import java.util.Optional;
-import java.util.stream.Stream;
+import dev.oleander.quantity.Worded;
 
 /**
  * Something that happens at a stop besides its cut.
@@ -18,26 +17,20 @@ public record StopEvent(Kind kind, boolean before, double seconds, String text) 
     public static final int LONGEST_TEXT = 60;
 
     /** What happens. */
-    public enum Kind {
+    public enum Kind implements Worded {
         /** the program waits for the operator in any case */
-        STOP("stop", "Stop"),
+        STOP("Stop"),
         /** it waits when the operator has asked for that at the machine */
-        OPTIONAL_STOP("optionalStop", "Optional stop"),
+        OPTIONAL_STOP("Optional stop"),
         /** the machine waits a time by itself */
-        DWELL("dwell", "Wait"),
+        DWELL("Wait"),
         /** a line for the reader of the program */
-        COMMENT("comment", "Comment");
+        COMMENT("Comment");
 
-        private final String word;
         private final String label;
 
-        Kind(String word, String label) {
-            this.word = word;
+        Kind(String label) {
             this.label = label;
-        }
-
-        public String word() {
-            return word;
         }
 
         public String label() {
@@ -47,10 +40,6 @@ public record StopEvent(Kind kind, boolean before, double seconds, String text) 
         /** Whether the machine stands until a person goes on. */
         public boolean isForPeople() {
             return this == STOP || this == OPTIONAL_STOP;
-        }
-
-        public static Optional<Kind> ofWord(String word) {
-            return Stream.of(values()).filter(k -> k.word.equals(word)).findFirst();
         }
     }
 

@@ -2,6 +2,7 @@ package dev.oleander.web.bench;
 
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.quantity.Worded;
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.EventEdits;
 import dev.oleander.web.job.JobService;
@@ -112,7 +113,7 @@ class EditController {
         List<String> ids = BenchController.ids(context.stop());
         StopEvent event =
                 new StopEvent(
-                        known(StopEvent.Kind.ofWord(kind), kind),
+                        known(Worded.of(StopEvent.Kind.class, kind), kind),
                         when.equals("before"),
                         seconds,
                         text);

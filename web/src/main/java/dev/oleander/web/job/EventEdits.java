@@ -6,6 +6,7 @@ import dev.oleander.plan.StopEvent;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
+import dev.oleander.quantity.Worded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -91,7 +92,7 @@ public class EventEdits {
 
     private static StopEvent event(Wish wish) {
         StopEvent.Kind kind =
-                StopEvent.Kind.ofWord(wish.kind())
+                Worded.of(StopEvent.Kind.class, wish.kind())
                         .orElseThrow(
                                 () ->
                                         new RefusedEditException(

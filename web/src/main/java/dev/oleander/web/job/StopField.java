@@ -8,6 +8,7 @@ import dev.oleander.plan.Side;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.plan.TabChoice;
 import dev.oleander.quantity.Typed;
+import dev.oleander.quantity.Worded;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -182,7 +183,7 @@ public enum StopField implements EditField {
     }
 
     private static CornerForm corners(String word) {
-        return CornerForm.ofWord(word)
+        return Worded.of(CornerForm.class, word)
                 .orElseThrow(
                         () ->
                                 new RefusedEditException(
@@ -191,7 +192,7 @@ public enum StopField implements EditField {
     }
 
     private static Compensation compensation(String word) {
-        return Compensation.ofWord(word)
+        return Worded.of(Compensation.class, word)
                 .orElseThrow(
                         () ->
                                 new RefusedEditException(
