@@ -36,6 +36,9 @@ import tools.jackson.databind.json.JsonMapper;
  */
 public final class JobResult {
 
+    /** How much of the work is done when there is a plan, and only the proof is left. */
+    static final double PLANNED_SHARE = 0.65;
+
     private final JobDocument document;
     private final Machine machine;
     private final CutBook book;
@@ -89,10 +92,10 @@ public final class JobResult {
     void complete(Progress progress, Runnable planned) {
         try {
             plan.get(progress.within(0, 0.6));
-            timeline.get(progress.within(0.6, 0.65));
+            timeline.get(progress.within(0.6, PLANNED_SHARE));
             state = State.PLANNED;
             planned.run();
-            proof.get(progress.within(0.65, 1));
+            proof.get(progress.within(PLANNED_SHARE, 1));
             state = State.PROVED;
         } catch (PlanException unusable) {
             refusal = unusable.getMessage();

@@ -173,6 +173,8 @@ public class Planning {
         }
 
         private void planned() {
+            // a plan that was made by an edit told nothing on its way
+            at(Math.max(state.done(), JobResult.PLANNED_SHARE), "Proving");
             proofDeadline = Math.min(deadline, System.nanoTime() + proofPatience.toNanos());
             planned.countDown();
         }
