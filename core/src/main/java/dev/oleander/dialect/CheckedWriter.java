@@ -44,6 +44,11 @@ public final class CheckedWriter {
         }
     }
 
+    /** mm that a text of a dialect may leave a plan by. */
+    public static double limit(Dialect dialect) {
+        return Math.max(LIMIT, DIAGONAL * dialect.resolution());
+    }
+
     /** See {@link DialectWriter#write} for the arguments. */
     public Checked write(
             Program program, Map<String, String> frame, Map<String, String> stopNames) {
@@ -53,7 +58,7 @@ public final class CheckedWriter {
         ProgramComparison.Result result =
                 new ProgramComparison(dialect.resolution()).compare(said.program(), back.program());
         double deviation = result.deviation() + said.deviation();
-        double limit = Math.max(LIMIT, DIAGONAL * dialect.resolution());
+        double limit = limit(dialect);
         List<String> faults = new ArrayList<>();
         back.problems()
                 .forEach(

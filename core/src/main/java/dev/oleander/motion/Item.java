@@ -11,7 +11,7 @@ public sealed interface Item permits Item.Rapid, Item.Feed, Item.Event {
 
     Origin origin();
 
-    /** A straight travel with the head up. */
+    /** A straight travel at the rapid speed; events say whether the head is up. */
     record Rapid(Point from, Point to, Origin origin) implements Item {}
 
     /**

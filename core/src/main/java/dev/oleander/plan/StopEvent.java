@@ -14,7 +14,8 @@ public record StopEvent(Kind kind, boolean before, double seconds, String text) 
     /** Longest wait or stop, s. */
     public static final double LONGEST = 3600;
 
-    public static final int LONGEST_TEXT = 60;
+    /** With its words and its number it fits on the shortest line of a program. */
+    public static final int LONGEST_TEXT = 50;
 
     /** What happens. */
     public enum Kind implements Worded {

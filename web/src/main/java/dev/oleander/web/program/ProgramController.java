@@ -1,5 +1,6 @@
 package dev.oleander.web.program;
 
+import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.dialect.DialectReader;
@@ -114,10 +115,9 @@ class ProgramController {
             Release with, ProgramReading reading, Program other, Dialect format) {
         ProgramComparison.Result result =
                 new ProgramComparison(format.resolution()).compare(other, reading.program());
-        double limit = Math.max(1e-3, Math.sqrt(2) * format.resolution());
         return new Compared(
                 "%s, revision %s".formatted(with.fileName(), with.revision()),
-                result.isEqual(limit) && reading.problems().isEmpty(),
+                result.isEqual(CheckedWriter.limit(format)) && reading.problems().isEmpty(),
                 deviation(result.deviation()),
                 result.differences());
     }

@@ -100,7 +100,7 @@ class StopEventsPageTest extends WebTest {
         assertSaid(add("comment", "", "", "all"), "A comment needs a text");
         assertSaid(add("dwell", "-1", "", "all"), "from 0 to 3600 s is possible");
         assertSaid(add("dwell", "soon", "", "all"), "soon");
-        assertSaid(add("comment", "", "x".repeat(61), "all"), "has 61 characters, 60 fit");
+        assertSaid(add("comment", "", "x".repeat(51), "all"), "has 51 characters, 50 fit");
         assertSaid(add("dance", "", "x", "all"), "There is no event");
         for (int i = 0; i < 8; i++) {
             add("comment", "", "line " + i, "all");
