@@ -57,6 +57,9 @@ final class CuttingArea implements Area {
 
     private static final int PLATES = 2000;
 
+    /** Planned first, by code that is not compiled yet. */
+    private static final int FEW_PLATES = 200;
+
     /** Seconds from the reading of that many plates to their motion. */
     private static final double SHEET = 10;
 
@@ -140,9 +143,9 @@ final class CuttingArea implements Area {
                 holes.add(visits.size());
                 Point hole =
                         corner.plus(new Point(60 * random.nextDouble(), 40 * random.nextDouble()));
-                visits.add(new Visit(hole, hole, 0, List.of()));
+                visits.add(new Visit(hole, hole, 0, 0, List.of()));
             }
-            visits.add(new Visit(corner, corner, 0, holes));
+            visits.add(new Visit(corner, corner, 0, 0, holes));
         }
         return new OrderProblem(Point.ORIGIN, visits, TravelTime.byLength(), Heat.NONE);
     }
@@ -189,7 +192,36 @@ final class CuttingArea implements Area {
     }
 
     private static void sheet(List<Row> rows) {
-        byte[] file = PlateSheet.of(PLATES, 7).getBytes(StandardCharsets.UTF_8);
+        Planned few = planned(FEW_PLATES);
+        rows.add(
+                Row.below(
+                        few.what() + "the first plan of a process",
+                        few.seconds(),
+                        "s",
+                        null,
+                        null));
+        Planned many = planned(PLATES);
+        rows.add(Row.below(many.what() + "leads, order, motion", many.seconds(), "s", SHEET, null));
+        rows.add(Row.below(many.what() + "one lead edited", edit(many), "s", EDIT, null));
+    }
+
+    /** A planned sheet of plates, and how long its plan and motion took. */
+    private record Planned(
+            int plates,
+            Reading reading,
+            SheetChoices sheet,
+            SheetPlan plan,
+            RunMotion motion,
+            double seconds) {
+
+        String what() {
+            int contours = plan.run().stops().size() / plates;
+            return "%d parts with %d contours: ".formatted(plates, contours);
+        }
+    }
+
+    private static Planned planned(int plates) {
+        byte[] file = PlateSheet.of(plates, 7).getBytes(StandardCharsets.UTF_8);
         Reading reading =
                 new DrawingReading(ReadOptions.defaults())
                         .read(new DxfReader(ImportOptions.defaults()).read("plates", file));
@@ -198,37 +230,26 @@ final class CuttingArea implements Area {
                 usual.withStock(
                         new SheetChoices.Stock(
                                 true, usual.width(), usual.height(), usual.allowance()));
-        PlanChoices choices = PlanChoices.defaults();
         long began = System.nanoTime();
-        SheetPlan plan = plan(reading, choices, sheet, null);
+        SheetPlan plan = plan(reading, PlanChoices.defaults(), sheet, null);
         RunMotion motion = RunMotion.of(plan.run());
         double seconds = (System.nanoTime() - began) / 1e9;
-        int contours = plan.run().stops().size() / PLATES;
-        String what = "%d parts with %d contours: ".formatted(PLATES, contours);
-        rows.add(Row.below(what + "leads, order, motion, first time", seconds, "s", SHEET, null));
-        rows.add(
-                Row.below(
-                        what + "one lead edited",
-                        edit(reading, sheet, plan, motion),
-                        "s",
-                        EDIT,
-                        null));
+        return new Planned(plates, reading, sheet, plan, motion, seconds);
     }
 
     /** The median of some edits, each of another stop's lead. */
-    private static double edit(
-            Reading reading, SheetChoices sheet, SheetPlan first, RunMotion whole) {
+    private static double edit(Planned planned) {
         SplittableRandom random = new SplittableRandom(3);
         PlanChoices choices = PlanChoices.defaults();
-        SheetPlan plan = first;
-        RunMotion motion = whole;
+        SheetPlan plan = planned.plan();
+        RunMotion motion = planned.motion();
         double[] seconds = new double[EDITS];
         for (int i = 0; i < EDITS; i++) {
             Stop stop = plan.run().stops().get(random.nextInt(plan.run().stops().size()));
             Typed start = Typed.of(20 * random.nextDouble());
             choices = choices.withStop(stop.feature(), StopChoice.NOTHING.withStart(start));
             long began = System.nanoTime();
-            plan = plan(reading, choices, sheet, plan);
+            plan = plan(planned.reading(), choices, planned.sheet(), plan);
             motion = motion.next(plan.run());
             seconds[i] = (System.nanoTime() - began) / 1e9;
         }

@@ -193,7 +193,14 @@ final class NaivePlans {
                 m.pathDeviation(),
                 m.hourlyRate(),
                 m.setUpMinutes(),
-                new Habits(h.slatPitch(), 0, h.compensation(), h.scrapOn(), h.heat(), h.tabs()));
+                new Habits(
+                        h.slatPitch(),
+                        0,
+                        h.compensation(),
+                        h.scrapOn(),
+                        h.heat(),
+                        h.hold(),
+                        h.tabs()));
     }
 
     private static Run plan(

@@ -51,6 +51,7 @@ public record Machine(
             Compensation compensation,
             Hand scrapOn,
             HeatRule heat,
+            HoldRule hold,
             TabRule tabs) {}
 
     /** Left or right of the travel. */
@@ -68,6 +69,15 @@ public record Machine(
      * @param cost seconds that a start on a cut made just now is worth avoiding
      */
     public record HeatRule(double fromThickness, double distance, double seconds, double cost) {}
+
+    /**
+     * Where a sheet is held, and what it costs to weaken it where it is loose.
+     *
+     * @param upToThickness mm; thicker sheets lie still by their own weight
+     * @param cost seconds that a metre of cut at the loose edge is worth coming last instead of
+     *     first
+     */
+    public record HoldRule(HeldEdge edge, double upToThickness, double cost) {}
 
     /**
      * How tabs are made.

@@ -1,5 +1,6 @@
 package dev.oleander.plan;
 
+import dev.oleander.machine.HeldEdge;
 import dev.oleander.quantity.Typed;
 
 /**
@@ -14,6 +15,7 @@ import dev.oleander.quantity.Typed;
  * @param margin between parts and the edge of the stock; null: what the leads need
  * @param mirrored every second column is mirrored
  * @param commonLines whether neighbours lie a kerf apart and share the cut between them; null: no
+ * @param heldAt edge at which the stock is held; null: the one usual on the machine
  */
 public record SheetChoices(
         boolean aroundPart,
@@ -28,7 +30,8 @@ public record SheetChoices(
         Typed gap,
         Typed margin,
         boolean mirrored,
-        Boolean commonLines) {
+        Boolean commonLines,
+        HeldEdge heldAt) {
 
     /** What the zero point belongs to. */
     public enum ZeroOf {
@@ -77,19 +80,26 @@ public record SheetChoices(
     }
 
     public SheetChoices withStock(Stock stock) {
-        return of(stock, zeroOf, anchor, grid(), commonLines);
+        return of(stock, zeroOf, anchor, grid(), commonLines, heldAt);
     }
 
     public SheetChoices withZero(ZeroOf of, Anchor at) {
-        return of(stock(), of, at, grid(), commonLines);
+        return of(stock(), of, at, grid(), commonLines, heldAt);
     }
 
     public SheetChoices withGrid(Grid grid) {
-        return of(stock(), zeroOf, anchor, grid, commonLines);
+        return of(stock(), zeroOf, anchor, grid, commonLines, heldAt);
     }
 
     public SheetChoices withCommonLines(boolean shared) {
-        return of(stock(), zeroOf, anchor, grid(), shared);
+        return of(stock(), zeroOf, anchor, grid(), shared, heldAt);
+    }
+
+    /**
+     * @param edge null: the one usual on the machine
+     */
+    public SheetChoices withHeldAt(HeldEdge edge) {
+        return of(stock(), zeroOf, anchor, grid(), commonLines, edge);
     }
 
     public boolean sharesLines() {
@@ -97,7 +107,12 @@ public record SheetChoices(
     }
 
     private static SheetChoices of(
-            Stock stock, ZeroOf zeroOf, Anchor anchor, Grid grid, Boolean commonLines) {
+            Stock stock,
+            ZeroOf zeroOf,
+            Anchor anchor,
+            Grid grid,
+            Boolean commonLines,
+            HeldEdge heldAt) {
         return new SheetChoices(
                 stock.aroundPart(),
                 stock.width(),
@@ -111,7 +126,8 @@ public record SheetChoices(
                 grid.gap(),
                 grid.margin(),
                 grid.mirrored(),
-                commonLines);
+                commonLines,
+                heldAt);
     }
 
     public static SheetChoices defaults() {
@@ -128,6 +144,7 @@ public record SheetChoices(
                 null,
                 null,
                 false,
-                false);
+                false,
+                null);
     }
 }

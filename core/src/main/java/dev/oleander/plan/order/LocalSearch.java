@@ -299,8 +299,9 @@ final class LocalSearch {
     }
 
     /**
-     * Does something to a stretch. When heat matters, what that changes of it is measured too, and
-     * what does not help after all is taken back, unless it is wanted in any case.
+     * Does something to a stretch. When an order costs more than its ways, what that changes is
+     * measured too, and what does not help after all is taken back, unless it is wanted in any
+     * case.
      *
      * @param ways what it changes of the ways, seconds
      * @return what it changes in all, seconds; 0 when it was taken back
@@ -308,7 +309,7 @@ final class LocalSearch {
     private double doing(int from, int to, double ways, boolean inAnyCase, Runnable deed) {
         int mark = turned;
         double change = ways;
-        if (tour.echo() == 0) {
+        if (!tour.isPriced()) {
             deed.run();
         } else {
             int end = to + 1 + tour.echo();

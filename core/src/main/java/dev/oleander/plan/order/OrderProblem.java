@@ -31,9 +31,12 @@ public record OrderProblem(Point from, List<Visit> visits, TravelTime travel, He
      * @param begin where its work begins
      * @param end where its work ends
      * @param seconds how long its work takes
+     * @param loosens seconds that it costs to come first of all; less the later it comes, nothing
+     *     for the last
      * @param after numbers of visits that must come before it
      */
-    public record Visit(Point begin, Point end, double seconds, List<Integer> after) {
+    public record Visit(
+            Point begin, Point end, double seconds, double loosens, List<Integer> after) {
 
         public Visit {
             after = List.copyOf(after);
@@ -67,7 +70,7 @@ public record OrderProblem(Point from, List<Visit> visits, TravelTime travel, He
         return true;
     }
 
-    /** Seconds between the visits of an order, with what heat costs. */
+    /** Seconds between the visits of an order, with what heat and loosening too early cost. */
     public double cost(int[] order) {
         Tour tour = new Tour(this, order);
         return tour.cost(0, order.length - 1);

@@ -15,6 +15,11 @@ final class Tour {
     private final double[] endX;
     private final double[] endY;
     private final double[] seconds;
+
+    /** Seconds for each visit that comes later. */
+    private final double[] loosens;
+
+    private final boolean priced;
     private final int[][] after;
     private final double fromX;
     private final double fromY;
@@ -31,6 +36,7 @@ final class Tour {
         this.endX = new double[n];
         this.endY = new double[n];
         this.seconds = new double[n];
+        this.loosens = new double[n];
         this.after = new int[n][];
         for (int i = 0; i < n; i++) {
             OrderProblem.Visit visit = visits.get(i);
@@ -39,6 +45,7 @@ final class Tour {
             endX[i] = visit.end().x();
             endY[i] = visit.end().y();
             seconds[i] = visit.seconds();
+            loosens[i] = visit.loosens() / Math.max(1, n - 1);
             after[i] = visit.after().stream().mapToInt(Integer::intValue).toArray();
             position[this.order[i]] = i;
         }
@@ -46,6 +53,7 @@ final class Tour {
         this.fromY = problem.from().y();
         this.travel = problem.travel();
         this.heat = problem.heat();
+        this.priced = heat.matters() || visits.stream().anyMatch(v -> v.loosens() > 0);
     }
 
     int size() {
@@ -71,11 +79,17 @@ final class Tour {
         return place < 0 || place >= order.length ? 0 : way(at(place - 1), order[place]);
     }
 
-    /** Ways to the visits of a stretch, both ends included, and what heat costs there. */
+    /** Whether an order costs more than its ways. */
+    boolean isPriced() {
+        return priced;
+    }
+
+    /** Ways to the visits of a stretch, both ends included, and what their places cost. */
     double cost(int from, int to) {
         double sum = 0;
         for (int i = Math.max(0, from); i <= Math.min(to, order.length - 1); i++) {
             sum += wayTo(i) + (heat.matters() ? heatAt(i) : 0);
+            sum += loosens[order[i]] * (order.length - 1 - i);
         }
         return sum;
     }

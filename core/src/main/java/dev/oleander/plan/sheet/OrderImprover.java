@@ -10,7 +10,6 @@ import dev.oleander.plan.order.OrderOptimiser;
 import dev.oleander.plan.order.OrderOptions;
 import dev.oleander.plan.order.OrderProblem;
 import dev.oleander.plan.order.OrderProblem.Visit;
-import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -31,20 +30,24 @@ final class OrderImprover {
 
     private static final int KICKS_PER_STOP = 30;
 
+    /** Groups whose ends have moved a little are not put in order from the beginning. */
+    private static final int KICKS_AGAIN = 4;
+
     private final Precedence precedence;
-    private final TravelTime travel;
-    private final Heat heat;
+    private final OrderCosts costs;
     private final List<List<String>> pins;
 
     /**
      * @param pins stretches of ids that stay together
      */
-    OrderImprover(Precedence precedence, TravelTime travel, Heat heat, List<List<String>> pins) {
+    OrderImprover(Precedence precedence, OrderCosts costs, List<List<String>> pins) {
         this.precedence = precedence;
-        this.travel = travel;
-        this.heat = heat;
+        this.costs = costs;
         this.pins = pins;
     }
+
+    /** What is to be less, and how many disturbances are tried. */
+    private record Effort(OrderCosts costs, int kicks) {}
 
     /** Stops that hang together, in their order. */
     private record Group(List<Stop> stops) {
@@ -74,7 +77,11 @@ final class OrderImprover {
     List<Stop> overall(List<Stop> first, Progress progress) {
         List<Stop> cut = first.stream().filter(s -> s.path().isPresent()).toList();
         List<Stop> ordered =
-                improved(cut, Point.ORIGIN, OrderOptions.forVisits(cut.size()).kicks(), progress);
+                improved(
+                        cut,
+                        Point.ORIGIN,
+                        new Effort(costs, OrderOptions.forVisits(cut.size()).kicks()),
+                        progress);
         return withRefused(ordered, first);
     }
 
@@ -86,9 +93,11 @@ final class OrderImprover {
 
     /** One group after the other, in the order that is quickest. */
     List<Stop> groupByGroup(List<Stop> first, Progress progress) {
-        List<Group> groups = quickest(groups(first), progress.within(0, 0.3));
+        List<Group> groups = groups(first);
+        int kicks = OrderOptions.forVisits(groups.size()).kicks();
+        groups = quickest(groups, kicks, progress.within(0, 0.3));
         groups = inner(groups, first.size(), progress.within(0.3, 0.6));
-        groups = quickest(groups, progress.within(0.6, 0.7));
+        groups = quickest(groups, kicks / KICKS_AGAIN, progress.within(0.6, 0.7));
         return flat(inner(groups, first.size(), progress.within(0.7, 1)), first);
     }
 
@@ -160,15 +169,19 @@ final class OrderImprover {
         return withRefused(groups.stream().flatMap(g -> g.stops().stream()).toList(), all);
     }
 
-    private List<Group> quickest(List<Group> groups, Progress progress) {
-        List<Visit> visits =
-                groups.stream().map(g -> new Visit(g.begin(), g.end(), 0, List.of())).toList();
+    private List<Group> quickest(List<Group> groups, int kicks, Progress progress) {
+        List<Visit> visits = groups.stream().map(this::visit).toList();
         int[] order =
                 optimised(
-                        new OrderProblem(Point.ORIGIN, visits, travel, Heat.NONE),
-                        OrderOptions.forVisits(groups.size()).kicks(),
+                        new OrderProblem(Point.ORIGIN, visits, costs.travel(), Heat.NONE),
+                        kicks,
                         progress);
         return IntStream.of(order).mapToObj(groups::get).toList();
+    }
+
+    private Visit visit(Group group) {
+        double loosens = costs.loosening().of(group.stops());
+        return new Visit(group.begin(), group.end(), 0, loosens, List.of());
     }
 
     /** Each group improved in itself, from where the one before ends. */
@@ -180,7 +193,8 @@ final class OrderImprover {
             int size = group.stops().size();
             long share = (long) KICKS_OF_GROUPS * size / Math.max(1, stops);
             int kicks = (int) Math.min((long) KICKS_PER_STOP * size, share);
-            Group better = new Group(improved(group.stops(), at, kicks, Progress.NONE));
+            Effort effort = new Effort(costs.amongMany(), kicks);
+            Group better = new Group(improved(group.stops(), at, effort, Progress.NONE));
             improved.add(better);
             at = better.end();
         }
@@ -188,11 +202,11 @@ final class OrderImprover {
     }
 
     /** Marks, then the others. */
-    private List<Stop> improved(List<Stop> stops, Point from, int kicks, Progress progress) {
+    private List<Stop> improved(List<Stop> stops, Point from, Effort effort, Progress progress) {
         List<Stop> marks = only(stops, true);
-        List<Stop> ordered = new ArrayList<>(sorted(marks, from, kicks, progress.within(0, 0.2)));
+        List<Stop> ordered = new ArrayList<>(sorted(marks, from, effort, progress.within(0, 0.2)));
         Point at = ordered.isEmpty() ? from : endOf(ordered);
-        ordered.addAll(sorted(only(stops, false), at, kicks, progress.within(0.2, 1)));
+        ordered.addAll(sorted(only(stops, false), at, effort, progress.within(0.2, 1)));
         return ordered;
     }
 
@@ -200,16 +214,18 @@ final class OrderImprover {
         return stops.stream().filter(s -> (s.kind() == Stop.Kind.MARK) == marks).toList();
     }
 
-    private List<Stop> sorted(List<Stop> stops, Point from, int kicks, Progress progress) {
+    private List<Stop> sorted(List<Stop> stops, Point from, Effort effort, Progress progress) {
+        OrderCosts costs = effort.costs();
         Units units = Units.of(stops, pins, precedence);
         List<Visit> visits = new ArrayList<>(units.units().size());
         for (Unit unit : units.units()) {
-            double seconds = heat.matters() ? unit.seconds(travel) : 0;
-            visits.add(
-                    new Visit(unit.begin(), unit.end(), seconds, units.after().get(visits.size())));
+            double seconds = costs.heat().matters() ? unit.seconds(costs.travel()) : 0;
+            double loosens = costs.loosening().of(unit.stops());
+            List<Integer> after = units.after().get(visits.size());
+            visits.add(new Visit(unit.begin(), unit.end(), seconds, loosens, after));
         }
-        OrderProblem problem = new OrderProblem(from, visits, travel, heat);
-        return IntStream.of(optimised(problem, kicks, progress))
+        OrderProblem problem = new OrderProblem(from, visits, costs.travel(), costs.heat());
+        return IntStream.of(optimised(problem, effort.kicks(), progress))
                 .mapToObj(units.units()::get)
                 .flatMap(unit -> unit.stops().stream())
                 .toList();

@@ -4,8 +4,6 @@ import dev.oleander.geometry.Point;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.order.Heat;
-import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -21,16 +19,16 @@ import java.util.TreeSet;
 final class Sequencer {
 
     private final Precedence precedence;
+    private final Point begin;
     private final OrderImprover improver;
 
     /**
-     * @param travel time that the machine's head takes between stops
-     * @param heat what starting near a fresh cut costs
      * @param pins stretches of ids that stay together
      */
-    Sequencer(Precedence precedence, TravelTime travel, Heat heat, List<List<String>> pins) {
+    Sequencer(Precedence precedence, OrderCosts costs, List<List<String>> pins) {
         this.precedence = precedence;
-        this.improver = new OrderImprover(precedence, travel, heat, pins);
+        this.begin = costs.loosening().begin();
+        this.improver = new OrderImprover(precedence, costs, pins);
     }
 
     /** All stops, numbered from 1. */
@@ -145,7 +143,7 @@ final class Sequencer {
 
         private List<Integer> members = List.of();
         private Ready ofGroup = new Ready(List.of(), new Point[0]);
-        private Point at = Point.ORIGIN;
+        private Point at = begin;
 
         Run(List<Stop> stops, boolean groupByGroup) {
             this.stops = stops;

@@ -1,7 +1,9 @@
 package dev.oleander.plan.sheet;
 
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
 import dev.oleander.machine.CutBook;
+import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
@@ -36,7 +38,19 @@ record SheetTask(
                 machine.habits().lowTravel());
     }
 
-    Heat heat() {
+    OrderCosts costs(Box stock) {
+        return new OrderCosts(travelTime(), heat(), loosening(stock));
+    }
+
+    private Loosening loosening(Box stock) {
+        Machine.HoldRule rule = machine.habits().hold();
+        HeldEdge held = sheet.heldAt() == null ? rule.edge() : sheet.heldAt();
+        return order.thickness() <= rule.upToThickness()
+                ? new Loosening(held, stock, rule.cost())
+                : Loosening.NONE;
+    }
+
+    private Heat heat() {
         Machine.HeatRule rule = machine.habits().heat();
         return order.thickness() >= rule.fromThickness()
                 ? new Heat(rule.distance(), rule.seconds(), rule.cost())

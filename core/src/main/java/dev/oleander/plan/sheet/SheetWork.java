@@ -89,9 +89,7 @@ final class SheetWork {
         if (few && choices.order() == OrderRule.SHORTEST) {
             // heads that stay down on some ways only make the search miss this one at times
             SheetPlan other = planned(alone, OrderRule.PART_BY_PART, progress.within(0.8, 1));
-            return travelSeconds(other.run().stops()) < travelSeconds(planned.run().stops())
-                    ? other
-                    : planned;
+            return cost(other.run().stops()) < cost(planned.run().stops()) ? other : planned;
         }
         return planned;
     }
@@ -190,7 +188,7 @@ final class SheetWork {
         for (int time = 0; time < TIMES; time++) {
             Progress own = progress.within((double) time / TIMES, (time + 1.0) / TIMES);
             List<Stop> shifted = shifted(ordered, own.within(0, 0.5));
-            double seconds = travelSeconds(travel(ordered).decide(shifted));
+            double seconds = cost(travel(ordered).decide(shifted));
             if (seconds < least) {
                 least = seconds;
                 best = ordered;
@@ -241,10 +239,14 @@ final class SheetWork {
     private List<Stop> order(List<Stop> stops, OrderRule rule, Progress progress) {
         return new Sequencer(
                         new Precedence(task.reading().byId()),
-                        task.travelTime(),
-                        task.heat(),
+                        task.costs(layout.stock()),
                         choices.pins())
                 .order(stops, rule, choices.sequence(), progress);
+    }
+
+    /** Seconds between the stops, and what weakening the sheet too early counts as. */
+    private double cost(List<Stop> stops) {
+        return travelSeconds(stops) + task.costs(layout.stock()).loosening().ofOrder(stops);
     }
 
     private double travelSeconds(List<Stop> stops) {

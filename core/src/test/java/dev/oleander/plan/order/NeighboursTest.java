@@ -25,7 +25,7 @@ class NeighboursTest {
                     again
                             ? visits.get(random.nextInt(i)).begin()
                             : new Point(width * random.nextDouble(), height * random.nextDouble());
-            visits.add(new Visit(p, p, 1, List.of()));
+            visits.add(new Visit(p, p, 1, 0, List.of()));
         }
         return visits;
     }

@@ -1,11 +1,14 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.machine.HeldEdge;
+import dev.oleander.machine.Machine;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.StageReport;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
@@ -105,6 +108,45 @@ public final class SheetSlip {
                 new CutsSlip.Choice("top_left", "top left"),
                 new CutsSlip.Choice("top_right", "top right"),
                 new CutsSlip.Choice("centre", "centre"));
+    }
+
+    /** Where the stock is held; empty: where it usually is on the machine. */
+    public String heldAt() {
+        return sheet.heldAt() == null ? "" : word(sheet.heldAt());
+    }
+
+    public List<CutsSlip.Choice> edges() {
+        List<CutsSlip.Choice> edges = new ArrayList<>();
+        edges.add(new CutsSlip.Choice("", "as usual: " + label(hold().edge())));
+        for (HeldEdge edge : HeldEdge.values()) {
+            edges.add(new CutsSlip.Choice(word(edge), label(edge)));
+        }
+        return edges;
+    }
+
+    /** What it does to the order, in words. */
+    public String heldNote() {
+        HeldEdge edge = sheet.heldAt() == null ? hold().edge() : sheet.heldAt();
+        double most = hold().upToThickness();
+        if (edge == HeldEdge.NONE) {
+            return "The order does not depend on how the sheet is held.";
+        }
+        return result.document().thickness().value() > most
+                ? "Thicker than %s: it lies still, the order does not depend on it."
+                        .formatted(Numbers.length(most))
+                : "The order leaves cuts where the sheet is loose for later.";
+    }
+
+    private Machine.HoldRule hold() {
+        return result.machine().habits().hold();
+    }
+
+    private static String word(HeldEdge edge) {
+        return edge.name().toLowerCase(Locale.ROOT);
+    }
+
+    private static String label(HeldEdge edge) {
+        return edge == HeldEdge.NONE ? "nowhere" : word(edge) + " edge";
     }
 
     /** What came of it. */

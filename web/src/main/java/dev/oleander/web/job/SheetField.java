@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import dev.oleander.machine.HeldEdge;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetChoices.Anchor;
 import dev.oleander.plan.SheetChoices.Grid;
@@ -25,7 +26,8 @@ public enum SheetField implements EditField {
     GAP("gap", "gap", grid(SheetField::gap)),
     MARGIN("margin", "margin", grid(SheetField::margin)),
     MIRRORED("mirrored", "mirrored columns", grid(SheetField::mirrored)),
-    COMMON_LINES("commonLines", "common lines", (s, t) -> s.withCommonLines(t.equals("true")));
+    COMMON_LINES("commonLines", "common lines", (s, t) -> s.withCommonLines(t.equals("true"))),
+    HELD_AT("heldAt", "held edge", (s, t) -> s.withHeldAt(heldAt(t)));
 
     private static final double LARGEST = 20_000;
 
@@ -126,6 +128,10 @@ public enum SheetField implements EditField {
 
     private static Typed optional(String what, String text, double least) {
         return text.isBlank() ? null : number(what, text, least, LARGEST);
+    }
+
+    private static HeldEdge heldAt(String text) {
+        return text.isBlank() ? null : word(HeldEdge.class, text);
     }
 
     private static <E extends Enum<E>> E word(Class<E> type, String text) {
