@@ -24,6 +24,7 @@ class PackageRulesTest {
                     "plan",
                     "nesting",
                     "motion",
+                    "material",
                     "price",
                     "proof",
                     "dialect");

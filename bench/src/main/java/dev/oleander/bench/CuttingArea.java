@@ -1,16 +1,9 @@
 package dev.oleander.bench;
 
-import dev.oleander.drawing.ImportOptions;
-import dev.oleander.drawing.dxf.DxfReader;
-import dev.oleander.drawing.read.DrawingReading;
-import dev.oleander.drawing.read.ReadOptions;
-import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Point;
-import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.motion.RunMotion;
 import dev.oleander.plan.PlanChoices;
-import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.plan.order.Heat;
@@ -20,10 +13,8 @@ import dev.oleander.plan.order.OrderProblem;
 import dev.oleander.plan.order.OrderProblem.Visit;
 import dev.oleander.plan.order.TravelTime;
 import dev.oleander.plan.sheet.SheetPlan;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Typed;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -192,7 +183,7 @@ final class CuttingArea implements Area {
     }
 
     private static void sheet(List<Row> rows) {
-        Planned few = planned(FEW_PLATES);
+        PlannedPlates few = PlannedPlates.of(FEW_PLATES);
         rows.add(
                 Row.below(
                         few.what() + "the first plan of a process",
@@ -200,45 +191,13 @@ final class CuttingArea implements Area {
                         "s",
                         null,
                         null));
-        Planned many = planned(PLATES);
+        PlannedPlates many = PlannedPlates.of(PLATES);
         rows.add(Row.below(many.what() + "leads, order, motion", many.seconds(), "s", SHEET, null));
         rows.add(Row.below(many.what() + "one lead edited", edit(many), "s", EDIT, null));
     }
 
-    /** A planned sheet of plates, and how long its plan and motion took. */
-    private record Planned(
-            int plates,
-            Reading reading,
-            SheetChoices sheet,
-            SheetPlan plan,
-            RunMotion motion,
-            double seconds) {
-
-        String what() {
-            int contours = plan.run().stops().size() / plates;
-            return "%d parts with %d contours: ".formatted(plates, contours);
-        }
-    }
-
-    private static Planned planned(int plates) {
-        byte[] file = PlateSheet.of(plates, 7).getBytes(StandardCharsets.UTF_8);
-        Reading reading =
-                new DrawingReading(ReadOptions.defaults())
-                        .read(new DxfReader(ImportOptions.defaults()).read("plates", file));
-        SheetChoices usual = SheetChoices.defaults();
-        SheetChoices sheet =
-                usual.withStock(
-                        new SheetChoices.Stock(
-                                true, usual.width(), usual.height(), usual.allowance()));
-        long began = System.nanoTime();
-        SheetPlan plan = plan(reading, PlanChoices.defaults(), sheet, null);
-        RunMotion motion = RunMotion.of(plan.run());
-        double seconds = (System.nanoTime() - began) / 1e9;
-        return new Planned(plates, reading, sheet, plan, motion, seconds);
-    }
-
     /** The median of some edits, each of another stop's lead. */
-    private static double edit(Planned planned) {
+    private static double edit(PlannedPlates planned) {
         SplittableRandom random = new SplittableRandom(3);
         PlanChoices choices = PlanChoices.defaults();
         SheetPlan plan = planned.plan();
@@ -249,21 +208,11 @@ final class CuttingArea implements Area {
             Typed start = Typed.of(20 * random.nextDouble());
             choices = choices.withStop(stop.feature(), StopChoice.NOTHING.withStart(start));
             long began = System.nanoTime();
-            plan = plan(planned.reading(), choices, planned.sheet(), plan);
+            plan = planned.next(choices, plan);
             motion = motion.next(plan.run());
             seconds[i] = (System.nanoTime() - began) / 1e9;
         }
         Arrays.sort(seconds);
         return seconds[EDITS / 2];
-    }
-
-    private static SheetPlan plan(
-            Reading reading, PlanChoices choices, SheetChoices sheet, SheetPlan earlier) {
-        Machine machine = MACHINES.find("teasel").orElseThrow();
-        SheetPlanner planner = new SheetPlanner(machine, MACHINES.cutBook(machine));
-        SheetPlanner.Order order = new SheetPlanner.Order("mild steel", 6, 1);
-        return earlier == null
-                ? planner.plan(reading, order, choices, sheet, Progress.NONE)
-                : planner.plan(reading, order, choices, sheet, earlier, Progress.NONE);
     }
 }

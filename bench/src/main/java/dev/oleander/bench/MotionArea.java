@@ -12,11 +12,15 @@ import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.material.MaterialState;
+import dev.oleander.material.Remains;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Origin;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.TimeModel;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Run;
 import dev.oleander.proof.ProgramComparison;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -39,6 +43,10 @@ final class MotionArea implements Area {
 
     private static final double WRITTEN = 1;
     private static final double READ = 2;
+    private static final double MATERIAL = 3;
+
+    /** Eleven contours each. */
+    private static final int PLATES = 1819;
 
     private static final Map<String, String> FRAME =
             Map.of(
@@ -96,7 +104,30 @@ final class MotionArea implements Area {
                         1000 * checked.limit(),
                         null));
         rows.add(Row.below("faults found in it", checked.faults().size(), "", 0.0, null));
+        material(rows);
         return rows;
+    }
+
+    /** Which pieces come free and what becomes of them, and what is left of the drawing. */
+    private static void material(List<Row> rows) {
+        PlannedPlates planned = PlannedPlates.of(PLATES);
+        Run run = planned.plan().run();
+        Timeline timeline = planned.motion().timeline();
+        String what = "material of %d contours: ".formatted(planned.contours());
+        rows.add(
+                Row.below(
+                        what + "free pieces on their slats",
+                        median(() -> MaterialState.of(planned.reading(), run, timeline)),
+                        "s",
+                        MATERIAL,
+                        null));
+        rows.add(
+                Row.below(
+                        what + "what is left",
+                        median(() -> Remains.of(planned.reading(), run)),
+                        "s",
+                        null,
+                        null));
     }
 
     private static ProgramComparison.Result compared(

@@ -41,7 +41,7 @@ public record Dialect(
         Map<String, NumberForm> values) {
 
     private static final List<Part> USUAL_ORDER =
-            List.of(Part.MOTION, Part.X, Part.Y, Part.CENTRE, Part.FEED);
+            List.of(Part.MOTION, Part.X, Part.Y, Part.UPPER, Part.CENTRE, Part.FEED);
 
     public Dialect {
         language = language == null ? Language.WORDS : language;
@@ -57,7 +57,11 @@ public record Dialect(
         /** words of an address and a number: ISO 6983 */
         WORDS,
         /** codes, and coordinates without addresses: ISO 6582 */
-        CODES
+        CODES,
+        /** a major word and what follows its slash: ISO 3592 */
+        STATEMENTS,
+        /** rows of comma-separated values */
+        TABLE
     }
 
     /** Whether places are given from the zero point or from where the head is. */
@@ -71,6 +75,8 @@ public record Dialect(
         MOTION,
         X,
         Y,
+        /** the upper guide */
+        UPPER,
         CENTRE,
         FEED
     }
@@ -130,14 +136,20 @@ public record Dialect(
         }
     }
 
-    /** Letters of the words of motions. */
-    public record Addresses(String x, String y, String i, String j, String r, String f) {
+    /**
+     * Letters of the words of motions; u and v say how far the upper guide is off the lower one.
+     */
+    public record Addresses(
+            String x, String y, String u, String v, String i, String j, String r, String f) {
 
-        static final Addresses USUAL = new Addresses(null, null, null, null, null, null);
+        static final Addresses USUAL =
+                new Addresses(null, null, null, null, null, null, null, null);
 
         public Addresses {
             x = x == null ? "X" : x;
             y = y == null ? "Y" : y;
+            u = u == null ? "U" : u;
+            v = v == null ? "V" : v;
             i = i == null ? "I" : i;
             j = j == null ? "J" : j;
             r = r == null ? "R" : r;
@@ -145,8 +157,24 @@ public record Dialect(
         }
     }
 
+    /**
+     * Words of motions.
+     *
+     * @param modal whether one goes on until another comes
+     * @param twoPlanes whether lines in two planes can be said
+     */
     public record Motion(
-            String rapid, String line, String clockwise, String anticlockwise, boolean modal) {}
+            String rapid,
+            String line,
+            String clockwise,
+            String anticlockwise,
+            boolean modal,
+            Boolean twoPlanes) {
+
+        public Motion {
+            twoPlanes = twoPlanes != null && twoPlanes;
+        }
+    }
 
     /**
      * How arcs are given.

@@ -18,7 +18,9 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 public final class DialectLibrary {
 
     private static final List<String> SHIPPED =
-            List.of("teasel", "sorrel", "yarrow", "iso6983", "iso6582");
+            List.of(
+                    "teasel", "sorrel", "yarrow", "bracken", "hazel", "iso6983", "iso6582",
+                    "iso3592", "moves");
     private static final YAMLMapper MAPPER =
             YAMLMapper.builder()
                     .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)

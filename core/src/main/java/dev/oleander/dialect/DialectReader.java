@@ -36,6 +36,8 @@ public final class DialectReader {
                 switch (dialect.language()) {
                     case WORDS -> new WordReader(dialect, items);
                     case CODES -> new CodeReader(dialect, items);
+                    case STATEMENTS -> new StatementReader(dialect, items);
+                    case TABLE -> new TableReader(dialect, items);
                 };
         BufferedReader lines = new BufferedReader(text, 1 << 16);
         int number = 0;

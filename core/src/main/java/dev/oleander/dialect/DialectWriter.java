@@ -27,9 +27,12 @@ public final class DialectWriter {
     Written write(Expressible program, Map<String, String> frame, Map<String, String> stopNames) {
         TextLines text = new TextLines(dialect, stopNames);
         text.frame("header", dialect.header(), frame);
+        Program said = program.program();
         switch (dialect.language()) {
-            case WORDS -> new WordWriter(dialect, text).write(program.program(), program.itemOf());
-            case CODES -> new CodeWriter(dialect, text).write(program.program(), program.itemOf());
+            case WORDS -> new WordWriter(dialect, text).write(said, program.itemOf());
+            case CODES -> new CodeWriter(dialect, text).write(said, program.itemOf());
+            case STATEMENTS -> new StatementWriter(dialect, text).write(said, program.itemOf());
+            case TABLE -> new TableWriter(dialect, text).write(said, program.itemOf());
         }
         text.frame("footer", dialect.footer(), frame);
         return text.written();

@@ -75,6 +75,9 @@ final class EventWords {
      * @throws DialectException when the dialect does not say
      */
     boolean isWritten(EventKind kind) {
+        if (dialect.language() == Dialect.Language.TABLE) {
+            return true;
+        }
         if (!dialect.events().containsKey(kind.word())) {
             throw new DialectException(
                     "%s has no words for the event \"%s\"."

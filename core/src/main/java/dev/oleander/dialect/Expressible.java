@@ -63,6 +63,8 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
                     event(event, i);
                 } else if (item instanceof Item.Feed feed && feed.segment() instanceof Arc arc) {
                     arc(feed, arc, i);
+                } else if (item instanceof Item.TwoPlane both) {
+                    twoPlane(both, i);
                 } else {
                     add(item, i);
                 }
@@ -79,6 +81,10 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
             if (!events.isWritten(event.kind())) {
                 return;
             }
+            if (dialect.language() == Dialect.Language.TABLE) {
+                add(event, from);
+                return;
+            }
             Map<String, Double> written = new HashMap<>(event.args());
             written.keySet().retainAll(events.names(event.kind()));
             boolean all = written.size() == event.args().size();
@@ -87,6 +93,26 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
                             ? event
                             : new Item.Event(event.kind(), written, event.text(), event.origin()),
                     from);
+        }
+
+        /** Where the guides stay as far apart as before, as written, they move alike. */
+        private void twoPlane(Item.TwoPlane both, int from) {
+            if (!dialect.motion().twoPlanes()) {
+                throw new DialectException(dialect.title() + " cannot say moves in two planes.");
+            }
+            Point before = both.upper().from().minus(both.lower().from());
+            boolean alike = isSame(before, both.lean());
+            if (!alike || dialect.language() == Dialect.Language.TABLE) {
+                add(both, from);
+            } else if (!isSame(both.lower().from(), both.end())) {
+                Line way = new Line(both.lower().from(), both.end());
+                add(new Item.Feed(way, both.feed(), both.on(), both.origin()), from);
+            }
+        }
+
+        private boolean isSame(Point a, Point b) {
+            NumberForm form = dialect.words().coordinate();
+            return form.steps(a.x()) == form.steps(b.x()) && form.steps(a.y()) == form.steps(b.y());
         }
 
         private void arc(Item.Feed feed, Arc arc, int from) {

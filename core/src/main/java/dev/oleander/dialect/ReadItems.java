@@ -23,11 +23,14 @@ final class ReadItems {
     /** Problems that are told; a text of another kind would have millions. */
     private static final int MOST_PROBLEMS = 200;
 
+    private static final String NO_FEED = "no feed was given yet.";
+
     private final double resolution;
     private final List<Item> items = new ArrayList<>();
     private final List<Integer> lineOfItem = new ArrayList<>();
     private final List<Problem> problems = new ArrayList<>();
     private Point at = Point.ORIGIN;
+    private Point lean = Point.ORIGIN;
     private boolean on;
     private int line;
 
@@ -66,10 +69,11 @@ final class ReadItems {
     }
 
     void event(EventKind kind, Map<String, Double> values) {
-        if (kind == EventKind.PIERCE || kind == EventKind.MARK_ON) {
-            on = true;
-        } else if (kind == EventKind.PROCESS_OFF) {
-            on = false;
+        if (kind == EventKind.HEIGHT) {
+            // a tool that is below the surface works
+            on = values.getOrDefault("height", 0.0) < 0;
+        } else {
+            on = kind.isOn() || (on && !kind.isOff());
         }
         add(new Item.Event(kind, values, Origin.FRAME));
     }
@@ -80,6 +84,31 @@ final class ReadItems {
 
     void line(Point to, double feed, int column) {
         feed(new Line(at, to), feed, column);
+    }
+
+    /** What follows says itself whether the process works. */
+    ReadItems at(boolean working) {
+        on = working;
+        return this;
+    }
+
+    /** How far the upper guide is off the lower one, mm. */
+    Point lean() {
+        return lean;
+    }
+
+    /** Both guides move, the upper one to so far off the lower one. */
+    void twoPlane(Point to, Point newLean, double feed, int column) {
+        Item.Way lower = new Item.Way(at, to);
+        Item.Way upper = new Item.Way(at.plus(lean), to.plus(newLean));
+        if (!(feed > 0)) {
+            problem(column, NO_FEED);
+        } else if (lower.length() == 0 && upper.length() == 0) {
+            problem(column, "the block moves nowhere.");
+        } else {
+            add(new Item.TwoPlane(lower, upper, feed, on, Origin.FRAME));
+        }
+        lean = newLean;
     }
 
     /** An arc about a centre that its ends must agree with. */
@@ -133,7 +162,7 @@ final class ReadItems {
 
     private void feed(Segment segment, double feed, int column) {
         if (!(feed > 0)) {
-            problem(column, "no feed was given yet.");
+            problem(column, NO_FEED);
             return;
         }
         add(new Item.Feed(segment, feed, on, Origin.FRAME));

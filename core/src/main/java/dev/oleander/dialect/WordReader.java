@@ -28,6 +28,8 @@ final class WordReader implements LineReader {
     private final Fixed clockwise;
     private final Fixed anticlockwise;
     private final char[] letters;
+    private final char upperX;
+    private final char upperY;
 
     /** The motion that goes on; null before the first. */
     private Fixed motion;
@@ -55,6 +57,8 @@ final class WordReader implements LineReader {
         this.clockwise = fixed(dialect.motion().clockwise());
         this.anticlockwise = fixed(dialect.motion().anticlockwise());
         Dialect.Addresses a = dialect.addresses();
+        this.upperX = a.u().charAt(0);
+        this.upperY = a.v().charAt(0);
         this.letters = (a.x() + a.y() + a.i() + a.j() + a.r() + a.f()).toCharArray();
     }
 
@@ -136,6 +140,7 @@ final class WordReader implements LineReader {
         i = null;
         j = null;
         r = null;
+        Point lean = items.lean();
         boolean moves = false;
         boolean understood = true;
         for (int w = first; w < block.count(); w++) {
@@ -146,11 +151,19 @@ final class WordReader implements LineReader {
             } else if (address == letters[1]) {
                 y = (incremental ? y : 0) + block.value(w, dialect.words().coordinate());
                 moves = true;
+            } else if (address == upperX && dialect.motion().twoPlanes()) {
+                lean = new Point(block.value(w, dialect.words().coordinate()), lean.y());
+                moves = true;
+            } else if (address == upperY && dialect.motion().twoPlanes()) {
+                lean = new Point(lean.x(), block.value(w, dialect.words().coordinate()));
+                moves = true;
             } else if (!takesWord(w, address)) {
                 understood = false;
             }
         }
-        if (moves) {
+        if (moves && !lean.equals(items.lean())) {
+            lean(new Point(x, y), lean, block.column(first));
+        } else if (moves) {
             go(new Point(x, y), block.column(first));
         } else if (understood && (i != null || j != null || r != null)) {
             items.problem(block.column(first), "an arc needs its end.");
@@ -186,6 +199,15 @@ final class WordReader implements LineReader {
         }
         items.problem(block.column(w), "\"%s\" is not known here.".formatted(block.text(w)));
         return false;
+    }
+
+    private void lean(Point to, Point lean, int column) {
+        if (line.equals(motion)) {
+            items.twoPlane(to, lean, feed, column);
+        } else {
+            items.problem(column, "only a line moves the guides apart.");
+        }
+        items.goTo(to);
     }
 
     private void go(Point to, int column) {

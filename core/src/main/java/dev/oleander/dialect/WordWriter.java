@@ -24,6 +24,13 @@ final class WordWriter {
     private long x;
 
     private long y;
+
+    /** How far the upper guide is off the lower one, as written, in steps. */
+    private long u;
+
+    private long v;
+    private long newU;
+    private long newV;
     private long feed = Long.MIN_VALUE;
 
     WordWriter(Dialect dialect, TextLines text) {
@@ -41,6 +48,10 @@ final class WordWriter {
             int from = itemOf.get(i);
             if (item instanceof Item.Event event) {
                 event(event, from);
+            } else if (item instanceof Item.TwoPlane both) {
+                newU = coordinate.steps(both.lean().x());
+                newV = coordinate.steps(both.lean().y());
+                move(dialect.motion().line(), both.end(), null, both.feed(), from);
             } else if (item instanceof Item.Rapid rapid) {
                 move(dialect.motion().rapid(), rapid.to(), null, 0, from);
             } else if (item instanceof Item.Feed move) {
@@ -71,7 +82,7 @@ final class WordWriter {
     private void move(String word, Point to, Arc arc, double speed, int from) {
         long newX = coordinate.steps(to.x());
         long newY = coordinate.steps(to.y());
-        if (newX == x && newY == y) {
+        if (newX == x && newY == y && newU == u && newV == v) {
             return;
         }
         block.setLength(0);
@@ -80,6 +91,7 @@ final class WordWriter {
                 case MOTION -> motion(word);
                 case X -> place(dialect.addresses().x(), x, newX);
                 case Y -> place(dialect.addresses().y(), y, newY);
+                case UPPER -> upper();
                 case CENTRE -> centre(arc);
                 case FEED -> feed(speed);
             }
@@ -87,6 +99,8 @@ final class WordWriter {
         motionWord = word;
         x = newX;
         y = newY;
+        u = newU;
+        v = newV;
         text.block(block, from);
     }
 
@@ -102,6 +116,15 @@ final class WordWriter {
             gap();
             block.append(address);
             coordinate.append(block, incremental ? now - before : now);
+        }
+    }
+
+    /** From where the guides differ first until they no longer do. */
+    private void upper() {
+        boolean apart = newU != 0 || newV != 0 || u != 0 || v != 0;
+        if (apart && (newU != u || newV != v || !coordinate.modal())) {
+            word(dialect.addresses().u(), coordinate, newU);
+            word(dialect.addresses().v(), coordinate, newV);
         }
     }
 

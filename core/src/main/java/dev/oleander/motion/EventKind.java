@@ -1,45 +1,98 @@
 package dev.oleander.motion;
 
-/** What a machine does besides moving. */
+/**
+ * What a machine does besides moving. Arguments in brackets; those named seconds take that time.
+ */
 public enum EventKind {
-    /** choose the row of cutting data; arguments: row, power, pressure */
-    DATA("data"),
-    HEAD_DOWN("headDown"),
-    /** burn through; arguments: seconds */
-    PIERCE("pierce"),
+    /** choose the row of cutting data (row, power, pressure) */
+    DATA("data", Use.CUT),
+    HEAD_DOWN("headDown", Use.CUT),
+    /** burn through (seconds, height of the head in mm) */
+    PIERCE("pierce", Use.CUT),
     /** begin to mark the surface */
-    MARK_ON("markOn"),
-    /** the controller moves the path to the left of the travel; arguments: register */
-    COMP_LEFT("compLeft"),
+    MARK_ON("markOn", Use.CUT),
+    /** the controller moves the path to the left of the travel (register) */
+    COMP_LEFT("compLeft", Use.CUT),
     /** the same to the right */
-    COMP_RIGHT("compRight"),
-    COMP_OFF("compOff"),
-    PROCESS_OFF("processOff"),
-    HEAD_UP("headUp"),
-    /** wait for the operator in any case; arguments: seconds that are likely */
-    STOP("stop"),
+    COMP_RIGHT("compRight", Use.CUT),
+    COMP_OFF("compOff", Use.CUT),
+    PROCESS_OFF("processOff", Use.CUT),
+    HEAD_UP("headUp", Use.CUT),
+    /** begin to work without burning through first */
+    PROCESS_ON("processOn", Use.SOME),
+    /** end of marking, where that is not the end of any work */
+    MARK_OFF("markOff", Use.SOME),
+    /** change the gas (gas by its number, pressure in bar) */
+    GAS("gas", Use.SOME),
+    /** move the head to a height (height in mm above the surface; below 0 the tool works) */
+    HEIGHT("height", Use.SOME),
+    /** change the tool (tool by its number, seconds) */
+    TOOL("tool", Use.SOME),
+    /** turn the spindle (speed in rev/min) */
+    SPINDLE_ON("spindleOn", Use.SOME),
+    SPINDLE_OFF("spindleOff", Use.SOME),
+    COOLANT_ON("coolantOn", Use.SOME),
+    COOLANT_OFF("coolantOff", Use.SOME),
+    /** thread the wire (seconds) */
+    THREAD("thread", Use.SOME),
+    /** cut the wire (seconds) */
+    CUT_WIRE("cutWire", Use.SOME),
+    /** choose a condition of the controller's own table (condition) */
+    CONDITION("condition", Use.SOME),
+    /** choose the register of the offset (register) */
+    REGISTER("register", Use.SOME),
+    /** lean the wire to the left of the travel (angle in degrees) */
+    TAPER_LEFT("taperLeft", Use.SOME),
+    /** the same to the right */
+    TAPER_RIGHT("taperRight", Use.SOME),
+    TAPER_OFF("taperOff", Use.SOME),
+    /** wait for the operator in any case (seconds that are likely) */
+    STOP("stop", Use.SOME),
     /** the same when the operator has asked for it */
-    OPTIONAL_STOP("optionalStop"),
-    /** wait; arguments: seconds */
-    DWELL("dwell"),
+    OPTIONAL_STOP("optionalStop", Use.SOME),
+    /** wait (seconds) */
+    DWELL("dwell", Use.SOME),
     /** nothing but a text for people */
-    COMMENT("comment"),
-    END("end");
+    COMMENT("comment", Use.SOME),
+    END("end", Use.CUT);
 
-    private final String word;
-
-    EventKind(String word) {
-        this.word = word;
+    /** Whether cuts of every kind have it. */
+    private enum Use {
+        CUT,
+        SOME
     }
 
-    /** Whether cuts of every kind have it, so that a format needs words for it. */
+    private final String word;
+    private final Use use;
+
+    EventKind(String word, Use use) {
+        this.word = word;
+        this.use = use;
+    }
+
+    /** Whether cuts of every kind have it, so that a format has to say what is written for it. */
     public boolean isOfEveryCut() {
-        return this != STOP && this != OPTIONAL_STOP && this != DWELL && this != COMMENT;
+        return use == Use.CUT;
     }
 
     /** Whether the machine does anything: what does not is not compared. */
     public boolean isDone() {
         return this != COMMENT;
+    }
+
+    /** Whether the process works from here on. */
+    public boolean isOn() {
+        return this == PIERCE || this == MARK_ON || this == PROCESS_ON;
+    }
+
+    /** Whether the process ends here. */
+    public boolean isOff() {
+        return this == PROCESS_OFF || this == MARK_OFF;
+    }
+
+    /** Whether the machine waits for a person. */
+    public boolean isForPeople() {
+        return this == STOP || this == OPTIONAL_STOP;
     }
 
     public String word() {

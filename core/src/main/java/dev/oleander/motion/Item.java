@@ -1,26 +1,110 @@
 package dev.oleander.motion;
 
+import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import java.util.Collections;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /** One entry of a motion program. Positions are of the head's centre, mm. */
-public sealed interface Item permits Item.Rapid, Item.Feed, Item.Event {
+public sealed interface Item permits Item.Rapid, Item.AtFeed, Item.Event {
 
     Origin origin();
 
     /** A straight travel at the rapid speed; events say whether the head is up. */
     record Rapid(Point from, Point to, Origin origin) implements Item {}
 
+    /** A move at a programmed feed. */
+    sealed interface AtFeed extends Item permits Feed, TwoPlane {
+
+        /** Where the head, or the lower guide, is at the end. */
+        Point end();
+
+        /** What the feed is measured along, mm. */
+        double length();
+
+        /** mm/min */
+        double feed();
+
+        /** Whether the process works on the way. */
+        boolean on();
+
+        /** The way of the head or of the lower guide; empty when only the upper one moves. */
+        Optional<Segment> way();
+    }
+
     /**
-     * A move at a programmed feed.
+     * A move in one plane; the upper guide, where there is one, moves alike.
      *
      * @param feed mm/min
      * @param on whether the process works on the way
      */
-    record Feed(Segment segment, double feed, boolean on, Origin origin) implements Item {}
+    record Feed(Segment segment, double feed, boolean on, Origin origin) implements AtFeed {
+
+        @Override
+        public Point end() {
+            return segment.end();
+        }
+
+        @Override
+        public double length() {
+            return segment.length();
+        }
+
+        @Override
+        public Optional<Segment> way() {
+            return Optional.of(segment);
+        }
+    }
+
+    /**
+     * Straight ways of two guides that begin and end together: a wire that leans.
+     *
+     * @param lower way of the lower guide
+     * @param upper way of the upper guide
+     * @param feed along the longer of the two, mm/min
+     */
+    record TwoPlane(Way lower, Way upper, double feed, boolean on, Origin origin)
+            implements AtFeed {
+
+        public TwoPlane {
+            if (lower.length() == 0 && upper.length() == 0) {
+                throw new IllegalArgumentException("neither guide moves at " + lower.from());
+            }
+        }
+
+        @Override
+        public Point end() {
+            return lower.to();
+        }
+
+        @Override
+        public double length() {
+            return Math.max(lower.length(), upper.length());
+        }
+
+        @Override
+        public Optional<Segment> way() {
+            return lower.length() == 0
+                    ? Optional.empty()
+                    : Optional.of(new Line(lower.from(), lower.to()));
+        }
+
+        /** How far the upper guide is off the lower one at the end, mm. */
+        public Point lean() {
+            return upper.to().minus(lower.to());
+        }
+    }
+
+    /** A straight way, of no length when nothing moves. */
+    record Way(Point from, Point to) {
+
+        public double length() {
+            return from.distance(to);
+        }
+    }
 
     /**
      * Something that happens at a place.

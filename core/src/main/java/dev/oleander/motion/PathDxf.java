@@ -17,9 +17,10 @@ public final class PathDxf {
 
     private PathDxf() {}
 
-    /** The text of a file with the layers CUT, MARK and TRAVEL. */
+    /** The text of a file with the layers CUT, MARK and TRAVEL, and UPPER for an upper guide. */
     public static String write(Program program) {
         PathDxf drawing = new PathDxf();
+        PathDxf upper = new PathDxf();
         boolean marks = false;
         for (Item item : program.items()) {
             if (item instanceof Item.Event event) {
@@ -28,11 +29,17 @@ public final class PathDxf {
                                 || (marks && event.kind() != EventKind.PIERCE);
             } else if (item instanceof Item.Rapid rapid) {
                 drawing.add("TRAVEL", new Line(rapid.from(), rapid.to()));
-            } else if (item instanceof Item.Feed feed) {
-                drawing.add(!feed.on() ? "TRAVEL" : marks ? "MARK" : "CUT", feed.segment());
+            } else if (item instanceof Item.AtFeed feed) {
+                String layer = !feed.on() ? "TRAVEL" : marks ? "MARK" : "CUT";
+                feed.way().ifPresent(segment -> drawing.add(layer, segment));
+                if (feed instanceof Item.TwoPlane both && both.upper().length() > 0) {
+                    upper.add("UPPER", new Line(both.upper().from(), both.upper().to()));
+                }
             }
         }
         drawing.end();
+        upper.end();
+        drawing.chains.addAll(upper.chains);
         return DxfWriter.write(drawing.chains);
     }
 

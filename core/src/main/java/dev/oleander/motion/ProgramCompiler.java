@@ -9,14 +9,17 @@ import dev.oleander.motion.Item.Feed;
 import dev.oleander.motion.Item.Rapid;
 import dev.oleander.motion.Stretches.Stretch;
 import dev.oleander.plan.CutPath;
+import dev.oleander.plan.Gas;
 import dev.oleander.plan.Pass;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.quantity.Worded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Turns a run into a motion program. Stops that are refused are left out; the proof names them. */
 public final class ProgramCompiler {
@@ -71,24 +74,31 @@ public final class ProgramCompiler {
         List<Item> next(Stop stop, List<StopEvent> events) {
             items = new ArrayList<>();
             if (stop.path().isPresent() && stop.row().isPresent()) {
-                happen(stop, events, true);
-                add(stop, stop.path().get(), stop.row().get());
-                happen(stop, events, false);
+                happen(stop, events.stream().filter(e -> e.before() && !changesData(e)));
+                add(stop, events, stop.path().get(), stop.row().get());
+                happen(stop, events.stream().filter(e -> !e.before()));
             }
             return items;
         }
 
         /** What a person wants to happen before or after a stop; people come to a lifted head. */
-        private void happen(Stop stop, List<StopEvent> events, boolean before) {
+        private void happen(Stop stop, Stream<StopEvent> events) {
             Origin origin = new Origin(stop.id(), 0, -1);
-            for (StopEvent event : events) {
-                if (event.before() == before) {
-                    if (event.kind().isForPeople()) {
-                        lift();
-                    }
-                    items.add(new Event(kind(event), args(event), event.text(), origin));
-                }
-            }
+            events.forEach(
+                    event -> {
+                        if (event.kind().isForPeople()) {
+                            lift();
+                        }
+                        if (event.kind().changesData()) {
+                            // the next stop chooses its own again
+                            row = "";
+                        }
+                        items.add(new Event(kind(event), args(event), event.text(), origin));
+                    });
+        }
+
+        private static boolean changesData(StopEvent event) {
+            return event.kind().changesData();
         }
 
         private static EventKind kind(StopEvent event) {
@@ -97,13 +107,23 @@ public final class ProgramCompiler {
                 case OPTIONAL_STOP -> EventKind.OPTIONAL_STOP;
                 case DWELL -> EventKind.DWELL;
                 case COMMENT -> EventKind.COMMENT;
+                case GAS -> EventKind.GAS;
+                case CONDITION -> EventKind.CONDITION;
             };
         }
 
         private static Map<String, Double> args(StopEvent event) {
-            return event.kind() == StopEvent.Kind.COMMENT
-                    ? Map.of()
-                    : Map.of("seconds", event.seconds());
+            return switch (event.kind()) {
+                case STOP, OPTIONAL_STOP, DWELL -> Map.of("seconds", event.amount());
+                case COMMENT -> Map.of();
+                case GAS -> Map.of("gas", gas(event.text()), "pressure", event.amount());
+                case CONDITION -> Map.of("condition", event.amount());
+            };
+        }
+
+        /** Number of a gas; 0 for one that nobody knows. */
+        private static double gas(String word) {
+            return Worded.of(Gas.class, word).map(Gas::number).orElse(0);
         }
 
         List<Item> end() {
@@ -113,12 +133,13 @@ public final class ProgramCompiler {
             return items;
         }
 
-        private void add(Stop stop, CutPath path, CutRow data) {
+        private void add(Stop stop, List<StopEvent> events, CutPath path, CutRow data) {
             Origin origin = new Origin(stop.id(), 0, -1);
             if (!stop.approach().low()) {
                 lift();
             }
             choose(data, origin);
+            happen(stop, events.stream().filter(e -> e.before() && changesData(e)));
             stop.approach().round().forEach(corner -> travel(corner, origin));
             for (Pass pass : stop.passes()) {
                 travel(path.pierce(), origin);

@@ -67,7 +67,7 @@ public final class TimeModel {
             List<Integer> run = new ArrayList<>();
             for (int i = 0; i < items.size(); i++) {
                 Item item = items.get(i);
-                if (item instanceof Item.Feed) {
+                if (item instanceof Item.AtFeed) {
                     run.add(i);
                 } else {
                     planRun(run);
@@ -102,28 +102,27 @@ public final class TimeModel {
                 joint[i] = Math.min(joint[i], reachable(joint[i + 1], feed(run.get(i))));
             }
             for (int i = 0; i < n; i++) {
-                Item.Feed feed = feed(run.get(i));
+                Item.AtFeed feed = feed(run.get(i));
                 profiles[run.get(i)] =
                         Profile.fastest(
-                                feed.segment().length(),
+                                feed.length(),
                                 joint[i],
                                 joint[i + 1],
                                 speedLimit(feed),
-                                acceleration(feed.segment()));
+                                acceleration(feed));
             }
         }
 
-        private Item.Feed feed(int index) {
-            return (Item.Feed) items.get(index);
+        private Item.AtFeed feed(int index) {
+            return (Item.AtFeed) items.get(index);
         }
 
-        private double reachable(double from, Item.Feed feed) {
-            double a = acceleration(feed.segment());
-            return Math.sqrt(from * from + 2 * a * feed.segment().length());
+        private double reachable(double from, Item.AtFeed feed) {
+            return Math.sqrt(from * from + 2 * acceleration(feed) * feed.length());
         }
 
         private Seconds seconds(Item item, Profile profile) {
-            if (item instanceof Item.Feed feed) {
+            if (item instanceof Item.AtFeed feed) {
                 return feed.on()
                         ? new Seconds(profile.seconds(), 0, 0, 0)
                         : new Seconds(0, profile.seconds(), 0, 0);
@@ -136,15 +135,13 @@ public final class TimeModel {
     }
 
     private Seconds ofEvent(Item.Event event) {
+        double seconds = event.args().getOrDefault("seconds", 0.0);
         return switch (event.kind()) {
-            case PIERCE -> new Seconds(0, 0, event.args().getOrDefault("seconds", 0.0), 0);
             case HEAD_DOWN -> new Seconds(0, machine.motion().lowerSeconds(), 0, 0);
             case HEAD_UP -> new Seconds(0, machine.motion().liftSeconds(), 0, 0);
-            case STOP, OPTIONAL_STOP ->
-                    new Seconds(0, 0, 0, event.args().getOrDefault("seconds", 0.0));
-            case DWELL -> new Seconds(0, 0, event.args().getOrDefault("seconds", 0.0), 0);
-            case COMMENT, DATA, MARK_ON, COMP_LEFT, COMP_RIGHT, COMP_OFF, PROCESS_OFF, END ->
-                    Seconds.NONE;
+            case HEIGHT, TOOL -> new Seconds(0, seconds, 0, 0);
+            case STOP, OPTIONAL_STOP -> new Seconds(0, 0, 0, seconds);
+            default -> new Seconds(0, 0, seconds, 0);
         };
     }
 
@@ -153,29 +150,55 @@ public final class TimeModel {
         return Math.max(Math.abs(unit.x()), Math.abs(unit.y()));
     }
 
-    private double acceleration(Segment segment) {
+    private double acceleration(Item.AtFeed feed) {
         double axis = machine.motion().acceleration();
+        if (feed instanceof Item.TwoPlane both) {
+            Item.Way longer =
+                    both.lower().length() < both.upper().length() ? both.upper() : both.lower();
+            return axis / share(longer.to().minus(longer.from()).unit());
+        }
+        Segment segment = ((Item.Feed) feed).segment();
         return segment instanceof Line line ? axis / share(line.direction(0)) : axis;
     }
 
-    private double speedLimit(Item.Feed feed) {
+    private double speedLimit(Item.AtFeed feed) {
         double limit = feed.feed() / 60;
-        if (feed.segment() instanceof Arc arc) {
+        if (feed instanceof Item.Feed one && one.segment() instanceof Arc arc) {
             return Math.min(limit, Math.sqrt(machine.motion().acceleration() * arc.radius()));
         }
         return limit;
     }
 
-    private double cornerSpeed(Item.Feed before, Item.Feed after) {
+    private double cornerSpeed(Item.AtFeed before, Item.AtFeed after) {
         double limit = Math.min(speedLimit(before), speedLimit(after));
-        Point in = before.segment().direction(1);
-        Point out = after.segment().direction(0);
+        if (before instanceof Item.Feed from && after instanceof Item.Feed to) {
+            Point in = from.segment().direction(1);
+            return Math.min(limit, cornerSpeed(in, to.segment().direction(0)));
+        }
+        if (before instanceof Item.TwoPlane from && after instanceof Item.TwoPlane to) {
+            double lower = cornerSpeed(from.lower(), to.lower());
+            return Math.min(limit, Math.min(lower, cornerSpeed(from.upper(), to.upper())));
+        }
+        // the guides begin or end to move apart
+        return 0;
+    }
+
+    /** A guide that moves on one side of the joint only has to stop there. */
+    private double cornerSpeed(Item.Way before, Item.Way after) {
+        if (before.length() == 0 || after.length() == 0) {
+            return before.length() == after.length() ? Double.POSITIVE_INFINITY : 0;
+        }
+        return cornerSpeed(
+                before.to().minus(before.from()).unit(), after.to().minus(after.from()).unit());
+    }
+
+    private double cornerSpeed(Point in, Point out) {
         // the sine of half the angle between the segments is the cosine of half the turn
         double s = Math.sqrt(Math.max(0, (1 + in.dot(out)) / 2));
         if (s >= STRAIGHT_ON) {
-            return limit;
+            return Double.POSITIVE_INFINITY;
         }
         double radius = machine.pathDeviation() * s / (1 - s);
-        return Math.min(limit, Math.sqrt(machine.motion().acceleration() * radius));
+        return Math.sqrt(machine.motion().acceleration() * radius);
     }
 }

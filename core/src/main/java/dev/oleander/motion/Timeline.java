@@ -106,6 +106,11 @@ public record Timeline(
                 Segment segment = feed.segment();
                 return present ? segment.at(share(i, seconds)) : segment.end();
             }
+            if (item instanceof Item.TwoPlane both) {
+                Item.Way way = both.lower();
+                double share = present ? share(i, seconds) : 1;
+                return way.from().plus(way.to().minus(way.from()).times(share));
+            }
         }
         return Point.ORIGIN;
     }

@@ -71,6 +71,10 @@ public final class ProgramComparison {
         if (item instanceof Item.Event event) {
             return event.kind().isDone();
         }
+        if (item instanceof Item.TwoPlane both) {
+            return !isSame(both.lower().from(), both.lower().to())
+                    || !isSame(both.upper().from(), both.upper().to());
+        }
         if (item instanceof Item.Feed feed) {
             return !isSame(feed.segment().start(), feed.segment().end());
         }
@@ -89,25 +93,27 @@ public final class ProgramComparison {
         if (planned instanceof Item.Event a && read instanceof Item.Event b) {
             return eventDifference(a, b);
         }
-        if (planned instanceof Item.Feed a && read instanceof Item.Feed b) {
+        if (planned instanceof Item.AtFeed a && read instanceof Item.AtFeed b) {
             return feedDifference(a, b);
         }
         return null;
     }
 
-    private static String feedDifference(Item.Feed a, Item.Feed b) {
-        if (a.segment().getClass() != b.segment().getClass()) {
+    private static String feedDifference(Item.AtFeed planned, Item.AtFeed read) {
+        if (planned instanceof Item.Feed a
+                && read instanceof Item.Feed b
+                && a.segment().getClass() != b.segment().getClass()) {
             return "planned %s, read %s."
                     .formatted(
                             a.segment().getClass().getSimpleName(),
                             b.segment().getClass().getSimpleName());
         }
-        if (a.on() != b.on()) {
-            return "process planned %s, read %s.".formatted(onOff(a.on()), onOff(b.on()));
+        if (planned.on() != read.on()) {
+            return "process planned %s, read %s.".formatted(onOff(planned.on()), onOff(read.on()));
         }
-        if (Math.abs(a.feed() - b.feed()) > FEED_ROUNDING) {
+        if (Math.abs(planned.feed() - read.feed()) > FEED_ROUNDING) {
             return "feed planned %s, read %s mm/min."
-                    .formatted(Numbers.plain(a.feed(), 2), Numbers.plain(b.feed(), 2));
+                    .formatted(Numbers.plain(planned.feed(), 2), Numbers.plain(read.feed(), 2));
         }
         return null;
     }
@@ -141,7 +147,14 @@ public final class ProgramComparison {
                     ? ends
                     : Math.max(ends, one.middle().distance(other.middle()));
         }
+        if (planned instanceof Item.TwoPlane a && read instanceof Item.TwoPlane b) {
+            return Math.max(deviation(a.lower(), b.lower()), deviation(a.upper(), b.upper()));
+        }
         return 0;
+    }
+
+    private static double deviation(Item.Way planned, Item.Way read) {
+        return Math.max(planned.from().distance(read.from()), planned.to().distance(read.to()));
     }
 
     private static String kind(Item item) {

@@ -1,6 +1,7 @@
 package dev.oleander.proof;
 
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.material.MaterialState;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
@@ -16,6 +17,7 @@ public record ProofInput(
         Program program,
         Timeline timeline,
         KeptMaterial kept,
+        MaterialState material,
         Map<String, Stop> stops) {
 
     public static ProofInput of(Reading reading, Run run, Timeline timeline) {
@@ -25,6 +27,7 @@ public record ProofInput(
                 timeline.program(),
                 timeline,
                 KeptMaterial.of(reading, run.layout()),
+                MaterialState.of(reading, run, timeline),
                 run.stops().stream().collect(Collectors.toMap(Stop::id, Function.identity())));
     }
 

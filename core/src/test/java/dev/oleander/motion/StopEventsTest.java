@@ -8,6 +8,7 @@ import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Point;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
@@ -20,6 +21,7 @@ import dev.oleander.progress.Progress;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -137,12 +139,51 @@ class StopEventsTest {
     }
 
     @Test
+    void anotherGasOrConditionIsChosenForTheStopAndTheNextOneTakesItsOwnAgain() {
+        StopEvent gas = new StopEvent(Kind.GAS, true, 12.5, "nitrogen");
+        StopEvent condition = new StopEvent(Kind.CONDITION, true, 7, "");
+        Run plain = run(PlanChoices.defaults());
+        Stop stop = plain.stops().get(2);
+        Stop next = plain.stops().get(3);
+        assertThat(kinds(of(plain, next))).doesNotContain(EventKind.DATA);
+        Run run = run(PlanChoices.defaults().withEvents(stop.id(), List.of(gas, condition)));
+        assertThat(kinds(of(run, stop)).subList(0, 2))
+                .containsExactly(EventKind.GAS, EventKind.CONDITION);
+        assertThat(kinds(of(run, next))).startsWith(EventKind.DATA);
+        Item.Event first = (Item.Event) of(run, stop).get(0);
+        assertThat(first.args()).isEqualTo(Map.of("gas", 2.0, "pressure", 12.5));
+        Program program = new ProgramCompiler().compile(run);
+        assertThat(new CheckedWriter(Samples.DIALECT).write(program, Samples.FRAME, Map.of()))
+                .satisfies(c -> assertThat(c.faults()).isEmpty())
+                .satisfies(
+                        c ->
+                                assertThat(c.written().lines())
+                                        .anyMatch(l -> l.endsWith(" M26 K2 Q12.5"))
+                                        .anyMatch(l -> l.endsWith(" T7")));
+    }
+
+    @Test
     void programsSurviveAsJson() throws IOException {
         Run run = run(PlanChoices.defaults().withEvents("c1.1", List.of(TURN, COOL, SAY)));
-        Program program = new ProgramCompiler().compile(run);
+        List<Item> items = new ArrayList<>(new ProgramCompiler().compile(run).items());
+        Point at = new Point(3, 4);
+        items.add(new Item.Rapid(endOf(items), at, Origin.FRAME));
+        Item.Way lower = new Item.Way(at, at);
+        Item.Way upper = new Item.Way(at, new Point(3.5, 4));
+        items.add(new Item.TwoPlane(lower, upper, 2, true, Origin.FRAME));
+        Program program = new Program(items);
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         MotionJson.write(program, bytes);
         assertThat(MotionJson.read(new ByteArrayInputStream(bytes.toByteArray())))
                 .isEqualTo(program);
+    }
+
+    private static Point endOf(List<Item> items) {
+        Point at = Point.ORIGIN;
+        for (Item item : items) {
+            at = item instanceof Item.Rapid rapid ? rapid.to() : at;
+            at = item instanceof Item.AtFeed feed ? feed.end() : at;
+        }
+        return at;
     }
 }

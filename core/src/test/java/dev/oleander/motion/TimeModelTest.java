@@ -19,6 +19,27 @@ class TimeModelTest {
     private static final double A = Samples.TEASEL.motion().acceleration();
     private static final double DEVIATION = Samples.TEASEL.pathDeviation();
 
+    /** The feed holds along the longer way; guides that begin to move apart begin at rest. */
+    @Test
+    void twoPlanesMoveTogetherAlongTheLongerWay() {
+        Point a = Point.ORIGIN;
+        Point b = new Point(30, 0);
+        Point c = new Point(40, 0);
+        List<Item> items =
+                List.of(
+                        new Item.TwoPlane(
+                                new Item.Way(a, b), new Item.Way(a, c), 6, true, Origin.FRAME),
+                        new Item.TwoPlane(
+                                new Item.Way(b, b), new Item.Way(c, b), 6, true, Origin.FRAME));
+        Timeline timeline = new TimeModel(Samples.TEASEL).time(new Program(items));
+        double v = 6 / 60.0;
+        double ramp = v / Samples.TEASEL.motion().acceleration();
+        assertThat(timeline.ends()[0]).isCloseTo(40 / v + ramp, within(1e-9));
+        assertThat(timeline.ends()[1]).isCloseTo(50 / v + 2 * ramp, within(1e-9));
+        assertThat(timeline.positionAt(20 / v).x()).isCloseTo(15, within(1e-3));
+        assertThat(timeline.positionAt(45 / v)).isEqualTo(b);
+    }
+
     @Test
     void aLongLineFromRestToRest() {
         double v = 3000 / 60.0;

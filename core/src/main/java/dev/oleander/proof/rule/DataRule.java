@@ -4,6 +4,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.StopEvent;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.ProofRule;
@@ -33,8 +34,29 @@ public final class DataRule implements ProofRule {
         for (Stop stop : input.run().stops()) {
             Feature feature = features.get(stop.feature());
             stop.row().ifPresent(row -> checkHole(feature, stop, row, findings));
+            input.run().eventsOf(stop).stream()
+                    .filter(event -> event.kind().changesData())
+                    .forEach(event -> findings.add(changedByHand(stop, event)));
         }
         return new Outcome(input.run().stops().size(), findings);
+    }
+
+    private static Finding changedByHand(Stop stop, StopEvent event) {
+        boolean gas = event.kind() == StopEvent.Kind.GAS;
+        String to =
+                gas
+                        ? "%s at %s bar".formatted(event.text(), Numbers.plain(event.amount(), 2))
+                        : "condition " + Numbers.plain(event.amount(), 0);
+        String sentence =
+                "%s is cut with %s by hand; its speed and its kerf are still those of the cut book."
+                        .formatted(ProofInput.named(stop), to);
+        return Finding.of(
+                Severity.LOOK,
+                stop.id(),
+                stop.path().map(p -> p.start()).orElse(null),
+                event.amount(),
+                0,
+                sentence);
     }
 
     private static void checkHole(Feature feature, Stop stop, CutRow row, List<Finding> findings) {

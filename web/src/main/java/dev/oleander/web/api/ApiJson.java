@@ -1,6 +1,6 @@
 package dev.oleander.web.api;
 
-import com.fasterxml.jackson.annotation.JsonInclude;
+import dev.oleander.motion.MotionItem;
 import java.util.List;
 import java.util.Map;
 
@@ -128,32 +128,14 @@ final class ApiJson {
             String refusal) {}
 
     /** What happens at a stop besides its cut. */
-    record EventJson(String kind, String when, double seconds, String text) {}
+    record EventJson(String kind, String when, double amount, String text) {}
 
     /** A tab: distances along the path, mm. */
     record TabJson(double from, double to, boolean lifts) {}
 
     record RunJson(String machine, String order, SecondsJson seconds, List<StopJson> stops) {}
 
-    /** Fields that do not apply to a type are left out. */
-    @JsonInclude(JsonInclude.Include.NON_NULL)
-    record ItemJson(
-            int i,
-            String type,
-            double[] to,
-            double[] centre,
-            Boolean ccw,
-            Double feed,
-            Boolean on,
-            String head,
-            String event,
-            Map<String, Double> args,
-            String stop,
-            Integer pass,
-            Integer segment,
-            double t) {}
-
-    record MotionJson(List<ItemJson> items) {}
+    record MotionJson(List<MotionItem> items) {}
 
     record RuleJson(String id, String title, int checked, int findings) {}
 

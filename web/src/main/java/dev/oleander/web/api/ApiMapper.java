@@ -6,11 +6,8 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.FormGroup;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Point;
-import dev.oleander.motion.EventKind;
-import dev.oleander.motion.Item;
-import dev.oleander.motion.Program;
+import dev.oleander.motion.MotionItem;
 import dev.oleander.motion.Seconds;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Lead;
@@ -28,7 +25,6 @@ import dev.oleander.web.api.ApiJson.FindingJson;
 import dev.oleander.web.api.ApiJson.FitsJson;
 import dev.oleander.web.api.ApiJson.FormJson;
 import dev.oleander.web.api.ApiJson.HoleJson;
-import dev.oleander.web.api.ApiJson.ItemJson;
 import dev.oleander.web.api.ApiJson.JobJson;
 import dev.oleander.web.api.ApiJson.LeadJson;
 import dev.oleander.web.api.ApiJson.MotionJson;
@@ -50,12 +46,10 @@ import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.StageView;
 import dev.oleander.web.release.Release;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 
 /** Turns results into the records of the HTTP interface. */
@@ -199,7 +193,7 @@ final class ApiMapper {
 
     private static EventJson event(StopEvent e) {
         return new EventJson(
-                e.kind().word(), e.before() ? "before" : "after", e.seconds(), e.text());
+                e.kind().word(), e.before() ? "before" : "after", e.amount(), e.text());
     }
 
     private static PassJson pass(Stop stop, Pass pass, Timeline timeline) {
@@ -226,85 +220,7 @@ final class ApiMapper {
     }
 
     static MotionJson motion(Timeline timeline) {
-        return motion(timeline.program(), timeline.ends());
-    }
-
-    /**
-     * @param ends machine time at the end of each item, s
-     */
-    private static MotionJson motion(Program program, double[] ends) {
-        List<ItemJson> items = new ArrayList<>(program.size());
-        boolean down = false;
-        for (int i = 0; i < program.size(); i++) {
-            Item item = program.items().get(i);
-            if (item instanceof Item.Event event) {
-                down = event.kind() == EventKind.HEAD_DOWN || (down && !isUp(event));
-            }
-            items.add(item(i, item, down, ends[i]));
-        }
-        return new MotionJson(items);
-    }
-
-    private static boolean isUp(Item.Event event) {
-        return event.kind() == EventKind.HEAD_UP;
-    }
-
-    private static ItemJson item(int i, Item item, boolean down, double t) {
-        String stop = item.origin().stop().isEmpty() ? null : item.origin().stop();
-        Integer pass = item.origin().pass() == 0 ? null : item.origin().pass();
-        Integer segment = item.origin().segment() < 0 ? null : item.origin().segment();
-        String head = down ? "down" : "up";
-        if (item instanceof Item.Rapid rapid) {
-            return new ItemJson(
-                    i,
-                    "rapid",
-                    place(rapid.to()),
-                    null,
-                    null,
-                    null,
-                    false,
-                    head,
-                    null,
-                    null,
-                    stop,
-                    pass,
-                    segment,
-                    t);
-        }
-        if (item instanceof Item.Event event) {
-            return new ItemJson(
-                    i,
-                    "event",
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    head,
-                    event.kind().word(),
-                    event.args(),
-                    stop,
-                    pass,
-                    segment,
-                    t);
-        }
-        Item.Feed feed = (Item.Feed) item;
-        Optional<Arc> arc = feed.segment() instanceof Arc a ? Optional.of(a) : Optional.empty();
-        return new ItemJson(
-                i,
-                arc.isPresent() ? "arc" : "line",
-                place(feed.segment().end()),
-                arc.map(a -> place(a.centre())).orElse(null),
-                arc.map(Arc::isLeft).orElse(null),
-                feed.feed(),
-                feed.on(),
-                head,
-                null,
-                null,
-                stop,
-                pass,
-                segment,
-                t);
+        return new MotionJson(MotionItem.all(timeline.program(), timeline.ends()));
     }
 
     static ProofJson proof(Proof proof) {

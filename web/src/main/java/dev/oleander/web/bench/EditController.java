@@ -89,12 +89,12 @@ class EditController {
             @ModelAttribute("context") Context context,
             @RequestParam String kind,
             @RequestParam String when,
-            @RequestParam(defaultValue = "") String seconds,
+            @RequestParam(defaultValue = "") String amount,
             @RequestParam(defaultValue = "") String text,
             @RequestParam(defaultValue = "all") String scope) {
         List<String> ids = BenchController.ids(context.stop());
         StopEdits.Scope reach = scope.equals("copy") ? StopEdits.Scope.COPY : StopEdits.Scope.ALL;
-        EventEdits.Wish wish = new EventEdits.Wish(kind, when.equals("before"), seconds, text);
+        EventEdits.Wish wish = new EventEdits.Wish(kind, when.equals("before"), amount, text);
         context.model().addAttribute("scope", scope);
         return answers.answer(
                 context,
@@ -108,14 +108,14 @@ class EditController {
             @ModelAttribute("context") Context context,
             @RequestParam String kind,
             @RequestParam String when,
-            @RequestParam double seconds,
+            @RequestParam double amount,
             @RequestParam(defaultValue = "") String text) {
         List<String> ids = BenchController.ids(context.stop());
         StopEvent event =
                 new StopEvent(
                         known(Worded.of(StopEvent.Kind.class, kind), kind),
                         when.equals("before"),
-                        seconds,
+                        amount,
                         text);
         return answers.answer(
                 context,

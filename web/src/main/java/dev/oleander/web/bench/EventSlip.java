@@ -27,7 +27,7 @@ public final class EventSlip {
      * @param note how many of the stops have it, when not all do
      */
     public record Row(
-            String kind, String when, double seconds, String text, String sentence, String note) {}
+            String kind, String when, double amount, String text, String sentence, String note) {}
 
     public List<Row> rows() {
         Map<StopEvent, Integer> counts = new LinkedHashMap<>();
@@ -45,7 +45,7 @@ public final class EventSlip {
         return new Row(
                 event.kind().word(),
                 event.before() ? "before" : "after",
-                event.seconds(),
+                event.amount(),
                 event.text(),
                 sentence(event),
                 count < stops.size() ? "%d of %d stops".formatted(count, stops.size()) : "");
@@ -56,12 +56,24 @@ public final class EventSlip {
         String when = event.before() ? "before the cut" : "after the cut";
         String time =
                 switch (event.kind()) {
-                    case STOP, OPTIONAL_STOP -> ", about " + Numbers.duration(event.seconds());
-                    case DWELL -> ", " + Numbers.duration(event.seconds());
+                    case STOP, OPTIONAL_STOP -> ", about " + Numbers.duration(event.amount());
+                    case DWELL -> ", " + Numbers.duration(event.amount());
                     case COMMENT -> "";
+                    case GAS -> ", %s bar".formatted(Numbers.plain(event.amount(), 2));
+                    case CONDITION -> " number " + Numbers.plain(event.amount(), 0);
                 };
         String text = event.text().isEmpty() ? "" : ": " + event.text();
         return "%s %s%s%s".formatted(event.kind().label(), when, time, text);
+    }
+
+    /** What its text says. */
+    public String hint(StopEvent.Kind kind) {
+        return switch (kind) {
+            case STOP, OPTIONAL_STOP -> "why, for the operator";
+            case DWELL, CONDITION -> "why, may be empty";
+            case COMMENT -> "text";
+            case GAS -> "oxygen, nitrogen, air or argon";
+        };
     }
 
     public List<StopEvent.Kind> kinds() {

@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import dev.oleander.plan.Gas;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
@@ -8,8 +9,10 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.quantity.Worded;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Edits of what happens at stops besides their cuts. */
@@ -29,9 +32,9 @@ public class EventEdits {
      *
      * @param kind word of the kind
      * @param before whether it happens before the cut
-     * @param seconds as typed; empty: as usual
+     * @param amount as typed; empty: as usual
      */
-    public record Wish(String kind, boolean before, String seconds, String text) {}
+    public record Wish(String kind, boolean before, String amount, String text) {}
 
     /**
      * Adds an event to stops.
@@ -99,40 +102,71 @@ public class EventEdits {
                                                 "There is no event \"%s\"."
                                                         .formatted(wish.kind())));
         String text = wish.text().strip();
-        if (text.isEmpty() && kind != StopEvent.Kind.DWELL) {
+        requireText(kind, text);
+        return new StopEvent(kind, wish.before(), amount(kind, wish.amount()), text);
+    }
+
+    private static void requireText(StopEvent.Kind kind, String text) {
+        String missing =
+                switch (kind) {
+                    case STOP, OPTIONAL_STOP ->
+                            "Say why it stops: the operator reads it at the machine.";
+                    case COMMENT -> "A comment needs a text.";
+                    case GAS -> "Say which gas: " + gases() + ".";
+                    case DWELL, CONDITION -> "";
+                };
+        if (text.isEmpty() && !missing.isEmpty()) {
+            throw new RefusedEditException(missing);
+        }
+        if (kind == StopEvent.Kind.GAS && Worded.of(Gas.class, text).isEmpty()) {
             throw new RefusedEditException(
-                    kind.isForPeople()
-                            ? "Say why it stops: the operator reads it at the machine."
-                            : "A comment needs a text.");
+                    "There is no gas \"%s\"; known are %s.".formatted(text, gases()));
         }
         if (text.length() > StopEvent.LONGEST_TEXT) {
             throw new RefusedEditException(
                     "The text has %d characters, %d fit on a line of a program."
                             .formatted(text.length(), StopEvent.LONGEST_TEXT));
         }
-        return new StopEvent(kind, wish.before(), seconds(kind, wish.seconds()), text);
     }
 
-    private static double seconds(StopEvent.Kind kind, String typed) {
+    private static String gases() {
+        return Arrays.stream(Gas.values()).map(Gas::word).collect(Collectors.joining(", "));
+    }
+
+    private static double amount(StopEvent.Kind kind, String typed) {
         if (kind == StopEvent.Kind.COMMENT) {
             return 0;
         }
         if (typed.isBlank()) {
-            return kind == StopEvent.Kind.DWELL ? USUAL_WAIT : USUAL_STOP;
+            return usual(kind);
         }
-        double seconds;
+        double amount;
         try {
-            seconds = Typed.parse(typed, Map.of()).value();
+            amount = Typed.parse(typed, Map.of()).value();
         } catch (FormulaException wrong) {
             throw new RefusedEditException(wrong.getMessage());
         }
-        if (!(seconds >= 0 && seconds <= StopEvent.LONGEST)) {
+        boolean whole = kind != StopEvent.Kind.CONDITION || amount == Math.rint(amount);
+        if (!(amount >= 0 && amount <= kind.most()) || !whole) {
             throw new RefusedEditException(
-                    "It lasts %s s; from 0 to %s s is possible."
+                    "%s is %s %s; %s from 0 to %s is possible."
                             .formatted(
-                                    Numbers.plain(seconds, 2),
-                                    Numbers.plain(StopEvent.LONGEST, 0)));
+                                    kind.label(),
+                                    Numbers.plain(amount, 2),
+                                    kind.unit(),
+                                    kind == StopEvent.Kind.CONDITION ? "a whole number" : "a value",
+                                    Numbers.plain(kind.most(), 0)));
         }
-        return seconds;
+        return amount;
+    }
+
+    private static double usual(StopEvent.Kind kind) {
+        return switch (kind) {
+            case STOP, OPTIONAL_STOP -> USUAL_STOP;
+            case DWELL -> USUAL_WAIT;
+            case COMMENT -> 0;
+            case GAS -> throw new RefusedEditException("Say the pressure of the gas, bar.");
+            case CONDITION -> throw new RefusedEditException("Say the number of the condition.");
+        };
     }
 }

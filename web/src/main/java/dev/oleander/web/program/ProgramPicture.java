@@ -55,8 +55,8 @@ final class ProgramPicture {
             if (drawn >= MOST) {
                 break;
             }
-            if (item instanceof Item.Feed feed) {
-                run.add(feed.segment());
+            if (item instanceof Item.AtFeed feed) {
+                feed.way().ifPresent(run::add);
                 drawn++;
             } else {
                 end(run, cut);

@@ -4,7 +4,6 @@ import dev.oleander.dialect.ReadBack;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.machine.Machine;
-import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Seconds;
@@ -67,18 +66,14 @@ public final class ProgramReading {
 
     private long starts() {
         return program().items().stream()
-                .filter(
-                        i ->
-                                i instanceof Item.Event e
-                                        && (e.kind() == EventKind.PIERCE
-                                                || e.kind() == EventKind.MARK_ON))
+                .filter(i -> i instanceof Item.Event e && e.kind().isOn())
                 .count();
     }
 
     private double cutLength() {
         return program().items().stream()
-                .filter(i -> i instanceof Item.Feed f && f.on())
-                .mapToDouble(i -> ((Item.Feed) i).segment().length())
+                .filter(i -> i instanceof Item.AtFeed f && f.on())
+                .mapToDouble(i -> ((Item.AtFeed) i).length())
                 .sum();
     }
 
@@ -86,10 +81,9 @@ public final class ProgramReading {
     public Optional<Box> box() {
         List<Box> boxes = new ArrayList<>();
         for (Item item : program().items()) {
-            if (item instanceof Item.Rapid rapid) {
-                boxes.add(new Box(rapid.to(), rapid.to()));
-            } else if (item instanceof Item.Feed feed) {
-                boxes.add(feed.segment().box());
+            Box box = boxOf(item);
+            if (box != null) {
+                boxes.add(box);
             }
         }
         return boxes.isEmpty() ? Optional.empty() : Optional.of(Box.around(boxes));
@@ -127,6 +121,12 @@ public final class ProgramReading {
     private static Box boxOf(Item item) {
         if (item instanceof Item.Rapid rapid) {
             return new Box(rapid.to(), rapid.to());
+        }
+        if (item instanceof Item.TwoPlane both) {
+            Item.Way lower = both.lower();
+            Item.Way upper = both.upper();
+            return Box.around(
+                    List.of(Box.of(lower.from(), lower.to()), Box.of(upper.from(), upper.to())));
         }
         return item instanceof Item.Feed feed ? feed.segment().box() : null;
     }

@@ -216,7 +216,7 @@ class ShopSheet {
                                             ? "always"
                                             : "when asked for at the machine",
                                     event.text(),
-                                    Numbers.duration(event.seconds())));
+                                    Numbers.duration(event.amount())));
                 }
             }
         }

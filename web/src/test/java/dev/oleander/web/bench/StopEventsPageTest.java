@@ -36,17 +36,17 @@ class StopEventsPageTest extends WebTest {
         jobs.edit(job, "unit", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
     }
 
-    private HttpResponse<String> add(String kind, String seconds, String text, String scope) {
-        return post("events", kind, seconds, text, scope);
+    private HttpResponse<String> add(String kind, String amount, String text, String scope) {
+        return post("events", kind, amount, text, scope);
     }
 
     private HttpResponse<String> post(
-            String path, String kind, String seconds, String text, String scope) {
+            String path, String kind, String amount, String text, String scope) {
         Map<String, String> fields = new HashMap<>();
         fields.put("stop", "c1.1");
         fields.put("kind", kind);
         fields.put("when", "before");
-        fields.put("seconds", seconds);
+        fields.put("amount", amount);
         fields.put("text", text);
         fields.put("scope", scope);
         fields.put("step", String.valueOf(jobs.view(job).step()));
@@ -69,7 +69,7 @@ class StopEventsPageTest extends WebTest {
         String run = new ApiClient(port, "mira").get("/api/jobs/%d/run".formatted(job)).text();
         assertThat(run)
                 .contains(
-                        "\"events\":[{\"kind\":\"stop\",\"when\":\"before\",\"seconds\":90.0,\"text\":\"Turn the plate\"}]");
+                        "\"events\":[{\"kind\":\"stop\",\"when\":\"before\",\"amount\":90.0,\"text\":\"Turn the plate\"}]");
 
         Release made = releases.release(job, person("mira"));
         assertThat(made.program()).contains(" M0 (Turn the plate)");
@@ -91,7 +91,7 @@ class StopEventsPageTest extends WebTest {
         StopEvent wait = result().run().events().get("c1.2").get(0);
         assertThat(wait).isEqualTo(new StopEvent(StopEvent.Kind.DWELL, true, 2.5, ""));
         add("optionalStop", "", "Look", "all");
-        assertThat(result().run().events().get("c1.1").get(1).seconds()).isEqualTo(60);
+        assertThat(result().run().events().get("c1.1").get(1).amount()).isEqualTo(60);
     }
 
     @Test

@@ -1,0 +1,43 @@
+package dev.oleander.dialect;
+
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.Map;
+import java.util.StringJoiner;
+import java.util.TreeMap;
+
+/**
+ * One item as a row of a table of moves; what does not apply is empty. All numbers are texts in the
+ * format's number forms.
+ *
+ * @param move rapid, line, left or right (arcs), sync (two planes), or the word of an event
+ * @param on 1 or 0
+ * @param values of an event: names and numbers, as in seconds=0.6; power=3400
+ */
+@JsonPropertyOrder({
+    "move", "x", "y", "u", "v", "centreX", "centreY", "feed", "on", "values", "text"
+})
+record MoveRow(
+        String move,
+        String x,
+        String y,
+        String u,
+        String v,
+        String centreX,
+        String centreY,
+        String feed,
+        String on,
+        String values,
+        String text) {
+
+    static final String RAPID = "rapid";
+    static final String LINE = "line";
+    static final String LEFT = "left";
+    static final String RIGHT = "right";
+    static final String SYNC = "sync";
+
+    static MoveRow event(String word, Map<String, String> values, String text) {
+        StringJoiner pairs = new StringJoiner("; ");
+        new TreeMap<>(values).forEach((name, value) -> pairs.add(name + "=" + value));
+        return new MoveRow(word, "", "", "", "", "", "", "", "", pairs.toString(), text);
+    }
+}
