@@ -1,6 +1,7 @@
 import {addKeys} from './commands.js';
 import {area, length} from './paths.js';
 import {Player} from './player.js';
+import {Remains} from './remains.js';
 import {ProgramList} from './program.js';
 import {RunLine} from './run-line.js';
 import {Scene} from './scene.js';
@@ -26,6 +27,7 @@ const drawing = stage === 'shape' && edits === 'true' ? new Drawing(table, job, 
 const note = (sentence) => {
   document.getElementById('summary').textContent = sentence;
 };
+const remains = player ? new Remains(table, player, job, note) : null;
 const layers = stage === 'shape' ? new Layers(table, job, (ids) => select(ids)) : null;
 const taking = edits === 'true' ? new Taking(table, note) : null;
 
@@ -47,6 +49,7 @@ async function loadScene() {
   applySelection();
   player?.load(scene);
   program?.load(job);
+  remains?.load();
   document.body.dataset.scene = scene.step;
   leads.follow(scene);
 }
@@ -294,6 +297,12 @@ if (player) {
   const moment = document.getElementById('moment');
   const speed = document.getElementById('speed');
   on('play', () => player.toggle());
+  on('play-back', () => player.toggle(-1));
+  on('halt-back', () => player.stepHalt(-1));
+  on('halt-on', () => player.stepHalt(1));
+  onPressed('loop', () => (player.loops = !player.loops));
+  onPressed('follow', () => (player.follows = !player.follows));
+  onPressed('tool-remains', () => remains.toggle());
   on('play-start', () => player.seek(0));
   on('item-back', () => player.stepItem(-1));
   on('item-on', () => player.stepItem(1));
@@ -308,10 +317,27 @@ if (player) {
     moment.value = player.moment;
     document.getElementById('clock').textContent = clock(player.moment);
     const button = document.getElementById('play');
-    button.ariaLabel = player.playing ? 'Pause' : 'Play';
-    button.firstElementChild.className = player.playing ? 'bi bi-pause-fill' : 'bi bi-play-fill';
+    const onward = player.playing && player.direction > 0;
+    const back = player.playing && player.direction < 0;
+    button.ariaLabel = onward ? 'Pause' : 'Play';
+    button.firstElementChild.className = onward ? 'bi bi-pause-fill' : 'bi bi-play-fill';
+    const backwards = document.getElementById('play-back');
+    backwards.ariaLabel = back ? 'Pause' : 'Play backwards';
+    backwards.firstElementChild.className = back ? 'bi bi-pause-fill' : 'bi bi-play-fill turned';
   });
   runLine.follow(player);
+  player.addEventListener('loaded', () => {
+    document.querySelectorAll('.halts').forEach((button) => {
+      button.hidden = player.halts.length === 0;
+    });
+  });
+}
+
+/** A button that stays pressed while what it switches on is on. */
+function onPressed(id, switched) {
+  on(id, async () => {
+    document.getElementById(id).ariaPressed = String(await switched());
+  });
 }
 
 function clock(seconds) {

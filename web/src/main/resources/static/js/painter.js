@@ -24,7 +24,7 @@ const STYLES = {
 export function readColours() {
   const style = getComputedStyle(document.documentElement);
   const names = ['ink', 'ink-soft', 'paper', 'card', 'line', 'line-strong', 'leaf', 'leaf-deep', 'leaf-pale', 'rose', 'rose-pale',
-    'sea', 'amber', 'amber-pale', 'table-ground', 'stock', 'kept', 'hatch', 'travel', 'ruler'];
+    'sea', 'amber', 'amber-pale', 'table-ground', 'stock', 'kept', 'hatch', 'travel', 'ruler', 'free', 'free-tips'];
   const colours = {};
   for (const name of names) {
     colours[name.replace(/-(\w)/g, (m, c) => c.toUpperCase())] = style.getPropertyValue('--' + name).trim();
@@ -257,6 +257,9 @@ export class Painter {
     this.ctx.fill(scene.keptPath, 'evenodd');
     this.stroke(scene.keptPath, this.c.leaf, 0.7);
     const replay = scene.stage === 'proof' || scene.stage === 'release';
+    if (replay) {
+      this.#slats(scene);
+    }
     this.ctx.globalAlpha = replay ? 0.45 : 1;
     this.stroke(scene.travelPath, this.c.travel, 1, [1.5, 3]);
     this.stroke(scene.lowPath, this.c.travel, 0.8);
@@ -269,6 +272,16 @@ export class Painter {
       this.#startMarks(scene);
     }
     this.ctx.globalAlpha = 1;
+  }
+
+  /** Where the slats lie under the sheet. */
+  #slats({stock: [left, bottom, right, top], slats}) {
+    const path = new Path2D();
+    for (let x = Math.ceil(left / slats) * slats; slats > 0 && x <= right; x += slats) {
+      path.moveTo(x, bottom);
+      path.lineTo(x, top);
+    }
+    this.stroke(path, this.c.lineStrong, 0.8, [2, 6]);
   }
 
   #stock([left, bottom, right, top]) {

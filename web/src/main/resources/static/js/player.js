@@ -1,4 +1,5 @@
 import {pointOf, segmentLength, traceSegment} from './paths.js';
+import {Trace} from './trace.js';
 
 // The replay: a moment in machine time, and where the machine is then. Any moment is reached by
 // binary search; speeds within a move follow its trapezoid, as the server computed them.
@@ -6,6 +7,9 @@ import {pointOf, segmentLength, traceSegment} from './paths.js';
 const [KIND, X, Y, BULGE, END, STOP, ENTRY, PEAK, EXIT, ACCELERATION] = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
 
 export class Player extends EventTarget {
+  #order = [];
+  #frame = 0;
+
   constructor(table) {
     super();
     this.table = table;
@@ -14,14 +18,18 @@ export class Player extends EventTarget {
     this.index = 0;
     this.speed = 1;
     this.playing = false;
-    this.traced = -1;
+    this.direction = 1;
+    this.loops = false;
+    this.follows = false;
+    this.trace = new Trace(table);
     table.overlays.push((ctx, painter) => this.#paint(ctx, painter));
-    table.addEventListener('viewpainted', () => this.#retrace());
+    table.addEventListener('viewpainted', () => this.trace.again());
   }
 
   load(scene) {
     this.rows = scene.motion;
     this.stops = scene.stops;
+    this.halts = scene.halts ?? [];
     this.startX = new Float64Array(this.rows.length);
     this.startY = new Float64Array(this.rows.length);
     let x = 0;
@@ -36,8 +44,12 @@ export class Player extends EventTarget {
       x = row[X];
       y = row[Y];
     });
-    this.seek(Math.min(this.moment, this.total));
-    this.#retrace();
+    this.moment = Math.max(0, Math.min(this.total, this.moment));
+    this.index = this.itemAt(this.moment);
+    this.#order = this.#stopsInOrder();
+    this.trace.load(this, scene);
+    this.dispatchEvent(new Event('loaded'));
+    this.seek(this.moment);
   }
 
   get total() {
@@ -78,7 +90,10 @@ export class Player extends EventTarget {
 
   #arrive(i) {
     this.index = i;
-    this.#trace();
+    this.trace.upTo(i);
+    if (this.follows && this.playing) {
+      this.#follow();
+    }
     this.table.refreshTop();
     this.dispatchEvent(new Event('moment'));
   }
@@ -98,16 +113,30 @@ export class Player extends EventTarget {
 
   stepStop(by) {
     const current = this.rows[this.index]?.[STOP] ?? -1;
-    const order = [...new Set(this.rows.map((r) => r[STOP]).filter((s) => s >= 0))];
-    const at = order.indexOf(current);
-    const begin = this.rows.findIndex((r) => r[STOP] === current);
-    const within = by < 0 && at >= 0 && this.moment > this.begins(begin) + 1e-9;
-    const wanted = order[Math.max(0, within ? at : at + by)];
-    if (wanted === undefined) {
-      this.seek(this.total);
-    } else {
-      this.seek(this.begins(this.rows.findIndex((r) => r[STOP] === wanted)));
-    }
+    const at = this.#order.findIndex((s) => s.stop === current);
+    const within = by < 0 && at >= 0 && this.moment > this.#order[at].begins + 1e-9;
+    const wanted = this.#order[Math.max(0, within ? at : at + by)];
+    this.seek(wanted ? wanted.begins : this.total);
+  }
+
+  #stopsInOrder() {
+    const seen = new Set();
+    const order = [];
+    this.rows.forEach((row, i) => {
+      if (row[STOP] >= 0 && !seen.has(row[STOP])) {
+        seen.add(row[STOP]);
+        order.push({stop: row[STOP], begins: this.begins(i)});
+      }
+    });
+    return order;
+  }
+
+  /** To the next place where the program stops for people, or back to the one before. */
+  stepHalt(by) {
+    const moments = this.halts.map((i) => this.begins(i));
+    const next = by > 0 ? moments.find((t) => t > this.moment + 1e-6)
+        : moments.filter((t) => t < this.moment - 1e-6).at(-1);
+    this.seek(next ?? (by > 0 ? this.total : 0));
   }
 
   seekStop(id) {
@@ -122,28 +151,55 @@ export class Player extends EventTarget {
     return stop >= 0 ? this.stops[stop].id : null;
   }
 
-  toggle() {
-    this.playing = !this.playing && this.rows.length > 0;
+  /** Plays in a direction, or pauses when it plays that way already. */
+  toggle(direction = 1) {
+    this.playing = this.rows.length > 0 && !(this.playing && this.direction === direction);
+    this.direction = direction;
     if (this.playing) {
-      if (this.moment >= this.total) {
-        this.seek(0);
+      const over = direction > 0 ? this.moment >= this.total : this.moment <= 0;
+      if (over) {
+        this.seek(direction > 0 ? 0 : this.total);
       }
       this.last = performance.now();
-      requestAnimationFrame((now) => this.#tick(now));
+      this.#schedule();
     }
     this.dispatchEvent(new Event('moment'));
+  }
+
+  #schedule() {
+    cancelAnimationFrame(this.#frame);
+    this.#frame = requestAnimationFrame((now) => this.#tick(now));
   }
 
   #tick(now) {
     if (!this.playing) {
       return;
     }
-    const next = this.moment + Math.min(0.25, (now - this.last) / 1000) * this.speed;
+    const by = Math.min(0.25, Math.max(0, now - this.last) / 1000) * this.speed * this.direction;
     this.last = now;
-    this.playing = next < this.total;
+    let next = this.moment + by;
+    if (next >= this.total || next <= 0) {
+      this.playing = this.loops && this.total > 0;
+      next = this.loops ? (next >= this.total ? 0 : this.total) : next;
+    }
     this.seek(next);
     if (this.playing) {
-      requestAnimationFrame((later) => this.#tick(later));
+      this.#schedule();
+    }
+  }
+
+  /** Keeps the head in the middle half of the table. */
+  #follow() {
+    const at = this.position();
+    const {view} = this.table;
+    if (!at) {
+      return;
+    }
+    const [sx, sy] = view.toScreen(at.x, at.y);
+    const away = Math.abs(sx - view.width / 2) > view.width / 4 || Math.abs(sy - view.height / 2) > view.height / 4;
+    if (away) {
+      view.centre(at.x, at.y);
+      this.table.moved();
     }
   }
 
@@ -174,43 +230,6 @@ export class Player extends EventTarget {
     }
     const risen = (row[PEAK] ** 2 - row[ENTRY] ** 2) / (2 * row[ACCELERATION]);
     return (risen + row[PEAK] * (t - up)) / length;
-  }
-
-  // ---- what was cut so far, on a layer of its own that is only added to while time goes on
-
-  #retrace() {
-    this.traced = -1;
-    const layer = this.table.traceLayer;
-    const ctx = layer.getContext('2d');
-    ctx.setTransform(1, 0, 0, 1, 0, 0);
-    ctx.clearRect(0, 0, layer.width, layer.height);
-    this.#trace();
-  }
-
-  #trace() {
-    if (this.index - 1 < this.traced) {
-      this.traced = -1;
-      const layer = this.table.traceLayer;
-      const ctx = layer.getContext('2d');
-      ctx.setTransform(1, 0, 0, 1, 0, 0);
-      ctx.clearRect(0, 0, layer.width, layer.height);
-    }
-    const path = new Path2D();
-    for (let i = this.traced + 1; i < this.index; i++) {
-      const row = this.rows[i];
-      if (row[KIND] === 1) {
-        path.moveTo(this.startX[i], this.startY[i]);
-        traceSegment(path, this.startX[i], this.startY[i], row[X], row[Y], row[BULGE]);
-      }
-    }
-    this.traced = Math.max(this.traced, this.index - 1);
-    const {k, ox, oy} = this.table.view;
-    const ctx = this.table.traceLayer.getContext('2d');
-    const ratio = this.table.ratio;
-    ctx.setTransform(k * ratio, 0, 0, -k * ratio, ox * ratio, oy * ratio);
-    ctx.strokeStyle = this.table.colours.rose;
-    ctx.lineWidth = 2.2 / k;
-    ctx.stroke(path);
   }
 
   #paint(ctx, painter) {

@@ -164,7 +164,11 @@ export class Table extends EventTarget {
     });
   }
 
-  /** After a change of the view. */
+  /** After a change of the view from elsewhere. */
+  moved() {
+    this.#moved();
+  }
+
   #moved() {
     if (this.#cost < QUICK || !this.paintedView) {
       this.refresh();

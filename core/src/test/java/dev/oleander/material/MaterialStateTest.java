@@ -122,7 +122,7 @@ class MaterialStateTest {
                 .satisfies(
                         f ->
                                 assertThat(f.sentence())
-                                        .contains("with %d copies".formatted(tips - 1)));
+                                        .contains("and %d like it".formatted(tips - 1)));
     }
 
     @Test

@@ -45,12 +45,12 @@ public final class SupportRule implements ProofRule {
         FreePiece first = alike.get(0);
         double pitch = input.run().machine().habits().slatPitch();
         double width = SmallestWidth.of(first.region().outer());
-        String copies = alike.size() == 1 ? "" : ", with %d copies".formatted(alike.size() - 1);
+        String others = alike.size() == 1 ? "" : " and %d like it".formatted(alike.size() - 1);
         String sentence =
                 "%s%s: the part %s (%s wide, slats every %s); tabs would hold it."
                         .formatted(
                                 ProofInput.named(first.stop()),
-                                copies,
+                                others,
                                 first.rest().says(),
                                 Numbers.length(width),
                                 Numbers.length(pitch));

@@ -2,6 +2,7 @@ package dev.oleander.web.bench;
 
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.bench.BenchModel.Shown;
+import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
@@ -159,6 +160,15 @@ class BenchController {
             @PathVariable long id, @RequestParam(defaultValue = "true") boolean planned) {
         JobView job = jobs.view(id);
         return ResponseEntity.ok(SceneBuilder.build(job.step(), job.result(), planned));
+    }
+
+    /** Where the parts differ from the drawing after the last move. */
+    @GetMapping("/jobs/{id}/remains")
+    ResponseEntity<RemainsView> remains(@PathVariable long id) {
+        JobResult result = jobs.view(id).result();
+        return result.isPlanned()
+                ? ResponseEntity.ok(RemainsView.of(result.remains()))
+                : ResponseEntity.ok(new RemainsView("There is no plan yet.", List.of()));
     }
 
     static Stage stage(String word) {

@@ -14,6 +14,10 @@ import java.util.List;
  * @param motion rows: kind, x, y, bulge, time at the end, index of the stop, entry speed, peak
  *     speed, exit speed, acceleration. Kinds: 0 rapid with the head up, 1 feed, 2 event, 3 rapid
  *     with the head down, 4 feed without the process
+ * @param pieces that come free, in order: index of the stop, index of the motion that closes it, 1
+ *     for a part and 0 for waste, what becomes of it: 1 it rests, 2 it can tip, 3 it falls
+ * @param halts indexes of motions at which the program stops for people
+ * @param slats mm between the slats; 0 when there are none
  */
 public record Scene(
         int step,
@@ -25,6 +29,9 @@ public record Scene(
         List<StopShape> stops,
         List<Flag> flags,
         List<double[]> motion,
+        List<int[]> pieces,
+        int[] halts,
+        double slats,
         Notes notes) {
 
     /**

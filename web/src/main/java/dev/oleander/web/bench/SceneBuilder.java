@@ -10,9 +10,12 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
+import dev.oleander.material.MaterialState;
+import dev.oleander.material.Rest;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Profile;
+import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Side;
@@ -33,6 +36,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 
 /** Puts what the table draws into plain numbers. */
 final class SceneBuilder {
@@ -76,6 +80,9 @@ final class SceneBuilder {
                     List.of(),
                     List.of(),
                     List.of(),
+                    List.of(),
+                    new int[0],
+                    0,
                     notes(result, layers));
         }
         List<Stop> stops = result.run().stops();
@@ -91,6 +98,9 @@ final class SceneBuilder {
                 stops.stream().map(s -> stop(s, result.run().eventsOf(s))).toList(),
                 result.findings().stream().map(SceneBuilder::flag).toList(),
                 motion(result.timeline(), stops),
+                pieces(result.material(), stops),
+                halts(result.timeline().program()),
+                result.machine().habits().slatPitch(),
                 notes(result, layers));
     }
 
@@ -196,6 +206,31 @@ final class SceneBuilder {
                 f.stop(),
                 f.place().map(p -> rounded(p.x())).orElse(null),
                 f.place().map(p -> rounded(p.y())).orElse(null));
+    }
+
+    private static List<int[]> pieces(MaterialState material, List<Stop> stops) {
+        Map<String, Integer> index = new HashMap<>();
+        stops.forEach(stop -> index.put(stop.id(), index.size()));
+        return material.pieces().stream()
+                .filter(p -> p.rest() != Rest.HELD)
+                .map(
+                        p ->
+                                new int[] {
+                                    index.get(p.stop().id()),
+                                    p.item(),
+                                    p.kept() ? 1 : 0,
+                                    p.rest().ordinal()
+                                })
+                .toList();
+    }
+
+    private static int[] halts(Program program) {
+        return IntStream.range(0, program.size())
+                .filter(
+                        i ->
+                                program.items().get(i) instanceof Item.Event e
+                                        && e.kind().isForPeople())
+                .toArray();
     }
 
     private static List<double[]> motion(Timeline timeline, List<Stop> stops) {

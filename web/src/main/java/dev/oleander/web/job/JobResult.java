@@ -8,6 +8,9 @@ import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
+import dev.oleander.material.Leftover;
+import dev.oleander.material.MaterialState;
+import dev.oleander.material.Remains;
 import dev.oleander.motion.DataTable;
 import dev.oleander.motion.PostedProgram;
 import dev.oleander.motion.Registers;
@@ -47,6 +50,8 @@ public final class JobResult {
     private final Once<SheetPlan> plan;
     private final Once<Timeline> timeline;
     private final Once<Proof> proof;
+    private final Once<MaterialState> material;
+    private final Once<List<Leftover>> remains;
 
     private volatile State state = State.NEW;
     private volatile String refusal = "";
@@ -74,6 +79,8 @@ public final class JobResult {
         this.shape = shape;
         this.plan = new Once<>(progress -> plan(plans, progress));
         this.timeline = new Once<>(progress -> plans.motion(shape, run()).timeline());
+        this.material = new Once<>(progress -> MaterialState.of(reading(), run(), timeline()));
+        this.remains = new Once<>(progress -> Remains.of(reading(), run()));
         this.proof =
                 new Once<>(
                         progress ->
@@ -195,6 +202,16 @@ public final class JobResult {
 
     public Timeline timeline() {
         return timeline.get(Progress.NONE);
+    }
+
+    /** Which pieces come free, and when. */
+    public MaterialState material() {
+        return material.get(Progress.NONE);
+    }
+
+    /** Where the parts differ from the drawing in the end. */
+    public List<Leftover> remains() {
+        return remains.get(Progress.NONE);
     }
 
     public Proof proof() {
