@@ -18,6 +18,8 @@ import java.util.Map;
  * @param events template of the block for each event, by the word of its kind; an empty one says
  *     that nothing is written
  * @param values how numbers in templates are written, by name
+ * @param parameters what is asked for when a program is released
+ * @param limits of one file
  */
 public record Dialect(
         String name,
@@ -38,7 +40,9 @@ public record Dialect(
         List<String> preparatory,
         String stopComment,
         Map<String, String> events,
-        Map<String, NumberForm> values) {
+        Map<String, NumberForm> values,
+        List<Parameter> parameters,
+        Limits limits) {
 
     private static final List<Part> USUAL_ORDER =
             List.of(Part.MOTION, Part.X, Part.Y, Part.UPPER, Part.CENTRE, Part.FEED);
@@ -50,6 +54,8 @@ public record Dialect(
         positions = positions == null ? Positions.ABSOLUTE : positions;
         preparatory = preparatory == null ? List.of() : List.copyOf(preparatory);
         values = values == null ? Map.of() : Map.copyOf(values);
+        parameters = parameters == null ? List.of() : List.copyOf(parameters);
+        limits = limits == null ? Limits.NONE : limits;
     }
 
     /** What lines are made of. */
@@ -226,6 +232,30 @@ public record Dialect(
         /** its radius is written below zero */
         NEGATIVE,
         SPLIT
+    }
+
+    /**
+     * How large one file may be; a longer program is parted between stops.
+     *
+     * @param blocks lines
+     */
+    public record Limits(Integer blocks, Long bytes) {
+
+        static final Limits NONE = new Limits(null, null);
+
+        public Limits {
+            blocks = blocks == null ? Integer.MAX_VALUE : blocks;
+            bytes = bytes == null ? Long.MAX_VALUE : bytes;
+        }
+
+        @Override
+        public String toString() {
+            return blocks == Integer.MAX_VALUE
+                    ? bytes + " bytes"
+                    : bytes == Long.MAX_VALUE
+                            ? blocks + " blocks"
+                            : "%d blocks and %d bytes".formatted(blocks, bytes);
+        }
     }
 
     public record Comment(String open, String close) {}

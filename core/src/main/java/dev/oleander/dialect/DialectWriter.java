@@ -1,7 +1,6 @@
 package dev.oleander.dialect;
 
 import dev.oleander.motion.Program;
-import java.util.HashMap;
 import java.util.Map;
 
 /** Writes motion programs in one dialect. */
@@ -36,18 +35,5 @@ public final class DialectWriter {
         }
         text.frame("footer", dialect.footer(), frame);
         return text.written();
-    }
-
-    /** Checks that templates are well formed and ask only for values that events have. */
-    static void requireUsable(String file, Dialect dialect) {
-        Map<String, String> known = new HashMap<>();
-        dialect.values().keySet().forEach(name -> known.put(name, "0"));
-        known.put("text", "");
-        dialect.events()
-                .forEach(
-                        (kind, template) -> {
-                            String field = "%s: events.%s".formatted(file, kind);
-                            EventWords.rendered(field, EventWords.compiled(field, template), known);
-                        });
     }
 }

@@ -59,6 +59,12 @@ final class EventWords {
         }
     }
 
+    /** Whether a template has double braces that are not those of a name. */
+    static boolean isOpen(String template) {
+        String rest = NAME.matcher(template).replaceAll("");
+        return rest.contains("{{") || rest.contains("}}");
+    }
+
     /** Names of values that a template asks for. */
     static Set<String> namesOf(String template) {
         Set<String> found = new LinkedHashSet<>();

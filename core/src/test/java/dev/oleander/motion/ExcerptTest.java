@@ -1,0 +1,174 @@
+package dev.oleander.motion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.oleander.Samples;
+import dev.oleander.dialect.CheckedWriter;
+import dev.oleander.dialect.Dialect;
+import dev.oleander.dialect.DialectLibrary;
+import dev.oleander.dialect.SplitWriter;
+import dev.oleander.dialect.Written;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Point;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.StopEvent;
+import dev.oleander.plan.sheet.SheetPlanner;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.SplittableRandom;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+class ExcerptTest {
+
+    private static final Reading CLEAT = Samples.reading("cleat_backing_plate");
+    private static final Program WHOLE = program();
+
+    private static Program program() {
+        StopEvent turn = new StopEvent(StopEvent.Kind.STOP, true, 30, "Turn");
+        Run run =
+                Samples.plan(
+                        CLEAT,
+                        new SheetPlanner.Order("mild steel", 6, 6),
+                        PlanChoices.defaults().withEvents("c13", List.of(turn)),
+                        SheetChoices.defaults());
+        return new ProgramCompiler().compile(run);
+    }
+
+    /** What machines need, whatever was left out. */
+    @Property(tries = 200)
+    void anyStopsMakeASafeProgram(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        Set<String> chosen = new HashSet<>();
+        for (String stop : Excerpt.stops(WHOLE)) {
+            if (random.nextInt(3) == 0) {
+                chosen.add(stop);
+            }
+        }
+        if (chosen.isEmpty()) {
+            return;
+        }
+        Program part = Excerpt.of(WHOLE, chosen::contains, random.nextBoolean());
+        assertThat(new HashSet<>(Excerpt.stops(part))).isEqualTo(chosen);
+        assertSafe(part);
+        assertThat(works(part)).isEqualTo(works(WHOLE, chosen));
+        var checked = new CheckedWriter(Samples.DIALECT).write(part, Samples.FRAME, Map.of());
+        assertThat(checked.faults()).isEmpty();
+    }
+
+    /** It hangs together, chooses data first, and works only with the head down. */
+    private static void assertSafe(Program program) {
+        Point at = Point.ORIGIN;
+        boolean down = false;
+        boolean data = false;
+        boolean on = false;
+        for (Item item : program.items()) {
+            if (item instanceof Item.Rapid rapid) {
+                assertThat(rapid.from()).isEqualTo(at);
+                assertThat(on).isFalse();
+                at = rapid.to();
+            } else if (item instanceof Item.Feed feed) {
+                assertThat(feed.segment().start().distance(at)).isLessThan(1e-9);
+                assertThat(down).isTrue();
+                assertThat(feed.on()).isEqualTo(on);
+                at = feed.end();
+            } else if (item instanceof Item.Event event) {
+                assertThat(event.kind() == EventKind.HEAD_DOWN && down).isFalse();
+                assertThat(event.kind() == EventKind.HEAD_UP && !down).isFalse();
+                down = MotionItem.isDown(event, down);
+                data |= event.kind() == EventKind.DATA;
+                on = event.kind().isOn() || (on && !event.kind().isOff());
+                assertThat(on && !(data && down)).isFalse();
+            }
+        }
+        assertThat(down).isFalse();
+        Item last = program.items().get(program.size() - 1);
+        assertThat(((Item.Event) last).kind()).isEqualTo(EventKind.END);
+    }
+
+    private static List<Item> works(Program program) {
+        return works(program, new HashSet<>(Excerpt.stops(program)));
+    }
+
+    /** All cuts of some stops in their order. */
+    private static List<Item> works(Program program, Set<String> stops) {
+        return program.items().stream()
+                .filter(i -> i instanceof Item.AtFeed && stops.contains(i.origin().stop()))
+                .toList();
+    }
+
+    @Test
+    void theWholeProgramIsAnExcerptOfItself() {
+        assertThat(Excerpt.of(WHOLE, stop -> true, false)).isEqualTo(WHOLE);
+    }
+
+    @Test
+    void goingOnFromAStopChoosesItsDataAndComesToItWithTheHeadUp() {
+        List<String> stops = Excerpt.stops(WHOLE);
+        Set<String> rest = new HashSet<>(stops.subList(7, stops.size()));
+        Program part = Excerpt.of(WHOLE, rest::contains, false);
+        assertThat(part.items().get(0))
+                .isInstanceOfSatisfying(
+                        Item.Event.class, e -> assertThat(e.kind()).isEqualTo(EventKind.DATA));
+        Item.Rapid first =
+                (Item.Rapid)
+                        part.items().stream()
+                                .filter(Item.Rapid.class::isInstance)
+                                .findFirst()
+                                .orElseThrow();
+        assertThat(first.from()).isEqualTo(Point.ORIGIN);
+        assertThatThrownBy(() -> Excerpt.of(WHOLE, stop -> false, false))
+                .hasMessageContaining("no stop");
+    }
+
+    // ---- parted by the limits of a format
+
+    private static Dialect limited(String limits, String more) {
+        String yaml = DialectLibrary.description("teasel") + "limits: " + limits + "\n" + more;
+        return DialectLibrary.parse("limited", yaml);
+    }
+
+    @Test
+    void aProgramThatIsTooLongIsPartedBetweenStops() {
+        for (String more : List.of("", "positions: incremental\n")) {
+            Dialect dialect = limited("{blocks: 120, bytes: 2500}", more);
+            CheckedWriter writer = new CheckedWriter(dialect);
+            Written whole = writer.write(WHOLE, Samples.FRAME, Map.of()).written();
+            List<Program> parts = new SplitWriter(dialect).parts(WHOLE, whole);
+            assertThat(parts).hasSizeGreaterThan(2);
+            List<Item> worked = new ArrayList<>();
+            for (Program part : parts) {
+                assertSafe(part);
+                var checked = writer.write(part, Samples.FRAME, Map.of());
+                assertThat(checked.faults()).isEmpty();
+                assertThat(checked.written().lines()).hasSizeLessThanOrEqualTo(120);
+                assertThat(checked.written().text()).hasSizeLessThanOrEqualTo(2500);
+                worked.addAll(works(part));
+            }
+            assertThat(worked).isEqualTo(works(WHOLE));
+        }
+    }
+
+    @Test
+    void aShortProgramStaysWhole() {
+        Dialect dialect = limited("{blocks: 100000}", "");
+        Written whole = new CheckedWriter(dialect).write(WHOLE, Samples.FRAME, Map.of()).written();
+        assertThat(new SplitWriter(dialect).parts(WHOLE, whole)).containsExactly(WHOLE);
+    }
+
+    @Test
+    void aStopThatIsTooLongIsToldWithItsSize() {
+        Dialect dialect = limited("{blocks: 22}", "");
+        Written whole = new CheckedWriter(dialect).write(WHOLE, Samples.FRAME, Map.of()).written();
+        assertThatThrownBy(() -> new SplitWriter(dialect).parts(WHOLE, whole))
+                .hasMessageContaining("alone has")
+                .hasMessageContaining("22 blocks");
+    }
+}
