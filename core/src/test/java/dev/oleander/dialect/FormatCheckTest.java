@@ -3,6 +3,8 @@ package dev.oleander.dialect;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.stream.Stream;
@@ -124,5 +126,28 @@ class FormatCheckTest {
         FormatCheck check =
                 FormatCheck.of("x", WITH_PARAMETERS.replace("usual: \"0\"", "usual: \"9\""));
         assertThat(check.problem()).contains("parameters has a usual value that is not possible");
+    }
+
+    /** Names of the fields that a description can have, with those above them. */
+    private static List<String> fields(String above, Class<?> type) {
+        List<String> fields = new ArrayList<>();
+        for (RecordComponent component : type.getRecordComponents()) {
+            String field = above + component.getName();
+            boolean form = component.getType() == NumberForm.class;
+            if (component.getType().isRecord() && !form) {
+                fields.addAll(fields(field + ".", component.getType()));
+            } else {
+                fields.add(field);
+            }
+        }
+        return fields;
+    }
+
+    @Test
+    void everyFieldIsToldOf() {
+        assertThat(FieldHelp.all())
+                .extracting(FieldHelp::field)
+                .containsExactlyInAnyOrderElementsOf(fields("", Dialect.class));
+        assertThat(FieldHelp.all()).noneMatch(f -> f.meaning().isBlank() || f.type().isBlank());
     }
 }

@@ -1,7 +1,6 @@
 package dev.oleander.web.api;
 
 import dev.oleander.dialect.Dialect;
-import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.dialect.DialectReader;
 import dev.oleander.dialect.ReadBack;
 import dev.oleander.machine.CutRow;
@@ -12,6 +11,7 @@ import dev.oleander.web.api.ApiJson.DialectJson;
 import dev.oleander.web.api.ApiJson.MachineJson;
 import dev.oleander.web.api.ApiJson.ReadBackJson;
 import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.NotFoundException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -31,12 +31,12 @@ class LibraryApi {
 
     private final MachineLibrary machines;
     private final CutBooks books;
-    private final DialectLibrary dialects;
+    private final Formats formats;
 
-    LibraryApi(MachineLibrary machines, CutBooks books, DialectLibrary dialects) {
+    LibraryApi(MachineLibrary machines, CutBooks books, Formats formats) {
         this.books = books;
         this.machines = machines;
-        this.dialects = dialects;
+        this.formats = formats;
     }
 
     @GetMapping("/api/machines")
@@ -67,7 +67,7 @@ class LibraryApi {
 
     @GetMapping("/api/dialects")
     List<DialectJson> dialects() {
-        return dialects.all().stream()
+        return formats.all().stream()
                 .map(d -> new DialectJson(d.name(), d.title(), d.version()))
                 .toList();
     }
@@ -84,7 +84,7 @@ class LibraryApi {
             InputStream body)
             throws IOException {
         Dialect format =
-                dialects.find(dialect)
+                formats.find(dialect)
                         .orElseThrow(
                                 () ->
                                         new NotFoundException(

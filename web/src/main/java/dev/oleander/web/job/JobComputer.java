@@ -3,11 +3,11 @@ package dev.oleander.web.job;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.dialect.Dialect;
-import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.proof.Prover;
 import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.format.Formats;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -24,12 +24,12 @@ public class JobComputer {
     private record ShapeKey(ShapeChoices choices, double thickness) {}
 
     /** What a result follows from. */
-    private record ResultKey(JobDocument document, long books) {}
+    private record ResultKey(JobDocument document, long books, long formats) {}
 
     private final DrawingFileRepository files;
     private final MachineLibrary machines;
     private final CutBooks books;
-    private final DialectLibrary dialects;
+    private final Formats formats;
     private final LatestPlans plans = new LatestPlans();
     private final Prover prover;
     private final Cache<ResultKey, JobResult> results =
@@ -46,12 +46,12 @@ public class JobComputer {
             DrawingFileRepository files,
             MachineLibrary machines,
             CutBooks books,
-            DialectLibrary dialects,
+            Formats formats,
             Prover prover) {
         this.files = files;
         this.machines = machines;
         this.books = books;
-        this.dialects = dialects;
+        this.formats = formats;
         this.prover = prover;
     }
 
@@ -60,20 +60,23 @@ public class JobComputer {
      * @throws NotFoundException when the machine is not known
      */
     public JobResult result(JobDocument document) {
-        return results.get(
-                new ResultKey(document, books.version()), key -> compute(key.document()));
+        return results.get(key(document), key -> compute(key.document()));
     }
 
     /** The result of a document when there is one already. */
     Optional<JobResult> known(JobDocument document) {
-        return Optional.ofNullable(results.getIfPresent(new ResultKey(document, books.version())));
+        return Optional.ofNullable(results.getIfPresent(key(document)));
+    }
+
+    private ResultKey key(JobDocument document) {
+        return new ResultKey(document, books.version(), formats.version());
     }
 
     private JobResult compute(JobDocument document) {
         Machine machine =
                 machines.find(document.machine())
                         .orElseThrow(() -> NotFoundException.machine(document.machine(), machines));
-        Dialect dialect = dialects.find(machine.dialect()).orElseThrow();
+        Dialect dialect = formats.find(machine.dialect()).orElseThrow();
         return new JobResult(
                 document, machine, books.of(machine), dialect, shape(document), prover, plans);
     }

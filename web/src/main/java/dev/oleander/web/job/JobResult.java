@@ -230,6 +230,11 @@ public final class JobResult {
      * @param frame values for header and footer
      */
     public CheckedWriter.Checked write(Map<String, String> frame) {
+        return write(dialect, frame);
+    }
+
+    /** The same in another format, or in another version of it. */
+    public CheckedWriter.Checked write(Dialect format, Map<String, String> frame) {
         List<CutRow> rows = DataTable.of(run());
         Map<String, String> names =
                 run().stops().stream()
@@ -238,7 +243,7 @@ public final class JobResult {
                                         Stop::id, stop -> nameOf(stop, rows), (a, b) -> a));
         PostedProgram posted = PostedProgram.of(run(), reading().byId(), timeline().program());
         CheckedWriter.Checked checked =
-                new CheckedWriter(dialect).write(posted.program(), frame, names);
+                new CheckedWriter(format).write(posted.program(), frame, names);
         Written text = checked.written();
         List<Integer> items =
                 text.itemOfLine().stream()

@@ -1,6 +1,5 @@
 package dev.oleander.web.library;
 
-import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.price.PriceList;
 import dev.oleander.proof.Prover;
@@ -24,10 +23,5 @@ class LibraryConfig {
     @Bean
     Prover prover() {
         return Prover.withAllRules();
-    }
-
-    @Bean
-    DialectLibrary dialectLibrary() {
-        return DialectLibrary.shipped();
     }
 }

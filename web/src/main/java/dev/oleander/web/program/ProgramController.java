@@ -2,7 +2,6 @@ package dev.oleander.web.program;
 
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
-import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.dialect.DialectReader;
 import dev.oleander.dialect.ReadBack;
 import dev.oleander.geometry.Box;
@@ -12,6 +11,7 @@ import dev.oleander.motion.Program;
 import dev.oleander.proof.ProgramComparison;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
@@ -36,12 +36,12 @@ import org.springframework.web.multipart.MultipartFile;
 @RequestMapping("/programs")
 class ProgramController {
 
-    private final DialectLibrary dialects;
+    private final Formats formats;
     private final MachineLibrary machines;
     private final ReleaseService releases;
 
-    ProgramController(DialectLibrary dialects, MachineLibrary machines, ReleaseService releases) {
-        this.dialects = dialects;
+    ProgramController(Formats formats, MachineLibrary machines, ReleaseService releases) {
+        this.formats = formats;
         this.machines = machines;
         this.releases = releases;
     }
@@ -57,7 +57,7 @@ class ProgramController {
 
     private String page(SignedIn who, Model model) {
         model.addAttribute("who", who);
-        model.addAttribute("dialects", dialects.all());
+        model.addAttribute("dialects", formats.all());
         model.addAttribute("machines", machines.machines());
         model.addAttribute("releases", releases.latest());
         return "programs";
@@ -127,7 +127,7 @@ class ProgramController {
     }
 
     private Dialect format(String name) {
-        return dialects.find(name)
+        return formats.find(name)
                 .orElseThrow(
                         () -> new NotFoundException("There is no format \"%s\".".formatted(name)));
     }

@@ -1,6 +1,7 @@
 package dev.oleander.web.release;
 
 import dev.oleander.dialect.CheckedWriter.Checked;
+import dev.oleander.dialect.Dialect;
 import dev.oleander.machine.CutRow;
 import dev.oleander.motion.DataTable;
 import dev.oleander.plan.SheetLayout;
@@ -118,6 +119,14 @@ public class ReleaseService {
         String revision = nextRevision(releases.findFirstByJobIdOrderByIdDesc(job.id()));
         return new ProgramPreview(
                 revision, fileName(job, revision), job.result().write(frame(job, revision)));
+    }
+
+    /** The text the next release would hold if its format were another one. */
+    public Checked preview(JobView job, Dialect format) {
+        String revision = nextRevision(releases.findFirstByJobIdOrderByIdDesc(job.id()));
+        Map<String, String> frame = frame(job, revision);
+        format.parameters().forEach(p -> frame.put(p.name(), p.usual()));
+        return job.result().write(format, frame);
     }
 
     /**

@@ -1,8 +1,5 @@
 package dev.oleander.web.release;
 
-import com.github.difflib.DiffUtils;
-import com.github.difflib.patch.AbstractDelta;
-import com.github.difflib.patch.Patch;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.quantity.Numbers;
@@ -16,9 +13,6 @@ import java.util.regex.Pattern;
 
 /** What differs between two revisions of a job: figures, stops, and the text line by line. */
 public final class RevisionChanges {
-
-    /** Lines of the same text round a change. */
-    private static final int AROUND = 2;
 
     /** Numbers of blocks say nothing: one more at the front changes all behind it. */
     private static final Pattern NUMBER = Pattern.compile("^N\\d+ ?");
@@ -36,24 +30,6 @@ public final class RevisionChanges {
 
         public boolean differs() {
             return !before.equals(after);
-        }
-    }
-
-    /**
-     * A line of the comparison.
-     *
-     * @param sign + for new, - for gone, a space for the same, … for lines left out
-     * @param number of the line in its own text, from 1
-     */
-    public record Line(char sign, int number, String text) {
-
-        public String css() {
-            return switch (sign) {
-                case '+' -> "new";
-                case '-' -> "gone";
-                case '…' -> "left-out";
-                default -> "same";
-            };
         }
     }
 
@@ -115,41 +91,12 @@ public final class RevisionChanges {
     }
 
     /** The changes of the text with some lines around them; empty when both are the same. */
-    public List<Line> lines() {
-        List<String> old = before.program().lines().toList();
-        List<String> now = after.program().lines().toList();
-        Patch<String> patch = DiffUtils.diff(unnumbered(old), unnumbered(now));
-        List<Line> lines = new ArrayList<>();
-        int shown = 0;
-        for (AbstractDelta<String> delta : patch.getDeltas()) {
-            int from = delta.getTarget().getPosition();
-            int first = Math.max(shown, from - AROUND);
-            if (first > shown) {
-                lines.add(new Line('…', 0, first - shown + " lines"));
-            }
-            same(now, first, from, lines);
-            int gone = delta.getSource().getPosition();
-            for (int i = gone; i < gone + delta.getSource().size(); i++) {
-                lines.add(new Line('-', i + 1, old.get(i)));
-            }
-            int to = from + delta.getTarget().size();
-            for (int i = from; i < to; i++) {
-                lines.add(new Line('+', i + 1, now.get(i)));
-            }
-            shown = Math.min(now.size(), to + AROUND);
-            same(now, to, shown, lines);
-        }
-        return lines;
+    public List<TextDiff.Line> lines() {
+        return TextDiff.of(before.program(), after.program(), RevisionChanges::unnumbered);
     }
 
-    private static void same(List<String> text, int from, int to, List<Line> lines) {
-        for (int i = from; i < to; i++) {
-            lines.add(new Line(' ', i + 1, text.get(i)));
-        }
-    }
-
-    private static List<String> unnumbered(List<String> lines) {
-        return lines.stream().map(l -> NUMBER.matcher(l).replaceFirst("")).toList();
+    private static String unnumbered(String line) {
+        return NUMBER.matcher(line).replaceFirst("");
     }
 
     public Release before() {

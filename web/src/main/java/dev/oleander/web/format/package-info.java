@@ -1,0 +1,2 @@
+/** Descriptions of program formats: those that ship, and what the shop made of them. */
+package dev.oleander.web.format;
