@@ -88,21 +88,29 @@ public record Dialect(
     }
 
     /**
+     * @param name template of file names without their extension
      * @param longestLine characters
      * @param blockEnd ends each block: ; for example
      * @param spaces whether words are set apart
      */
     public record FileForm(
-            String extension, String lineEnd, int longestLine, String blockEnd, boolean spaces) {
+            String name,
+            String extension,
+            String lineEnd,
+            int longestLine,
+            String blockEnd,
+            boolean spaces) {
 
         @JsonCreator
         static FileForm of(
+                String name,
                 String extension,
                 String lineEnd,
                 Integer longestLine,
                 String blockEnd,
                 Boolean spaces) {
             return new FileForm(
+                    name == null ? "{{id}}-{{job}}-{{revision}}" : name,
                     extension == null ? "nc" : extension,
                     lineEnd == null ? "\n" : lineEnd,
                     longestLine == null ? 80 : longestLine,

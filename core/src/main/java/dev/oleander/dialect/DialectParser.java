@@ -213,6 +213,7 @@ final class DialectParser {
                         "has a usual value that is not possible: " + wrong.getMessage());
             }
         }
+        template("file.name", dialect.file().name(), values);
         dialect.header().forEach(line -> template("header", line, values));
         dialect.footer().forEach(line -> template("footer", line, values));
     }

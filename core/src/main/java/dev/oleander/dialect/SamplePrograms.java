@@ -17,17 +17,20 @@ public final class SamplePrograms {
 
     /** Values of header and footer, whatever they are for. */
     public static final Map<String, String> FRAME =
-            Map.of(
-                    "number", "0001",
-                    "job", "Sample",
-                    "revision", "A",
-                    "date", "2026-01-02",
-                    "quantity", "1",
-                    "material", "mild steel",
-                    "thickness", "6",
-                    "stockWidth", "1500",
-                    "stockHeight", "1000",
-                    "data", "mild steel 6 mm");
+            Map.ofEntries(
+                    Map.entry("id", "1"),
+                    Map.entry("number", "0001"),
+                    Map.entry("job", "Sample"),
+                    Map.entry("revision", "A"),
+                    Map.entry("date", "2026-01-02"),
+                    Map.entry("quantity", "1"),
+                    Map.entry("material", "mild steel"),
+                    Map.entry("thickness", "6"),
+                    Map.entry("stockWidth", "1500"),
+                    Map.entry("stockHeight", "1000"),
+                    Map.entry("data", "mild steel 6 mm"),
+                    Map.entry("part", "1"),
+                    Map.entry("parts", "1"));
 
     private SamplePrograms() {}
 

@@ -24,17 +24,81 @@ public final class SplitWriter {
     }
 
     /**
-     * The parts in order; the program itself when it keeps to the limits.
+     * A program's text in as many parts as it needs.
+     *
+     * @param checked all parts one after the other, with what reading them back gave
+     * @param lines of each part
+     */
+    public record Texts(CheckedWriter.Checked checked, List<Integer> lines) {
+
+        public Texts {
+            lines = List.copyOf(lines);
+        }
+    }
+
+    /**
+     * Writes a program and reads it back, part by part. The frame tells each its number (part) and
+     * how many there are (parts).
+     *
+     * @throws DialectException as {@link DialectWriter#write} and {@link #parts} do
+     */
+    public Texts write(Program program, Map<String, String> frame, Map<String, String> stopNames) {
+        CheckedWriter writer = new CheckedWriter(dialect);
+        CheckedWriter.Checked whole = writer.write(program, framed(frame, 1, 1), stopNames);
+        List<Excerpt> parts = parts(program, whole.written());
+        if (parts.isEmpty()) {
+            return new Texts(whole, List.of(whole.written().lines().size()));
+        }
+        List<CheckedWriter.Checked> texts = new ArrayList<>();
+        for (Excerpt part : parts) {
+            Map<String, String> own = framed(frame, texts.size() + 1, parts.size());
+            texts.add(writer.write(part.program(), own, stopNames));
+        }
+        return joined(parts, texts);
+    }
+
+    private static Map<String, String> framed(Map<String, String> frame, int part, int parts) {
+        Map<String, String> framed = new HashMap<>(frame);
+        framed.put("part", String.valueOf(part));
+        framed.put("parts", String.valueOf(parts));
+        return framed;
+    }
+
+    private static Texts joined(List<Excerpt> parts, List<CheckedWriter.Checked> texts) {
+        List<String> lines = new ArrayList<>();
+        List<Integer> items = new ArrayList<>();
+        List<Integer> counts = new ArrayList<>();
+        List<String> faults = new ArrayList<>();
+        double deviation = 0;
+        for (int p = 0; p < texts.size(); p++) {
+            CheckedWriter.Checked text = texts.get(p);
+            int number = p + 1;
+            lines.addAll(text.written().lines());
+            for (int item : text.written().itemOfLine()) {
+                items.add(item < 0 ? -1 : parts.get(p).itemOf().get(item));
+            }
+            counts.add(text.written().lines().size());
+            text.faults().forEach(f -> faults.add("Part %d: %s".formatted(number, f)));
+            deviation = Math.max(deviation, text.deviation());
+        }
+        CheckedWriter.Checked first = texts.get(0);
+        Written written = new Written(lines, items, first.written().lineEnd());
+        return new Texts(
+                new CheckedWriter.Checked(written, deviation, first.limit(), faults), counts);
+    }
+
+    /**
+     * The parts in order; none when the whole keeps to the limits.
      *
      * @param whole text of the program
      * @throws DialectException when a single stop is longer than a file may be
      */
-    public List<Program> parts(Program program, Written whole) {
+    List<Excerpt> parts(Program program, Written whole) {
         Dialect.Limits limits = dialect.limits();
         if (fits(whole, limits)) {
-            return List.of(program);
+            return List.of();
         }
-        List<Program> parts = new ArrayList<>();
+        List<Excerpt> parts = new ArrayList<>();
         Set<String> part = new HashSet<>();
         Size frame = frame(whole);
         Size size = frame;
@@ -59,7 +123,7 @@ public final class SplitWriter {
         return parts;
     }
 
-    private Program excerpt(Program program, Set<String> stops) {
+    private Excerpt excerpt(Program program, Set<String> stops) {
         boolean home =
                 dialect.positions() == Dialect.Positions.INCREMENTAL
                         || dialect.language() == Dialect.Language.CODES;

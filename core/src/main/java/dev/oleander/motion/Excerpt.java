@@ -11,115 +11,27 @@ import java.util.function.Predicate;
  * Some stops of a program as a program of their own. What the stops in between had set up for them
  * is set up again where it is needed: the head is up before a travel from elsewhere, the data in
  * use are chosen, the head comes down before it works.
+ *
+ * @param itemOf for each item its position in the whole program; -1 for what was set up again
  */
-public final class Excerpt {
+public record Excerpt(Program program, List<Integer> itemOf) {
 
-    private final List<Item> items = new ArrayList<>();
-    private Point at = Point.ORIGIN;
-    private boolean down;
-    private Optional<Item.Event> data = Optional.empty();
-
-    private Excerpt() {}
+    public Excerpt {
+        itemOf = List.copyOf(itemOf);
+    }
 
     /**
      * @param chosen ids of stops
      * @param home whether the head goes back to the zero point in the end
      * @throws IllegalArgumentException when none of the stops is chosen
      */
-    public static Program of(Program whole, Predicate<String> chosen, boolean home) {
-        Excerpt excerpt = new Excerpt();
+    public static Excerpt of(Program whole, Predicate<String> chosen, boolean home) {
+        Work excerpt = new Work();
         excerpt.take(whole, chosen);
         if (excerpt.items.isEmpty()) {
             throw new IllegalArgumentException("no stop of the program is chosen");
         }
         return excerpt.ended(home);
-    }
-
-    private void take(Program whole, Predicate<String> chosen) {
-        boolean downThere = false;
-        Optional<Item.Event> dataThere = Optional.empty();
-        boolean follows = true;
-        for (Item item : whole.items()) {
-            String stop = item.origin().stop();
-            boolean wanted = !stop.isEmpty() && chosen.test(stop);
-            if (item instanceof Item.Event event && event.kind() == EventKind.DATA) {
-                dataThere = Optional.of(event);
-            }
-            if (wanted) {
-                if (!follows) {
-                    enter(dataThere, item);
-                }
-                add(item, downThere);
-            }
-            follows = wanted;
-            downThere = MotionItem.isDown(item, downThere);
-        }
-    }
-
-    /** The first item of a stop that does not follow the one it followed in the whole program. */
-    private void enter(Optional<Item.Event> dataThere, Item first) {
-        lift(first.origin());
-        boolean chooses = first instanceof Item.Event e && e.kind() == EventKind.DATA;
-        if (dataThere.isPresent() && !dataThere.equals(data) && !chooses) {
-            Item.Event event = dataThere.get();
-            items.add(new Item.Event(event.kind(), event.args(), event.text(), first.origin()));
-            data = dataThere;
-        }
-    }
-
-    private void add(Item item, boolean downThere) {
-        if (item instanceof Item.Rapid rapid) {
-            if (!rapid.to().equals(at)) {
-                items.add(new Item.Rapid(at, rapid.to(), rapid.origin()));
-                at = rapid.to();
-            }
-        } else if (item instanceof Item.Event event) {
-            event(event, downThere);
-        } else if (item instanceof Item.AtFeed feed) {
-            lower(downThere, feed.origin());
-            items.add(feed);
-            at = feed.end();
-        }
-    }
-
-    private void event(Item.Event event, boolean downThere) {
-        boolean idle =
-                (event.kind() == EventKind.HEAD_UP && !down)
-                        || (event.kind() == EventKind.HEAD_DOWN && down);
-        if (idle) {
-            return;
-        }
-        if (event.kind().isOn()) {
-            lower(downThere, event.origin());
-        }
-        if (event.kind() == EventKind.DATA) {
-            data = Optional.of(event);
-        }
-        items.add(event);
-        down = MotionItem.isDown(event, down);
-    }
-
-    private void lower(boolean downThere, Origin origin) {
-        if (downThere && !down) {
-            items.add(new Item.Event(EventKind.HEAD_DOWN, Map.of(), origin));
-            down = true;
-        }
-    }
-
-    private void lift(Origin origin) {
-        if (down) {
-            items.add(new Item.Event(EventKind.HEAD_UP, Map.of(), origin));
-            down = false;
-        }
-    }
-
-    private Program ended(boolean home) {
-        lift(Origin.FRAME);
-        if (home && !at.equals(Point.ORIGIN)) {
-            items.add(new Item.Rapid(at, Point.ORIGIN, Origin.FRAME));
-        }
-        items.add(new Item.Event(EventKind.END, Map.of(), Origin.FRAME));
-        return new Program(items);
     }
 
     /** Ids of the stops of a program in the order of their work. */
@@ -129,5 +41,109 @@ public final class Excerpt {
                 .filter(stop -> !stop.isEmpty())
                 .distinct()
                 .toList();
+    }
+
+    /** Takes items over one by one. */
+    private static final class Work {
+        private final List<Item> items = new ArrayList<>();
+        private final List<Integer> itemOf = new ArrayList<>();
+        private Point at = Point.ORIGIN;
+        private boolean down;
+        private Optional<Item.Event> data = Optional.empty();
+
+        private void take(Program whole, Predicate<String> chosen) {
+            boolean downThere = false;
+            Optional<Item.Event> dataThere = Optional.empty();
+            boolean follows = true;
+            for (int i = 0; i < whole.size(); i++) {
+                Item item = whole.items().get(i);
+                String stop = item.origin().stop();
+                boolean wanted = !stop.isEmpty() && chosen.test(stop);
+                if (item instanceof Item.Event event && event.kind() == EventKind.DATA) {
+                    dataThere = Optional.of(event);
+                }
+                if (wanted) {
+                    if (!follows) {
+                        enter(dataThere, item);
+                    }
+                    add(item, downThere, i);
+                }
+                follows = wanted;
+                downThere = MotionItem.isDown(item, downThere);
+            }
+        }
+
+        /**
+         * The first item of a stop that does not follow the one it followed in the whole program.
+         */
+        private void enter(Optional<Item.Event> dataThere, Item first) {
+            lift(first.origin());
+            boolean chooses = first instanceof Item.Event e && e.kind() == EventKind.DATA;
+            if (dataThere.isPresent() && !dataThere.equals(data) && !chooses) {
+                Item.Event event = dataThere.get();
+                put(new Item.Event(event.kind(), event.args(), event.text(), first.origin()), -1);
+                data = dataThere;
+            }
+        }
+
+        private void add(Item item, boolean downThere, int from) {
+            if (item instanceof Item.Rapid rapid) {
+                if (!rapid.to().equals(at)) {
+                    put(new Item.Rapid(at, rapid.to(), rapid.origin()), from);
+                    at = rapid.to();
+                }
+            } else if (item instanceof Item.Event event) {
+                event(event, downThere, from);
+            } else if (item instanceof Item.AtFeed feed) {
+                lower(downThere, feed.origin());
+                put(feed, from);
+                at = feed.end();
+            }
+        }
+
+        private void event(Item.Event event, boolean downThere, int from) {
+            boolean idle =
+                    (event.kind() == EventKind.HEAD_UP && !down)
+                            || (event.kind() == EventKind.HEAD_DOWN && down);
+            if (idle) {
+                return;
+            }
+            if (event.kind().isOn()) {
+                lower(downThere, event.origin());
+            }
+            if (event.kind() == EventKind.DATA) {
+                data = Optional.of(event);
+            }
+            put(event, from);
+            down = MotionItem.isDown(event, down);
+        }
+
+        private void put(Item item, int from) {
+            items.add(item);
+            itemOf.add(from);
+        }
+
+        private void lower(boolean downThere, Origin origin) {
+            if (downThere && !down) {
+                put(new Item.Event(EventKind.HEAD_DOWN, Map.of(), origin), -1);
+                down = true;
+            }
+        }
+
+        private void lift(Origin origin) {
+            if (down) {
+                put(new Item.Event(EventKind.HEAD_UP, Map.of(), origin), -1);
+                down = false;
+            }
+        }
+
+        private Excerpt ended(boolean home) {
+            lift(Origin.FRAME);
+            if (home && !at.equals(Point.ORIGIN)) {
+                put(new Item.Rapid(at, Point.ORIGIN, Origin.FRAME), -1);
+            }
+            put(new Item.Event(EventKind.END, Map.of(), Origin.FRAME), -1);
+            return new Excerpt(new Program(items), itemOf);
+        }
     }
 }

@@ -7,8 +7,10 @@ import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectLibrary;
+import dev.oleander.dialect.DialectReader;
+import dev.oleander.dialect.FileNames;
+import dev.oleander.dialect.ReadBack;
 import dev.oleander.dialect.SplitWriter;
-import dev.oleander.dialect.Written;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.PlanChoices;
@@ -17,6 +19,7 @@ import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.sheet.SheetPlanner;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -55,7 +58,7 @@ class ExcerptTest {
         if (chosen.isEmpty()) {
             return;
         }
-        Program part = Excerpt.of(WHOLE, chosen::contains, random.nextBoolean());
+        Program part = Excerpt.of(WHOLE, chosen::contains, random.nextBoolean()).program();
         assertThat(new HashSet<>(Excerpt.stops(part))).isEqualTo(chosen);
         assertSafe(part);
         assertThat(works(part)).isEqualTo(works(WHOLE, chosen));
@@ -106,14 +109,16 @@ class ExcerptTest {
 
     @Test
     void theWholeProgramIsAnExcerptOfItself() {
-        assertThat(Excerpt.of(WHOLE, stop -> true, false)).isEqualTo(WHOLE);
+        Excerpt all = Excerpt.of(WHOLE, stop -> true, false);
+        assertThat(all.program()).isEqualTo(WHOLE);
+        assertThat(all.itemOf().get(5)).isEqualTo(5);
     }
 
     @Test
     void goingOnFromAStopChoosesItsDataAndComesToItWithTheHeadUp() {
         List<String> stops = Excerpt.stops(WHOLE);
         Set<String> rest = new HashSet<>(stops.subList(7, stops.size()));
-        Program part = Excerpt.of(WHOLE, rest::contains, false);
+        Program part = Excerpt.of(WHOLE, rest::contains, false).program();
         assertThat(part.items().get(0))
                 .isInstanceOfSatisfying(
                         Item.Event.class, e -> assertThat(e.kind()).isEqualTo(EventKind.DATA));
@@ -139,36 +144,59 @@ class ExcerptTest {
     void aProgramThatIsTooLongIsPartedBetweenStops() {
         for (String more : List.of("", "positions: incremental\n")) {
             Dialect dialect = limited("{blocks: 120, bytes: 2500}", more);
-            CheckedWriter writer = new CheckedWriter(dialect);
-            Written whole = writer.write(WHOLE, Samples.FRAME, Map.of()).written();
-            List<Program> parts = new SplitWriter(dialect).parts(WHOLE, whole);
-            assertThat(parts).hasSizeGreaterThan(2);
+            SplitWriter.Texts texts =
+                    new SplitWriter(dialect).write(WHOLE, Samples.FRAME, Map.of());
+            assertThat(texts.checked().faults()).isEmpty();
+            assertThat(texts.lines()).hasSizeGreaterThan(2);
             List<Item> worked = new ArrayList<>();
-            for (Program part : parts) {
-                assertSafe(part);
-                var checked = writer.write(part, Samples.FRAME, Map.of());
-                assertThat(checked.faults()).isEmpty();
-                assertThat(checked.written().lines()).hasSizeLessThanOrEqualTo(120);
-                assertThat(checked.written().text()).hasSizeLessThanOrEqualTo(2500);
-                worked.addAll(works(part));
+            int at = 0;
+            for (int count : texts.lines()) {
+                List<String> lines = texts.checked().written().lines().subList(at, at + count);
+                assertThat(count).isLessThanOrEqualTo(120);
+                assertThat(String.join("\n", lines)).hasSizeLessThan(2500);
+                ReadBack back = new DialectReader(dialect).read(String.join("\n", lines));
+                assertThat(back.problems()).isEmpty();
+                assertSafe(back.program());
+                at += count;
             }
-            assertThat(worked).isEqualTo(works(WHOLE));
+            Set<Integer> written = new HashSet<>(texts.checked().written().itemOfLine());
+            for (int i = 0; i < WHOLE.size(); i++) {
+                if (WHOLE.items().get(i) instanceof Item.AtFeed feed && feed.length() > 0.01) {
+                    assertThat(written).as("item %d", i).contains(i);
+                }
+            }
         }
     }
 
     @Test
     void aShortProgramStaysWhole() {
         Dialect dialect = limited("{blocks: 100000}", "");
-        Written whole = new CheckedWriter(dialect).write(WHOLE, Samples.FRAME, Map.of()).written();
-        assertThat(new SplitWriter(dialect).parts(WHOLE, whole)).containsExactly(WHOLE);
+        SplitWriter.Texts texts = new SplitWriter(dialect).write(WHOLE, Samples.FRAME, Map.of());
+        assertThat(texts.lines()).containsExactly(texts.checked().written().lines().size());
     }
 
     @Test
     void aStopThatIsTooLongIsToldWithItsSize() {
-        Dialect dialect = limited("{blocks: 22}", "");
-        Written whole = new CheckedWriter(dialect).write(WHOLE, Samples.FRAME, Map.of()).written();
-        assertThatThrownBy(() -> new SplitWriter(dialect).parts(WHOLE, whole))
+        SplitWriter writer = new SplitWriter(limited("{blocks: 22}", ""));
+        assertThatThrownBy(() -> writer.write(WHOLE, Samples.FRAME, Map.of()))
                 .hasMessageContaining("alone has")
                 .hasMessageContaining("22 blocks");
+    }
+
+    @Test
+    void filesAreNamedAfterThePatternOfTheirFormat() {
+        Map<String, String> frame = new HashMap<>(Samples.FRAME);
+        frame.put("id", "12");
+        frame.put("job", "Chain-stopper pawls, Ø 9");
+        assertThat(FileNames.of(Samples.DIALECT, frame)).isEqualTo("12-chain-stopper-pawls-9-A.nc");
+        frame.put("part", "2");
+        frame.put("parts", "3");
+        assertThat(FileNames.of(Samples.DIALECT, frame))
+                .isEqualTo("12-chain-stopper-pawls-9-A-2.nc");
+        String own = "file:\n  name: \"P{{number}}{{revision}}_{{part}}\"";
+        Dialect named =
+                DialectLibrary.parse(
+                        "x", DialectLibrary.description("teasel").replace("file:", own));
+        assertThat(FileNames.of(named, frame)).isEqualTo("P0001A_2.nc");
     }
 }

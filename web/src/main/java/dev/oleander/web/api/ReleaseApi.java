@@ -10,8 +10,11 @@ import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseFiles;
 import dev.oleander.web.release.ReleaseService;
+import dev.oleander.web.release.ReleaseWish;
+import dev.oleander.web.release.Resuming;
 import dev.oleander.web.release.Verification;
 import java.net.URI;
+import java.util.List;
 import java.util.Map;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -21,6 +24,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Releases over HTTP. */
@@ -28,15 +32,27 @@ import org.springframework.web.bind.annotation.RestController;
 class ReleaseApi {
 
     private final ReleaseService releases;
+    private final Resuming resuming;
     private final JobService jobs;
 
-    ReleaseApi(ReleaseService releases, JobService jobs) {
+    ReleaseApi(ReleaseService releases, Resuming resuming, JobService jobs) {
+        this.resuming = resuming;
         this.releases = releases;
         this.jobs = jobs;
     }
 
-    /** Reasons by id of a finding, with which findings to look at are accepted. */
-    record ReleaseRequest(Map<String, String> acceptances) {}
+    /**
+     * @param parameters of the format, by name
+     * @param acceptances reasons by id of a finding, with which findings to look at are accepted
+     * @param stops ids of the stops of a trial; none: the whole run
+     */
+    record ReleaseRequest(
+            Map<String, String> parameters, Map<String, String> acceptances, List<String> stops) {
+
+        ReleaseWish wish() {
+            return new ReleaseWish(parameters, stops);
+        }
+    }
 
     /** Acceptances are kept only when the release is made. */
     @PostMapping("/api/jobs/{id}/releases")
@@ -52,7 +68,8 @@ class ReleaseApi {
                     before -> accepted(before, request.acceptances(), who),
                     who);
         }
-        Release made = releases.release(id, who);
+        ReleaseWish wish = request == null ? ReleaseWish.NONE : request.wish();
+        Release made = releases.release(id, wish, who);
         return ResponseEntity.created(URI.create("/api/releases/" + made.id()))
                 .body(ApiMapper.release(made));
     }
@@ -88,6 +105,18 @@ class ReleaseApi {
     @GetMapping(value = "/api/releases/{id}/program", produces = MediaType.TEXT_PLAIN_VALUE)
     String program(@PathVariable long id) {
         return releases.find(id).program();
+    }
+
+    /** Where the program can be begun again. */
+    @GetMapping("/api/releases/{id}/starts")
+    List<Resuming.Start> starts(@PathVariable long id) {
+        return resuming.starts(releases.find(id));
+    }
+
+    /** The program from a stop on. */
+    @GetMapping(value = "/api/releases/{id}/program-from", produces = MediaType.TEXT_PLAIN_VALUE)
+    String resume(@PathVariable long id, @RequestParam String stop) {
+        return resuming.from(releases.find(id), stop);
     }
 
     /** The sheet for the machine. */

@@ -5,6 +5,7 @@ import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Stop;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.bench.ReleaseSlip.Trial;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.ShopRecipes;
@@ -95,17 +96,18 @@ class BenchModel {
             model.addAttribute("proof", new ProofSlip(result));
         }
         if (shown.stage() == Stage.RELEASE) {
-            model.addAttribute("release", release(job, planned, shown.revision()));
+            Trial trial = new Trial(result.dialect(), stops.size());
+            model.addAttribute("release", release(job, planned, shown.revision(), trial));
         }
     }
 
-    private ReleaseSlip release(JobView job, boolean planned, String shown) {
+    private ReleaseSlip release(JobView job, boolean planned, String shown, Trial trial) {
         List<Release> made = releases.ofJob(job.id());
         if (!planned) {
             List<String> waits = job.stage(Stage.SHEET).needs();
             List<String> obstacles =
                     waits.isEmpty() ? List.of("The plan is still being made.") : waits;
-            return new ReleaseSlip(null, made, shown, obstacles, false);
+            return new ReleaseSlip(null, made, shown, obstacles, false, trial);
         }
         ProgramPreview preview = releases.preview(job);
         List<String> obstacles = new ArrayList<>();
@@ -119,7 +121,7 @@ class BenchModel {
             obstacles.add("The proof is still under way.");
         }
         boolean fresh = job.stage(Stage.RELEASE).isReady();
-        return new ReleaseSlip(preview, made, shown, obstacles, fresh);
+        return new ReleaseSlip(preview, made, shown, obstacles, fresh, trial);
     }
 
     private static List<Stop> selected(JobResult result, List<String> ids) {

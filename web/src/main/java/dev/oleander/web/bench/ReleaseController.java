@@ -11,9 +11,13 @@ import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseFiles;
 import dev.oleander.web.release.ReleaseRefusedException;
 import dev.oleander.web.release.ReleaseService;
+import dev.oleander.web.release.ReleaseWish;
+import dev.oleander.web.release.Resuming;
 import dev.oleander.web.release.RevisionChanges;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -31,11 +35,17 @@ import tools.jackson.databind.json.JsonMapper;
 @Controller
 class ReleaseController {
 
+    /** Before the names of fields for the parameters of a format. */
+    private static final String PARAMETER = "parameter-";
+
     private final JobService jobs;
     private final ReleaseService releases;
+    private final Resuming resuming;
     private final BenchModel bench;
 
-    ReleaseController(JobService jobs, ReleaseService releases, BenchModel bench) {
+    ReleaseController(
+            JobService jobs, ReleaseService releases, Resuming resuming, BenchModel bench) {
+        this.resuming = resuming;
         this.jobs = jobs;
         this.releases = releases;
         this.bench = bench;
@@ -84,13 +94,17 @@ class ReleaseController {
     String release(
             @PathVariable long id,
             @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "false") boolean trial,
+            @RequestParam Map<String, String> values,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
+        ReleaseWish wish =
+                new ReleaseWish(parameters(values), trial ? BenchController.ids(stop) : List.of());
         String made = "";
         EditError error = EditError.NONE;
         try {
-            made = releases.release(id, who).revision();
+            made = releases.release(id, wish, who).revision();
         } catch (ReleaseRefusedException refused) {
             error = new EditError("", "", refused.getMessage());
             response.setStatus(HttpStatus.CONFLICT.value());
@@ -101,9 +115,38 @@ class ReleaseController {
         return "bench/update";
     }
 
+    private static Map<String, String> parameters(Map<String, String> values) {
+        Map<String, String> parameters = new HashMap<>();
+        values.forEach(
+                (name, value) -> {
+                    if (name.startsWith(PARAMETER)) {
+                        parameters.put(name.substring(PARAMETER.length()), value);
+                    }
+                });
+        return parameters;
+    }
+
     @GetMapping("/releases/{id}/program")
     ResponseEntity<byte[]> download(@PathVariable long id) {
         return ReleaseFiles.program(releases.find(id));
+    }
+
+    /** Where a released program can be begun again, for the operator. */
+    @GetMapping("/releases/{id}/starts")
+    String starts(@PathVariable long id, @AuthenticationPrincipal SignedIn who, Model model) {
+        Release release = releases.find(id);
+        model.addAttribute("who", who);
+        model.addAttribute("release", release);
+        model.addAttribute("job", jobs.view(release.jobId()));
+        model.addAttribute("starts", resuming.starts(release));
+        return "release-starts";
+    }
+
+    /** The program from one of these places on. */
+    @GetMapping("/releases/{id}/program-from")
+    ResponseEntity<byte[]> resume(@PathVariable long id, @RequestParam String stop) {
+        Release release = releases.find(id);
+        return ReleaseFiles.resumed(release, stop, resuming.from(release, stop));
     }
 
     @GetMapping("/releases/{id}/sheet.pdf")

@@ -1,12 +1,16 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.dialect.Dialect;
+import dev.oleander.dialect.Parameter;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
+import dev.oleander.web.release.ReleaseFiles;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.IntStream;
 
 /** The next release, and those that were made. */
@@ -31,26 +35,50 @@ public final class ReleaseSlip {
             String duration,
             String sha,
             boolean shown,
-            String before) {}
+            String before,
+            boolean trial,
+            int files) {}
+
+    /**
+     * A parameter of the format.
+     *
+     * @param value as the release before had it, or as usual
+     * @param limits what it can be, in words
+     */
+    public record ParameterField(
+            String name, String label, List<String> choices, String value, String limits) {}
 
     private final ProgramPreview preview;
     private final List<Release> releases;
     private final String shown;
     private final List<String> obstacles;
     private final boolean fresh;
+    private final Dialect format;
+    private final int selected;
+
+    /**
+     * What a trial could be of.
+     *
+     * @param selected stops that are selected
+     */
+    record Trial(Dialect format, int selected) {}
 
     /**
      * @param preview null when nothing can be written
      * @param shown revision whose text is shown; empty: the next one's
      * @param obstacles sentences of the findings that stand against a release
      * @param fresh whether nothing changed since the newest release
+     * @param trial the format, and what is selected
      */
     ReleaseSlip(
             ProgramPreview preview,
             List<Release> releases,
             String shown,
             List<String> obstacles,
-            boolean fresh) {
+            boolean fresh,
+            Trial trial) {
+        this.format = trial.format();
+        this.selected = trial.selected();
         this.preview = preview;
         this.releases = releases;
         this.shown = shown;
@@ -112,6 +140,43 @@ public final class ReleaseSlip {
                 Numbers.duration(r.seconds()),
                 r.sha256().substring(0, 12),
                 r.revision().equals(shown),
-                i + 1 < releases.size() ? releases.get(i + 1).revision() : null);
+                i + 1 < releases.size() ? releases.get(i + 1).revision() : null,
+                r.trial(),
+                ReleaseFiles.partLines(r).size());
+    }
+
+    /** What the format asks for at a release. */
+    public List<ParameterField> parameters() {
+        if (preview == null) {
+            return List.of();
+        }
+        Map<String, String> last = releases.isEmpty() ? Map.of() : releases.get(0).parameters();
+        return format.parameters().stream()
+                .map(
+                        p ->
+                                new ParameterField(
+                                        p.name(),
+                                        p.label(),
+                                        p.choices(),
+                                        last.getOrDefault(p.name(), p.usual()),
+                                        limits(p)))
+                .toList();
+    }
+
+    private static String limits(Parameter p) {
+        String least = p.least() == null ? "" : "from " + Numbers.plain(p.least(), 3);
+        String most = p.most() == null ? "" : "to " + Numbers.plain(p.most(), 3);
+        return (least + " " + most).strip();
+    }
+
+    /** What the button for a trial says; empty when no stop is selected. */
+    public String trialOffer() {
+        boolean writable = preview != null && obstacles.isEmpty();
+        if (!writable || selected == 0) {
+            return "";
+        }
+        return selected == 1
+                ? "Release the selected stop as a trial"
+                : "Release the %d selected stops as a trial".formatted(selected);
     }
 }

@@ -1,19 +1,13 @@
 package dev.oleander.web.job;
 
-import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
-import dev.oleander.dialect.Written;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutBook;
-import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.material.Remains;
 import dev.oleander.motion.DataTable;
-import dev.oleander.motion.PostedProgram;
-import dev.oleander.motion.Registers;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Run;
@@ -25,7 +19,6 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
-import dev.oleander.quantity.Numbers;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -222,51 +215,6 @@ public final class JobResult {
     public double pricePerPart() {
         int placed = Math.max(1, run().layout().placed());
         return machine.hourlyRate() * timeline().total() / 3600 / placed;
-    }
-
-    /**
-     * The program as text, read back and compared.
-     *
-     * @param frame values for header and footer
-     */
-    public CheckedWriter.Checked write(Map<String, String> frame) {
-        return write(dialect, frame);
-    }
-
-    /** The same in another format, or in another version of it. */
-    public CheckedWriter.Checked write(Dialect format, Map<String, String> frame) {
-        List<CutRow> rows = DataTable.of(run());
-        Map<String, String> names =
-                run().stops().stream()
-                        .collect(
-                                Collectors.toMap(
-                                        Stop::id, stop -> nameOf(stop, rows), (a, b) -> a));
-        PostedProgram posted = PostedProgram.of(run(), reading().byId(), timeline().program());
-        CheckedWriter.Checked checked =
-                new CheckedWriter(format).write(posted.program(), frame, names);
-        Written text = checked.written();
-        List<Integer> items =
-                text.itemOfLine().stream()
-                        .map(i -> i < 0 ? i : posted.itemOfHead().get(i))
-                        .toList();
-        return new CheckedWriter.Checked(
-                new Written(text.lines(), items, text.lineEnd()),
-                checked.deviation(),
-                checked.limit(),
-                checked.faults());
-    }
-
-    /** With the register that its controller needs, where it offsets the path. */
-    private static String nameOf(Stop stop, List<CutRow> rows) {
-        String name = "%d %s".formatted(stop.number(), stop.name());
-        boolean plain = stop.compensation() == Compensation.PATH || stop.row().isEmpty();
-        return plain
-                ? name
-                : "%s, D%d = %s"
-                        .formatted(
-                                name,
-                                Registers.of(stop, rows),
-                                Numbers.plain(Registers.value(stop), 3));
     }
 
     /** SHA-256 of the cutting data that the run uses, in hexadecimal. */

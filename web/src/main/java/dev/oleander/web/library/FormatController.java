@@ -179,7 +179,7 @@ class FormatController {
         }
         JobView view = jobs.view(job);
         try {
-            Checked now = releases.preview(view, check.dialect());
+            Checked now = releases.preview(view, check.dialect()).checked();
             String text = now.written().text();
             List<TextDiff.Line> changes =
                     TextDiff.of(saved(name, view), text, UnaryOperator.identity());
@@ -200,7 +200,7 @@ class FormatController {
     private String saved(String name, JobView view) {
         Dialect dialect = formats.find(name).orElseThrow();
         try {
-            return releases.preview(view, dialect).written().text();
+            return releases.preview(view, dialect).checked().written().text();
         } catch (DialectException impossible) {
             return "";
         }

@@ -15,6 +15,7 @@ import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
+import dev.oleander.web.release.Resuming;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -39,8 +40,11 @@ class ProgramController {
     private final Formats formats;
     private final MachineLibrary machines;
     private final ReleaseService releases;
+    private final Resuming resuming;
 
-    ProgramController(Formats formats, MachineLibrary machines, ReleaseService releases) {
+    ProgramController(
+            Formats formats, MachineLibrary machines, ReleaseService releases, Resuming resuming) {
+        this.resuming = resuming;
         this.formats = formats;
         this.machines = machines;
         this.releases = releases;
@@ -96,7 +100,7 @@ class ProgramController {
         Program other = null;
         if (release != null) {
             Release with = releases.find(release);
-            Dialect own = format(with.dialect());
+            Dialect own = resuming.format(with);
             other = new DialectReader(own).read(with.program()).program();
             model.addAttribute("compared", compared(with, reading, other, format));
         }

@@ -18,7 +18,8 @@ class LatestRelease implements Released.Lookup {
 
     @Override
     public Optional<Released> latest(long job) {
-        return releases.findFirstByJobIdOrderByIdDesc(job).map(LatestRelease::released);
+        return releases.findFirstByJobIdAndTrialOrderByIdDesc(job, false)
+                .map(LatestRelease::released);
     }
 
     private static Released released(Release release) {

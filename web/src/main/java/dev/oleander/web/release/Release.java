@@ -9,7 +9,10 @@ import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
+import java.util.Map;
 import org.hibernate.annotations.Immutable;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /** An immutable, proven program with everything it was made from. */
 @Entity
@@ -36,6 +39,9 @@ public class Release {
     private byte[] motion;
     private byte[] sheet;
 
+    private String partLines;
+    private boolean trial;
+
     private double greatestDeviation;
     private double seconds;
     private int sealVersion;
@@ -55,6 +61,8 @@ public class Release {
      *
      * @param motion program of motions as JSON, packed
      * @param sheet shop sheet as PDF
+     * @param partLines numbers of lines of its files, JSON
+     * @param trial whether only some of its stops are cut
      */
     record Content(
             String fileName,
@@ -65,7 +73,9 @@ public class Release {
             byte[] motion,
             byte[] sheet,
             double greatestDeviation,
-            double seconds) {}
+            double seconds,
+            String partLines,
+            boolean trial) {}
 
     /** Which program of which machine it is. */
     record Origin(long jobId, int step, String machine, String dialect, int dialectVersion) {}
@@ -87,6 +97,8 @@ public class Release {
         this.motion = content.motion();
         this.sheet = content.sheet();
         this.sealVersion = ReleaseSeal.VERSION;
+        this.partLines = content.partLines();
+        this.trial = content.trial();
         this.greatestDeviation = content.greatestDeviation();
         this.seconds = content.seconds();
         this.revision = seal.revision();
@@ -155,6 +167,26 @@ public class Release {
     /** Shop sheet as PDF; null for releases made before it was kept. */
     byte[] sheet() {
         return sheet;
+    }
+
+    /** Numbers of lines of the program's files, JSON; null where it is one file. */
+    String partLines() {
+        return partLines;
+    }
+
+    /** Values of the format's parameters as they were typed, by name. */
+    public Map<String, String> parameters() {
+        Map<String, String> parameters =
+                JsonMapper.shared()
+                        .convertValue(
+                                JsonMapper.shared().readTree(inputs).path("parameters"),
+                                new TypeReference<Map<String, String>>() {});
+        return parameters == null ? Map.of() : parameters;
+    }
+
+    /** Whether only some stops of the run are cut. */
+    public boolean trial() {
+        return trial;
     }
 
     int sealVersion() {

@@ -2,19 +2,42 @@ package dev.oleander.web.release;
 
 import dev.oleander.motion.PathDxf;
 import dev.oleander.web.job.NotFoundException;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What can be taken from a release as a file. */
 public final class ReleaseFiles {
 
     private ReleaseFiles() {}
 
-    /** The program for the controller. */
+    /** Numbers of lines of the files that a program has. */
+    public static List<Integer> partLines(Release release) {
+        return release.partLines() == null
+                ? List.of((int) release.program().lines().count())
+                : JsonMapper.shared()
+                        .readValue(release.partLines(), new TypeReference<List<Integer>>() {});
+    }
+
+    /** The program for the controller; several files come packed together. */
     public static ResponseEntity<byte[]> program(Release release) {
+        List<Integer> lines = partLines(release);
+        if (lines.size() > 1) {
+            return file(
+                    named(release, "zip"),
+                    MediaType.parseMediaType("application/zip"),
+                    packed(release, lines));
+        }
         return file(
                 release.fileName(),
                 MediaType.parseMediaType("text/plain;charset=us-ascii"),
@@ -43,6 +66,20 @@ public final class ReleaseFiles {
                 .body(release.sheet());
     }
 
+    /** The program from a stop on. */
+    public static ResponseEntity<byte[]> resumed(Release release, String stop, String text) {
+        int dot = release.fileName().lastIndexOf('.');
+        String name =
+                release.fileName().substring(0, dot)
+                        + "-from-"
+                        + stop.replaceAll("[^A-Za-z0-9]+", "-")
+                        + release.fileName().substring(dot);
+        return file(
+                name,
+                MediaType.parseMediaType("text/plain;charset=us-ascii"),
+                text.getBytes(StandardCharsets.US_ASCII));
+    }
+
     /** The way of the head as a drawing. */
     public static ResponseEntity<byte[]> path(Release release) {
         String dxf = PathDxf.write(new KeptMotion(release).program());
@@ -56,6 +93,31 @@ public final class ReleaseFiles {
     public static ResponseEntity<byte[]> motion(Release release) {
         return file(
                 named(release, "json"), MediaType.APPLICATION_JSON, new KeptMotion(release).json());
+    }
+
+    private static byte[] packed(Release release, List<Integer> lines) {
+        List<String> all = release.program().lines().toList();
+        String end = release.program().contains("\r\n") ? "\r\n" : "\n";
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
+            int at = 0;
+            for (int part = 0; part < lines.size(); part++) {
+                String text = String.join(end, all.subList(at, at + lines.get(part))) + end;
+                int dot = release.fileName().lastIndexOf('.');
+                String name =
+                        "%s-%d%s"
+                                .formatted(
+                                        release.fileName().substring(0, dot),
+                                        part + 1,
+                                        release.fileName().substring(dot));
+                zip.putNextEntry(new ZipEntry(name));
+                zip.write(text.getBytes(StandardCharsets.US_ASCII));
+                at += lines.get(part);
+            }
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
+        }
+        return bytes.toByteArray();
     }
 
     private static String named(Release release, String extension) {

@@ -9,6 +9,10 @@ public interface ReleaseRepository extends JpaRepository<Release, Long> {
 
     Optional<Release> findFirstByJobIdOrderByIdDesc(long jobId);
 
+    Optional<Release> findFirstByJobIdAndTrialOrderByIdDesc(long jobId, boolean trial);
+
+    long countByJobIdAndTrial(long jobId, boolean trial);
+
     List<Release> findByJobIdOrderByIdDesc(long jobId);
 
     List<Release> findTop50ByOrderByIdDesc();

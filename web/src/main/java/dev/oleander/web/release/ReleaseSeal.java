@@ -9,12 +9,16 @@ import java.util.List;
 final class ReleaseSeal {
 
     /** The first one covers neither motion nor shop sheet, which releases did not hold then. */
-    static final int VERSION = 2;
+    static final int VERSION = 3;
 
     private ReleaseSeal() {}
 
     /** SHA-256 in hexadecimal. */
     static String of(Release.Content content, String previous) {
+        return of(content, previous, VERSION);
+    }
+
+    private static String of(Release.Content content, String previous, int version) {
         List<String> all = new ArrayList<>();
         all.add(content.program());
         all.add(content.inputs());
@@ -23,13 +27,17 @@ final class ReleaseSeal {
         all.add(content.itemOfLine());
         all.add(DocumentJson.sha256(content.motion()));
         all.add(DocumentJson.sha256(content.sheet()));
+        if (version > 2) {
+            all.add(String.valueOf(content.partLines()));
+            all.add(String.valueOf(content.trial()));
+        }
         all.add(String.valueOf(previous));
         return sha256(all);
     }
 
     /** What the hash of a release would be, computed from what is stored now. */
     static String again(Release r) {
-        return r.sealVersion() == VERSION
+        return r.sealVersion() > 1
                 ? of(
                         new Release.Content(
                                 r.fileName(),
@@ -40,8 +48,11 @@ final class ReleaseSeal {
                                 r.motion(),
                                 r.sheet(),
                                 r.greatestDeviation(),
-                                r.seconds()),
-                        r.previousSha256())
+                                r.seconds(),
+                                r.partLines(),
+                                r.trial()),
+                        r.previousSha256(),
+                        r.sealVersion())
                 : sha256(
                         List.of(
                                 r.program(),

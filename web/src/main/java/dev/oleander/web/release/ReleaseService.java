@@ -2,32 +2,43 @@ package dev.oleander.web.release;
 
 import dev.oleander.dialect.CheckedWriter.Checked;
 import dev.oleander.dialect.Dialect;
+import dev.oleander.dialect.DialectException;
+import dev.oleander.dialect.FileNames;
+import dev.oleander.dialect.Parameter;
+import dev.oleander.dialect.SplitWriter;
 import dev.oleander.machine.CutRow;
 import dev.oleander.motion.DataTable;
+import dev.oleander.motion.Excerpt;
+import dev.oleander.motion.TimeModel;
+import dev.oleander.motion.Timeline;
 import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.Stop;
 import dev.oleander.proof.Proof;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.format.Formats;
+import dev.oleander.web.format.SavedFormat;
 import dev.oleander.web.job.DocumentJson;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.ProgramText;
 import dev.oleander.web.job.StageReport;
-import java.text.Normalizer;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,6 +57,7 @@ public class ReleaseService {
     private final JobService jobs;
     private final AccountRepository accounts;
     private final ShopSheet shopSheet;
+    private final Formats formats;
     private final Clock clock;
 
     ReleaseService(
@@ -53,11 +65,13 @@ public class ReleaseService {
             JobService jobs,
             AccountRepository accounts,
             ShopSheet shopSheet,
+            Formats formats,
             Clock clock) {
         this.releases = releases;
         this.jobs = jobs;
         this.accounts = accounts;
         this.shopSheet = shopSheet;
+        this.formats = formats;
         this.clock = clock;
     }
 
@@ -116,50 +130,68 @@ public class ReleaseService {
 
     /** The text the next release would hold, read back and compared. */
     public ProgramPreview preview(JobView job) {
-        String revision = nextRevision(releases.findFirstByJobIdOrderByIdDesc(job.id()));
-        return new ProgramPreview(
-                revision, fileName(job, revision), job.result().write(frame(job, revision)));
+        return preview(job, ReleaseWish.NONE);
     }
 
-    /** The text the next release would hold if its format were another one. */
-    public Checked preview(JobView job, Dialect format) {
-        String revision = nextRevision(releases.findFirstByJobIdOrderByIdDesc(job.id()));
+    /**
+     * @throws DialectException when a parameter is not possible
+     */
+    private ProgramPreview preview(JobView job, ReleaseWish wish) {
+        return preview(job, job.result().dialect(), wish);
+    }
+
+    /**
+     * The text the next release would hold if its format were another one.
+     *
+     * @throws DialectException when it cannot say the program
+     */
+    public ProgramPreview preview(JobView job, Dialect format) {
+        return preview(job, format, ReleaseWish.NONE);
+    }
+
+    private ProgramPreview preview(JobView job, Dialect format, ReleaseWish wish) {
+        String revision = nextRevision(job.id(), wish);
         Map<String, String> frame = frame(job, revision);
-        format.parameters().forEach(p -> frame.put(p.name(), p.usual()));
-        return job.result().write(format, frame);
+        if (wish.isTrial()) {
+            int count = wish.stops().size();
+            frame.put(
+                    "revision",
+                    "%s trial of %d %s".formatted(revision, count, count == 1 ? "stop" : "stops"));
+        }
+        for (Parameter parameter : format.parameters()) {
+            frame.put(parameter.name(), parameter.value(wish.parameters().get(parameter.name())));
+        }
+        SplitWriter.Texts texts =
+                ProgramText.of(job.result(), format, frame, Set.copyOf(wish.stops()));
+        Map<String, String> named = new LinkedHashMap<>(frame);
+        named.put("revision", revision);
+        String fileName = FileNames.of(format, named);
+        return new ProgramPreview(revision, fileName, texts, frame);
+    }
+
+    /** The same as a release of the whole run with the usual parameters. */
+    @Transactional
+    public Release release(long jobId, SignedIn who) {
+        return release(jobId, ReleaseWish.NONE, who);
     }
 
     /**
      * Proves, writes, reads back, compares and keeps.
      *
-     * @throws ReleaseRefusedException when a finding stands against it or the text differs from the
-     *     plan
+     * @throws ReleaseRefusedException when a finding stands against it, the text differs from the
+     *     plan, or the wish cannot be
      */
     @Transactional
-    public Release release(long jobId, SignedIn who) {
+    public Release release(long jobId, ReleaseWish wish, SignedIn who) {
         JobView job = jobs.heldView(jobId);
         Proof proof = job.result().proof();
         requireReleasable(job, proof);
-        Optional<Release> previous = releases.findFirstByJobIdOrderByIdDesc(jobId);
-        ProgramPreview preview = preview(job);
-        Checked checked = preview.checked();
-        if (!checked.isTrue()) {
-            throw new ReleaseRefusedException(
-                    "The program read back is not the plan: " + checked.faults().get(0), List.of());
-        }
+        requireStops(job.result(), wish);
+        ProgramPreview preview = written(job, wish);
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
-        Release.Content content =
-                new Release.Content(
-                        preview.fileName(),
-                        checked.written().text(),
-                        JSON.writeValueAsString(checked.written().itemOfLine()),
-                        JSON.writeValueAsString(inputs(job.result())),
-                        JSON.writeValueAsString(findings(proof)),
-                        KeptMotion.packed(job.result().timeline().program()),
-                        shopSheet.write(job, preview, who.fullName(), now),
-                        checked.deviation(),
-                        job.result().timeline().total());
-        String before = previous.map(Release::sha256).orElse(null);
+        String before =
+                releases.findFirstByJobIdOrderByIdDesc(jobId).map(Release::sha256).orElse(null);
+        Release.Content content = content(job, wish, preview, who, now);
         Release.Seal seal =
                 new Release.Seal(preview.revision(), ReleaseSeal.of(content, before), before);
         Release made =
@@ -172,6 +204,66 @@ public class ReleaseService {
                                 now));
         jobs.refreshSummary(jobId);
         return made;
+    }
+
+    private ProgramPreview written(JobView job, ReleaseWish wish) {
+        ProgramPreview preview;
+        try {
+            preview = preview(job, wish);
+        } catch (DialectException impossible) {
+            throw new ReleaseRefusedException(impossible.getMessage(), List.of());
+        }
+        Checked checked = preview.checked();
+        if (!checked.isTrue()) {
+            throw new ReleaseRefusedException(
+                    "The program read back is not the plan: " + checked.faults().get(0), List.of());
+        }
+        return preview;
+    }
+
+    private Release.Content content(
+            JobView job, ReleaseWish wish, ProgramPreview preview, SignedIn who, Instant now) {
+        JobResult result = job.result();
+        List<Integer> items = preview.checked().written().itemOfLine();
+        Timeline timeline = result.timeline();
+        if (wish.isTrial()) {
+            Excerpt part =
+                    Excerpt.of(timeline.program(), Set.copyOf(wish.stops())::contains, false);
+            items = within(part, items);
+            timeline = new TimeModel(result.machine()).time(part.program());
+        }
+        return new Release.Content(
+                preview.fileName(),
+                preview.checked().written().text(),
+                JSON.writeValueAsString(items),
+                JSON.writeValueAsString(inputs(result, wish, preview)),
+                JSON.writeValueAsString(findings(result.proof())),
+                KeptMotion.packed(timeline.program()),
+                shopSheet.write(job, preview, who.fullName(), now),
+                preview.checked().deviation(),
+                timeline.total(),
+                JSON.writeValueAsString(preview.texts().lines()),
+                wish.isTrial());
+    }
+
+    /** Positions in a part of the motion instead of the whole. */
+    private static List<Integer> within(Excerpt part, List<Integer> items) {
+        Map<Integer, Integer> places = new HashMap<>();
+        for (int i = 0; i < part.itemOf().size(); i++) {
+            places.put(part.itemOf().get(i), i);
+        }
+        return items.stream().map(i -> i < 0 ? -1 : places.getOrDefault(i, -1)).toList();
+    }
+
+    private static void requireStops(JobResult result, ReleaseWish wish) {
+        Map<String, Stop> stops = result.stops();
+        for (String id : wish.stops()) {
+            Stop stop = stops.get(id);
+            if (stop == null || stop.path().isEmpty()) {
+                throw new ReleaseRefusedException(
+                        "There is no stop \"%s\" that is cut.".formatted(id), List.of());
+            }
+        }
     }
 
     private static void requireReleasable(JobView job, Proof proof) {
@@ -201,7 +293,7 @@ public class ReleaseService {
     }
 
     /** Everything the program was made from, so that it can be understood without today's data. */
-    private static Map<String, Object> inputs(JobResult result) {
+    private Map<String, Object> inputs(JobResult result, ReleaseWish wish, ProgramPreview preview) {
         Map<String, Object> inputs = new LinkedHashMap<>();
         inputs.put("fingerprint", DocumentJson.fingerprint(result.document()));
         inputs.put("dataFingerprint", result.dataFingerprint());
@@ -210,7 +302,15 @@ public class ReleaseService {
         inputs.put("cutData", DataTable.of(result.run()));
         inputs.put("stock", result.run().layout().stock());
         inputs.put("placements", result.run().layout().placements());
+        inputs.put("format", format(result.dialect()));
+        inputs.put("frame", preview.frame());
+        inputs.put("parameters", wish.parameters());
+        inputs.put("stops", wish.stops());
         return inputs;
+    }
+
+    private String format(Dialect dialect) {
+        return formats.latest(dialect.name()).map(SavedFormat::description).orElse("");
     }
 
     private static List<Map<String, Object>> findings(Proof proof) {
@@ -232,6 +332,7 @@ public class ReleaseService {
         JobResult result = job.result();
         SheetLayout layout = result.run().layout();
         Map<String, String> frame = new LinkedHashMap<>();
+        frame.put("id", String.valueOf(job.id()));
         frame.put("number", String.format(Locale.ROOT, "%04d", job.id() % 10_000));
         frame.put("job", result.document().name());
         frame.put("revision", revision);
@@ -249,19 +350,13 @@ public class ReleaseService {
         return frame;
     }
 
-    private static String nextRevision(Optional<Release> previous) {
-        return previous.map(Release::revision).map(RevisionLetters::after).orElse("A");
-    }
-
-    /** Plain letters, digits and hyphens, since it becomes a file on a controller. */
-    private static String fileName(JobView job, String revision) {
-        String plain =
-                Normalizer.normalize(job.document().name(), Normalizer.Form.NFKD)
-                        .toLowerCase(Locale.ROOT)
-                        .replaceAll("[^a-z0-9]+", "-")
-                        .replaceAll("^-|-$", "");
-        String name = plain.isEmpty() ? "job" : plain;
-        String extension = job.result().dialect().file().extension();
-        return "%d-%s-%s.%s".formatted(job.id(), name, revision, extension);
+    private String nextRevision(long job, ReleaseWish wish) {
+        if (wish.isTrial()) {
+            return "T" + (releases.countByJobIdAndTrial(job, true) + 1);
+        }
+        return releases.findFirstByJobIdAndTrialOrderByIdDesc(job, false)
+                .map(Release::revision)
+                .map(RevisionLetters::after)
+                .orElse("A");
     }
 }

@@ -10,6 +10,7 @@ import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.ProgramText;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.StopEdits;
@@ -17,6 +18,7 @@ import dev.oleander.web.job.StopField;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -140,7 +142,13 @@ class LeadsTest extends WebTest {
                         "compensation",
                         "value",
                         "controller"));
-        var checked = jobs.view(job).result().write(frame());
+        var checked =
+                ProgramText.of(
+                                jobs.view(job).result(),
+                                jobs.view(job).result().dialect(),
+                                frame(),
+                                Set.of())
+                        .checked();
         assertThat(checked.faults()).isEmpty();
         assertThat(checked.written().text()).contains("G41 D1", "D1 = 0.13");
         int moves = jobs.view(job).result().timeline().program().size();

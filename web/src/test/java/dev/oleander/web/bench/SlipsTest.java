@@ -10,6 +10,7 @@ import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.StopField;
+import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
 import java.util.List;
 import java.util.Map;
@@ -187,25 +188,27 @@ class SlipsTest extends WebTest {
         assertThat(slip.refusal()).isEmpty();
     }
 
+    private ReleaseSlip slip(
+            long id, List<Release> made, String shown, List<String> obstacles, boolean fresh) {
+        ReleaseSlip.Trial trial = new ReleaseSlip.Trial(jobs.view(id).result().dialect(), 0);
+        return new ReleaseSlip(
+                releases.preview(jobs.view(id)), made, shown, obstacles, fresh, trial);
+    }
+
     @Test
     void theReleaseSlipOffersTheNextRevisionOrSaysWhyNot() {
         long id = makeJob("cleat_backing_plate", "Offer", 1);
         jobs.edit(id, "x", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
-        ReleaseSlip open =
-                new ReleaseSlip(releases.preview(jobs.view(id)), List.of(), "", List.of(), false);
+        ReleaseSlip open = slip(id, List.of(), "", List.of(), false);
         assertThat(open.offer()).isEqualTo("Release revision A");
         assertThat(open.isPossible()).isTrue();
         assertThat(open.readBack()).contains("lines, greatest deviation", "allowed 1 µm");
         releases.release(id, person("mira"));
-        ReleaseSlip made =
-                new ReleaseSlip(
-                        releases.preview(jobs.view(id)), releases.ofJob(id), "A", List.of(), true);
+        ReleaseSlip made = slip(id, releases.ofJob(id), "A", List.of(), true);
         assertThat(made.offer()).isEqualTo("Nothing changed since revision A");
         assertThat(made.isPossible()).isFalse();
         assertThat(made.releases()).singleElement().satisfies(r -> assertThat(r.shown()).isTrue());
-        ReleaseSlip blocked =
-                new ReleaseSlip(
-                        releases.preview(jobs.view(id)), List.of(), "", List.of("x"), false);
+        ReleaseSlip blocked = slip(id, List.of(), "", List.of("x"), false);
         assertThat(blocked.isPossible()).isFalse();
     }
 
