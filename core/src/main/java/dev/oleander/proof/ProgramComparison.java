@@ -23,6 +23,18 @@ public final class ProgramComparison {
 
     private static final double RELATIVE_ROUNDING = 5e-4;
 
+    /** Items that may be missing or too many at one place before they are passed over. */
+    private static final int FARTHEST = 200;
+
+    /** Places at which that is tried: two quite different programs have no end of them. */
+    private static final int MOST_TRIES = 500;
+
+    /** Items that have to be the same again after them. */
+    private static final int AGREEING = 3;
+
+    /** mm; moves that end farther apart are not the same move. */
+    private static final double SAME_PLACE = 0.01;
+
     private final double resolution;
 
     /**
@@ -49,21 +61,117 @@ public final class ProgramComparison {
     public Result compare(Program planned, Program read) {
         List<Item> left = planned.items().stream().filter(this::isWritten).toList();
         List<Item> right = read.items().stream().filter(this::isWritten).toList();
-        List<String> differences = new ArrayList<>();
-        double deviation = 0;
-        if (left.size() != right.size()) {
-            differences.add(
-                    "The plan has %d items, the text %d.".formatted(left.size(), right.size()));
+        return new Pairing(left, right).result();
+    }
+
+    /** Goes through both programs side by side, and past what only one of them has. */
+    private static final class Pairing {
+        private final List<Item> planned;
+        private final List<Item> read;
+        private final List<String> differences = new ArrayList<>();
+        private double deviation;
+        private int i;
+        private int j;
+        private int tries;
+
+        Pairing(List<Item> planned, List<Item> read) {
+            this.planned = planned;
+            this.read = read;
         }
-        for (int i = 0; i < Math.min(left.size(), right.size()); i++) {
-            String difference = difference(left.get(i), right.get(i));
-            if (difference != null && differences.size() < MOST_DIFFERENCES) {
-                differences.add("Item %d: %s".formatted(i + 1, difference));
-            } else if (difference == null) {
-                deviation = Math.max(deviation, deviation(left.get(i), right.get(i)));
+
+        Result result() {
+            if (planned.size() != read.size()) {
+                told("The plan has %d items, the text %d.".formatted(planned.size(), read.size()));
+            }
+            while (i < planned.size() && j < read.size() && !isFull()) {
+                Item a = planned.get(i);
+                Item b = read.get(j);
+                String difference = difference(a, b);
+                boolean apart = difference != null || endsApart(a, b) > SAME_PLACE;
+                if (apart && stepOver()) {
+                    continue;
+                }
+                if (difference == null) {
+                    deviation = Math.max(deviation, ProgramComparison.deviation(a, b));
+                } else {
+                    told("Item %d: %s".formatted(i + 1, difference));
+                }
+                i++;
+                j++;
+            }
+            if (!isFull()) {
+                only(planned.size() - i, read.size() - j);
+            }
+            return new Result(deviation, List.copyOf(differences));
+        }
+
+        /** Whether some items of one of both are followed by what the other one has here. */
+        private boolean stepOver() {
+            if (++tries > MOST_TRIES) {
+                return false;
+            }
+            for (int far = 1; far <= FARTHEST; far++) {
+                if (goesOn(i + far, j)) {
+                    only(far, 0);
+                    i += far;
+                    return true;
+                }
+                if (goesOn(i, j + far)) {
+                    only(0, far);
+                    j += far;
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        /** Whether the next items are the same, and in the same places. */
+        private boolean goesOn(int from, int with) {
+            int k = 0;
+            while (k < AGREEING
+                    && from + k < planned.size()
+                    && with + k < read.size()
+                    && isSame(planned.get(from + k), read.get(with + k))) {
+                k++;
+            }
+            boolean both = from + k == planned.size() && with + k == read.size();
+            return k == AGREEING || (k > 0 && both);
+        }
+
+        private static boolean isSame(Item a, Item b) {
+            return difference(a, b) == null && endsApart(a, b) < SAME_PLACE;
+        }
+
+        private void only(int ofPlan, int ofText) {
+            if (ofPlan > 0) {
+                told(
+                        "Item %d: %s missing from the text, beginning with %s."
+                                .formatted(i + 1, count(ofPlan), kind(planned.get(i))));
+            }
+            if (ofText > 0) {
+                told(
+                        "Item %d: the text has %s more, beginning with %s."
+                                .formatted(i + 1, items(ofText), kind(read.get(j))));
             }
         }
-        return new Result(deviation, List.copyOf(differences));
+
+        private static String count(int items) {
+            return items == 1 ? "1 item is" : items + " items are";
+        }
+
+        private static String items(int items) {
+            return items == 1 ? "1 item" : items + " items";
+        }
+
+        private boolean isFull() {
+            return differences.size() >= MOST_DIFFERENCES;
+        }
+
+        private void told(String difference) {
+            if (!isFull()) {
+                differences.add(difference);
+            }
+        }
     }
 
     /** A move whose ends are the same when written is left out of the text. */
@@ -132,6 +240,16 @@ public final class ProgramComparison {
             }
         }
         return null;
+    }
+
+    /** mm between the ends of two moves of one kind; 0 for events. */
+    private static double endsApart(Item planned, Item read) {
+        if (planned instanceof Item.Rapid a && read instanceof Item.Rapid b) {
+            return a.to().distance(b.to());
+        }
+        return planned instanceof Item.AtFeed a && read instanceof Item.AtFeed b
+                ? a.end().distance(b.end())
+                : 0;
     }
 
     private static double deviation(Item planned, Item read) {

@@ -100,6 +100,38 @@ class ProgramComparisonTest {
                 .contains(sentence);
     }
 
+    /**
+     * A block that is missing, or one too many, makes one difference, not one for all that follow.
+     */
+    @Test
+    void whatFollowsAMissingBlockIsComparedAgain() {
+        List<Item> items = new ArrayList<>();
+        for (int i = 0; i < 30; i++) {
+            items.add(feed(line(i, 0, i + 1, 0), 100));
+            if (i % 5 == 0) {
+                items.add(event(EventKind.DWELL, Map.of("seconds", 0.1 * i)));
+            }
+        }
+        for (int gone : List.of(0, 6, 7, 17, items.size() - 1)) {
+            List<Item> less = new ArrayList<>(items);
+            less.remove(gone);
+            var missing = comparison.compare(new Program(items), new Program(less));
+            assertThat(missing.differences())
+                    .hasSize(2)
+                    .last()
+                    .asString()
+                    .startsWith("Item %d: 1 item is missing".formatted(gone + 1));
+            assertThat(missing.deviation()).isZero();
+            var more = comparison.compare(new Program(less), new Program(items));
+            assertThat(more.differences())
+                    .hasSize(2)
+                    .last()
+                    .asString()
+                    .contains("the text has 1 item more");
+            assertThat(more.deviation()).isZero();
+        }
+    }
+
     @Test
     void movesTooShortToBeWrittenMayBeMissing() {
         Program planned =

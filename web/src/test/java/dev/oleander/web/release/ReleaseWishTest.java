@@ -1,0 +1,206 @@
+package dev.oleander.web.release;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.oleander.dialect.Dialect;
+import dev.oleander.dialect.DialectLibrary;
+import dev.oleander.dialect.DialectReader;
+import dev.oleander.dialect.ReadBack;
+import dev.oleander.geometry.Point;
+import dev.oleander.motion.Excerpt;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Program;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.account.PageClient;
+import dev.oleander.web.api.ApiClient;
+import dev.oleander.web.format.Formats;
+import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.Stage;
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import tools.jackson.databind.JsonNode;
+
+/** Releases with parameters, of some stops only, in several files, begun again. */
+class ReleaseWishTest extends WebTest {
+
+    private static final Dialect TEASEL = DialectLibrary.shipped().find("teasel").orElseThrow();
+
+    @Autowired private ReleaseService releases;
+    @Autowired private Resuming resuming;
+    @Autowired private Formats formats;
+    @Autowired private JdbcTemplate sql;
+
+    @AfterEach
+    void formatsAsTheyShipped() {
+        sql.execute("alter table format_version disable trigger user");
+        sql.update("delete from format_version");
+        sql.execute("alter table format_version enable trigger user");
+    }
+
+    private long releasable(String name) {
+        long id = makeJob("cleat_backing_plate", name, 3);
+        jobs.edit(id, "unit", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        return id;
+    }
+
+    // ---- trials
+
+    @Test
+    void aTrialCutsOnlyItsStopsAndIsMarkedAsSuch() {
+        long job = releasable("Trial");
+        List<String> stops =
+                jobs.view(job).result().run().stops().subList(2, 4).stream()
+                        .map(s -> s.id())
+                        .toList();
+        Release trial = releases.release(job, new ReleaseWish(Map.of(), stops), person("mira"));
+        assertThat(trial.trial()).isTrue();
+        assertThat(trial.revision()).isEqualTo("T1");
+        assertThat(trial.program()).contains("T1 trial of 2 stops");
+        assertThat(Excerpt.stops(new KeptMotion(trial).program())).isEqualTo(stops);
+        ReadBack back = new DialectReader(TEASEL).read(trial.program());
+        assertThat(back.problems()).isEmpty();
+        assertThat(trial.seconds()).isLessThan(jobs.view(job).result().timeline().total() / 3);
+        assertThat(jobs.view(job).stage(Stage.RELEASE).isReady())
+                .as("the job itself is not released")
+                .isFalse();
+        Release whole = releases.release(job, person("mira"));
+        assertThat(whole.revision()).isEqualTo("A");
+        assertThat(whole.previousSha256()).isEqualTo(trial.sha256());
+        assertThat(releases.verify(whole.id()).intact()).isTrue();
+        assertThat(jobs.view(job).stage(Stage.RELEASE).isReady()).isTrue();
+    }
+
+    @Test
+    void aTrialOfNothingThatIsCutIsRefused() {
+        long job = releasable("No trial");
+        ReleaseWish wish = new ReleaseWish(Map.of(), List.of("c99.1"));
+        assertThatThrownBy(() -> releases.release(job, wish, person("mira")))
+                .isInstanceOf(ReleaseRefusedException.class)
+                .hasMessageContaining("There is no stop \"c99.1\"");
+    }
+
+    // ---- parameters
+
+    @Test
+    void parametersAreWrittenCheckedAndKept() {
+        String yaml =
+                DialectLibrary.description("teasel")
+                                .replace("G40 G17\"", "G40 G17 {{field}}\"")
+                                .replace("G40, G17]", "G40, G17, G54, G55]")
+                        + "parameters:\n"
+                        + "  - {name: field, label: Field, type: choice, choices: [G54, G55],"
+                        + " usual: G54}\n";
+        formats.save("teasel", 1, yaml, "fields", person("mira"));
+        long job = releasable("Parameters");
+        PageClient pages = new PageClient(port).signedIn("mira");
+        assertThat(pages.get("/jobs/%d/release".formatted(job)).body())
+                .contains("parameter-field", "G55");
+        ApiClient api = new ApiClient(port, "mira");
+        String path = "/api/jobs/%d/releases".formatted(job);
+        var wrong = api.send("POST", path, "{\"parameters\": {\"field\": \"G99\"}}");
+        assertThat(wrong.status()).isEqualTo(409);
+        assertThat(wrong.detail()).contains("Field is \"G99\"; it must be one of G54, G55.");
+        JsonNode made = api.send("POST", path, "{\"parameters\": {\"field\": \"G55\"}}").json();
+        Release release = releases.find(made.get("id").asLong());
+        assertThat(release.program()).contains("G40 G17 G55");
+        assertThat(release.parameters()).containsEntry("field", "G55");
+        Map<String, String> again = new HashMap<>(Map.of("parameter-field", "G54"));
+        jobs.edit(job, "x", b -> OrderField.QUANTITY.set(b.document(), "2"), person("mira"));
+        pages.post("/jobs/%d/release/releases".formatted(job), again);
+        assertThat(releases.find(job, "B").program()).contains("G40 G17 G54");
+    }
+
+    // ---- several files
+
+    @Test
+    void aProgramThatIsTooLongComesInSeveralFiles() throws Exception {
+        String yaml = DialectLibrary.description("teasel") + "limits: {blocks: 90}\n";
+        formats.save("teasel", 1, yaml, "small memory", person("mira"));
+        long job = releasable("Files");
+        Release made = releases.release(job, person("mira"));
+        byte[] zip = ReleaseFiles.program(made).getBody();
+        List<String> names = new ArrayList<>();
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+            for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+                String text = new String(in.readAllBytes(), StandardCharsets.US_ASCII);
+                assertThat(text.lines().count()).isLessThanOrEqualTo(90);
+                assertThat(new DialectReader(TEASEL).read(text).problems()).isEmpty();
+                names.add(entry.getName());
+            }
+        }
+        assertThat(names).hasSizeGreaterThan(2);
+        assertThat(names.get(1)).endsWith("-A-2.nc");
+        assertThat(releases.verify(made.id()).intact()).isTrue();
+        assertThat(resuming.starts(made)).extracting(Resuming.Start::file).contains(1, 2);
+    }
+
+    // ---- begun again
+
+    @Test
+    void anyStopCanBeTheFirstOfTheRest() {
+        long job = releasable("Begin again");
+        Release made = releases.release(job, person("mira"));
+        List<String> stops = Excerpt.stops(new KeptMotion(made).program());
+        List<Resuming.Start> starts = resuming.starts(made);
+        assertThat(starts).extracting(Resuming.Start::stop).isEqualTo(stops);
+        List<String> lines = made.program().lines().toList();
+        for (Resuming.Start start : starts) {
+            assertThat(lines.get(start.line() - 2)).contains(start.name());
+        }
+        int from = 7;
+        Program rest =
+                new DialectReader(TEASEL).read(resuming.from(made, stops.get(from))).program();
+        List<Point> cuts = cuts(new DialectReader(TEASEL).read(made.program()).program());
+        List<Point> left = cuts(rest);
+        assertThat(left).isEqualTo(cuts.subList(cuts.size() - left.size(), cuts.size()));
+        Item.Rapid first =
+                (Item.Rapid)
+                        rest.items().stream()
+                                .filter(Item.Rapid.class::isInstance)
+                                .findFirst()
+                                .orElseThrow();
+        assertThat(first.to()).isEqualTo(starts.get(from).at());
+        assertThatThrownBy(() -> resuming.from(made, "c99.1"))
+                .isInstanceOf(NotFoundException.class)
+                .hasMessageContaining("has no stop");
+        PageClient operator = new PageClient(port).signedIn("tove");
+        assertThat(operator.get("/releases/%d/starts".formatted(made.id())).body())
+                .contains("program from here", "Slot 46");
+        assertThat(
+                        operator.get(
+                                        "/releases/%d/program-from?stop=%s"
+                                                .formatted(made.id(), stops.get(from)))
+                                .body())
+                .contains("revision A from stop 8");
+    }
+
+    @Test
+    void theFormatOfThatTimeIsKept() {
+        long job = releasable("Format then");
+        Release made = releases.release(job, person("mira"));
+        String changed = DialectLibrary.description("teasel").replace("\"M25\"", "\"M95\"");
+        formats.save("teasel", 1, changed, "new controller", person("mira"));
+        assertThat(resuming.format(made).events()).containsEntry("processOff", "M25");
+        assertThat(resuming.from(made, resuming.starts(made).get(2).stop())).contains(" M25");
+    }
+
+    /** Where all cuts end. */
+    private static List<Point> cuts(Program program) {
+        return program.items().stream()
+                .filter(Item.AtFeed.class::isInstance)
+                .map(i -> ((Item.AtFeed) i).end())
+                .toList();
+    }
+}
