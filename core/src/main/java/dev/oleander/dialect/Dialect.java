@@ -20,6 +20,7 @@ import java.util.Map;
  * @param values how numbers in templates are written, by name
  * @param parameters what is asked for when a program is released
  * @param limits of one file
+ * @param subprograms how what repeats is said once; null: it is not
  */
 public record Dialect(
         String name,
@@ -42,7 +43,8 @@ public record Dialect(
         Map<String, String> events,
         Map<String, NumberForm> values,
         List<Parameter> parameters,
-        Limits limits) {
+        Limits limits,
+        Subprograms subprograms) {
 
     private static final List<Part> USUAL_ORDER =
             List.of(Part.MOTION, Part.X, Part.Y, Part.UPPER, Part.CENTRE, Part.FEED);
@@ -263,6 +265,46 @@ public record Dialect(
                     : bytes == Long.MAX_VALUE
                             ? blocks + " blocks"
                             : "%d blocks and %d bytes".formatted(blocks, bytes);
+        }
+    }
+
+    /**
+     * How stops that are the same but for their place are said once and called.
+     *
+     * @param call template of the block that calls one; number is its number
+     * @param begin template of its first line
+     * @param end its last block
+     * @param first number of the first one
+     * @param least items of a stop for which it is worth it
+     * @param incremental word after which places are given from where the head is
+     * @param absolute word after which they are given from the zero point again
+     */
+    public record Subprograms(
+            String call,
+            String begin,
+            String end,
+            int first,
+            int least,
+            String incremental,
+            String absolute) {
+
+        @JsonCreator
+        static Subprograms of(
+                String call,
+                String begin,
+                String end,
+                Integer first,
+                Integer least,
+                String incremental,
+                String absolute) {
+            return new Subprograms(
+                    call,
+                    begin,
+                    end,
+                    first == null ? 1001 : first,
+                    least == null ? 6 : least,
+                    incremental == null ? "G91" : incremental,
+                    absolute == null ? "G90" : absolute);
         }
     }
 

@@ -126,7 +126,32 @@ final class DialectParser {
         if (dialect.language() == Dialect.Language.WORDS) {
             words(dialect);
         }
+        if (dialect.subprograms() != null) {
+            subprograms(dialect, dialect.subprograms());
+        }
         frame(dialect);
+    }
+
+    private void subprograms(Dialect dialect, Dialect.Subprograms subs) {
+        boolean absolute =
+                dialect.arcs().by() == Dialect.By.CENTRE
+                        && dialect.arcs().centre() == Dialect.CentreForm.ABSOLUTE;
+        if (dialect.language() != Dialect.Language.WORDS || absolute) {
+            mistake("subprograms", "need words, and arcs by a relative centre or a radius");
+        }
+        numbered("subprograms.call", subs.call());
+        numbered("subprograms.begin", subs.begin());
+        if (subs.end() == null || subs.end().isBlank()) {
+            mistake("subprograms.end", "is missing");
+        }
+        word("subprograms.incremental", subs.incremental());
+        word("subprograms.absolute", subs.absolute());
+    }
+
+    private void numbered(String field, String template) {
+        if (template == null || !template.contains("{{number}}") || EventWords.isOpen(template)) {
+            mistake(field, "needs {{number}}");
+        }
     }
 
     private void present(Dialect dialect) {

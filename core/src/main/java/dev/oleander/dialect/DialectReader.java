@@ -40,6 +40,11 @@ public final class DialectReader {
                     case TABLE -> new TableReader(dialect, items);
                 };
         BufferedReader lines = new BufferedReader(text, 1 << 16);
+        if (dialect.subprograms() != null && reader instanceof WordReader words) {
+            // what is called may stand behind the call
+            new CalledText(dialect, words, items).read(lines.lines().toList());
+            return items.readBack();
+        }
         int number = 0;
         for (String line = lines.readLine();
                 line != null && !items.isFull();

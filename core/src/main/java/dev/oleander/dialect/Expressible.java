@@ -5,6 +5,7 @@ import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import java.util.ArrayList;
@@ -45,6 +46,7 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
         private final List<Item> items = new ArrayList<>();
         private final List<Integer> itemOf = new ArrayList<>();
         private double deviation;
+        private boolean marks;
 
         /** Bulge up to which an arc needs no more than a block. */
         private final double inOneBlock;
@@ -77,7 +79,8 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
             itemOf.add(from);
         }
 
-        private void event(Item.Event event, int from) {
+        private void event(Item.Event happening, int from) {
+            Item.Event event = asMarking(happening);
             if (!events.isWritten(event.kind())) {
                 return;
             }
@@ -93,6 +96,17 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
                             ? event
                             : new Item.Event(event.kind(), written, event.text(), event.origin()),
                     from);
+        }
+
+        /** Marking ends with its own word where there is one. */
+        private Item.Event asMarking(Item.Event event) {
+            boolean ends = marks && event.kind() == EventKind.PROCESS_OFF;
+            marks = event.kind() == EventKind.MARK_ON || (marks && !event.kind().isOn() && !ends);
+            String word = dialect.events().get(EventKind.MARK_OFF.word());
+            boolean own = ends && word != null && !word.isBlank();
+            return own
+                    ? new Item.Event(EventKind.MARK_OFF, event.args(), event.text(), event.origin())
+                    : event;
         }
 
         /** Where the guides stay as far apart as before, as written, they move alike. */

@@ -33,6 +33,7 @@ final class ReadItems {
     private Point lean = Point.ORIGIN;
     private boolean on;
     private int line;
+    private int reading;
 
     /**
      * @param resolution smallest step of coordinates, mm
@@ -44,6 +45,12 @@ final class ReadItems {
     /** What follows stands on this line, counted from 1. */
     void atLine(int number) {
         line = number;
+        reading = number;
+    }
+
+    /** What is not understood from here on stands on this line, though another one calls it. */
+    void readingLine(int number) {
+        reading = number;
     }
 
     Point at() {
@@ -64,7 +71,7 @@ final class ReadItems {
 
     void problem(int column, String sentence) {
         if (!isFull()) {
-            problems.add(new Problem(line, column, sentence));
+            problems.add(new Problem(reading, column, sentence));
         }
     }
 

@@ -40,6 +40,7 @@ public final class SamplePrograms {
         samples.put("a plate with a hole", plate());
         samples.put("arcs of all sizes", arcs());
         samples.put("all events", events(dialect));
+        samples.put("holes that repeat", repeated());
         if (dialect.motion().twoPlanes()) {
             samples.put("moves in two planes", twoPlanes());
         }
@@ -74,6 +75,31 @@ public final class SamplePrograms {
         b.arc(899.5, 700, -0.9).line(899.5, 700.0001).line(123.4567, 7.0005);
         b.event(EventKind.PROCESS_OFF, Map.of());
         return b.program();
+    }
+
+    /** Four equal holes, each a stop of its own. */
+    private static Program repeated() {
+        List<Item> items = new ArrayList<>();
+        Point at = Point.ORIGIN;
+        for (int k = 0; k < 4; k++) {
+            Point start = new Point(20 + 33.333 * k, 15 + 7.7 * k);
+            Origin origin = new Origin("h." + (k + 1), 1, 0);
+            items.add(new Item.Rapid(at, start, origin));
+            items.add(new Item.Event(EventKind.HEAD_DOWN, Map.of(), origin));
+            items.add(
+                    new Item.Event(
+                            EventKind.PIERCE, Map.of("seconds", 0.4, "height", 4.0), origin));
+            Point edge = start.plus(new Point(4, 0));
+            Point across = start.plus(new Point(-4, 0));
+            items.add(new Item.Feed(new Line(start, edge), 900, true, origin));
+            items.add(new Item.Feed(new Arc(edge, across, 1), 900, true, origin));
+            items.add(new Item.Feed(new Arc(across, edge, 1), 900, true, origin));
+            items.add(new Item.Event(EventKind.PROCESS_OFF, Map.of(), origin));
+            items.add(new Item.Event(EventKind.HEAD_UP, Map.of(), origin));
+            at = edge;
+        }
+        items.add(new Item.Event(EventKind.END, Map.of(), Origin.FRAME));
+        return new Program(items);
     }
 
     private static Program events(Dialect dialect) {

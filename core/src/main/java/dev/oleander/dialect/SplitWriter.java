@@ -52,7 +52,17 @@ public final class SplitWriter {
         List<CheckedWriter.Checked> texts = new ArrayList<>();
         for (Excerpt part : parts) {
             Map<String, String> own = framed(frame, texts.size() + 1, parts.size());
-            texts.add(writer.write(part.program(), own, stopNames));
+            CheckedWriter.Checked text = writer.write(part.program(), own, stopNames);
+            if (!fits(text.written(), dialect.limits())) {
+                throw new DialectException(
+                        "Part %d has %d blocks; a file of %s holds %s."
+                                .formatted(
+                                        texts.size() + 1,
+                                        text.written().lines().size(),
+                                        dialect.title(),
+                                        dialect.limits()));
+            }
+            texts.add(text);
         }
         return joined(parts, texts);
     }

@@ -18,7 +18,7 @@ final class WordReader implements LineReader {
     private final ReadItems items;
     private final BlockScanner block;
     private final char number;
-    private final boolean incremental;
+    private boolean incremental;
     private final boolean[] beginsEvent = new boolean[128];
     private final Map<Fixed, List<EventPattern>> patterns = new HashMap<>();
     private final List<EventPattern> valuesOnly = new ArrayList<>();
@@ -27,6 +27,8 @@ final class WordReader implements LineReader {
     private final Fixed line;
     private final Fixed clockwise;
     private final Fixed anticlockwise;
+    private final Fixed toIncremental;
+    private final Fixed toAbsolute;
     private final char[] letters;
     private final char upperX;
     private final char upperY;
@@ -56,6 +58,9 @@ final class WordReader implements LineReader {
         this.line = fixed(dialect.motion().line());
         this.clockwise = fixed(dialect.motion().clockwise());
         this.anticlockwise = fixed(dialect.motion().anticlockwise());
+        Dialect.Subprograms subs = dialect.subprograms();
+        this.toIncremental = subs == null ? null : fixed(subs.incremental());
+        this.toAbsolute = subs == null ? null : fixed(subs.absolute());
         Dialect.Addresses a = dialect.addresses();
         this.upperX = a.u().charAt(0);
         this.upperY = a.v().charAt(0);
@@ -187,6 +192,10 @@ final class WordReader implements LineReader {
 
     private boolean takesMotion(int w, char address) {
         Fixed word = new Fixed(address, block.plain(w));
+        if (word.equals(toIncremental) || word.equals(toAbsolute)) {
+            incremental = word.equals(toIncremental);
+            return true;
+        }
         if (word.equals(rapid)
                 || word.equals(line)
                 || word.equals(clockwise)

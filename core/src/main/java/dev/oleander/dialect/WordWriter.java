@@ -1,5 +1,6 @@
 package dev.oleander.dialect;
 
+import com.samskivert.mustache.Template;
 import dev.oleander.dialect.Dialect.CentreForm;
 import dev.oleander.dialect.Dialect.Part;
 import dev.oleander.geometry.Arc;
@@ -8,6 +9,7 @@ import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import java.util.List;
+import java.util.Map;
 
 /** Writes blocks of words of an address and a number, as ISO 6983 has them. */
 final class WordWriter {
@@ -17,7 +19,9 @@ final class WordWriter {
     private final EventWords events;
     private final TextLines text;
     private final StringBuilder block = new StringBuilder();
-    private final boolean incremental;
+    private final Template call;
+    private final Template begin;
+    private boolean incremental;
     private String motionWord = "";
 
     /** Where the head is, as written, in steps. */
@@ -38,32 +42,95 @@ final class WordWriter {
         this.coordinate = dialect.words().coordinate();
         this.events = new EventWords(dialect);
         this.text = text;
+        Dialect.Subprograms subs = dialect.subprograms();
+        this.call = subs == null ? null : EventWords.compiled("subprograms.call", subs.call());
+        this.begin = subs == null ? null : EventWords.compiled("subprograms.begin", subs.begin());
         this.incremental = dialect.positions() == Dialect.Positions.INCREMENTAL;
     }
 
     void write(Program program, List<Integer> itemOf) {
-        for (int i = 0; i < program.size(); i++) {
-            Item item = program.items().get(i);
-            text.commentOf(item);
-            int from = itemOf.get(i);
-            if (item instanceof Item.Event event) {
-                event(event, from);
-            } else if (item instanceof Item.TwoPlane both) {
-                newU = coordinate.steps(both.lean().x());
-                newV = coordinate.steps(both.lean().y());
-                move(dialect.motion().line(), both.end(), null, both.feed(), from);
-            } else if (item instanceof Item.Rapid rapid) {
-                move(dialect.motion().rapid(), rapid.to(), null, 0, from);
-            } else if (item instanceof Item.Feed move) {
-                boolean arc = move.segment() instanceof Arc;
-                String word = arc ? arcWord((Arc) move.segment()) : dialect.motion().line();
-                move(
-                        word,
-                        move.segment().end(),
-                        arc ? (Arc) move.segment() : null,
-                        move.feed(),
-                        from);
+        Repeats repeats = Repeats.of(program, dialect);
+        int i = 0;
+        while (i < program.size()) {
+            Repeats.Call called = repeats.calls().get(i);
+            if (called == null) {
+                item(program.items().get(i), itemOf.get(i));
+                i++;
+            } else {
+                call(called, repeats, program, itemOf.get(i));
+                i = called.body().to();
             }
+        }
+        for (int sub = 0; sub < repeats.bodies().size(); sub++) {
+            subprogram(sub, repeats.bodies().get(sub), program, itemOf);
+        }
+    }
+
+    private void call(Repeats.Call called, Repeats repeats, Program program, int from) {
+        text.block(numbered(call, called.sub()), from);
+        Repeats.Body first = repeats.bodies().get(called.sub());
+        Point end = end(program, first);
+        x += coordinate.steps(end.x()) - coordinate.steps(first.start().x());
+        y += coordinate.steps(end.y()) - coordinate.steps(first.start().y());
+        forget();
+    }
+
+    private static Point end(Program program, Repeats.Body body) {
+        Point at = body.start();
+        for (Item item : program.items().subList(body.from(), body.to())) {
+            if (item instanceof Item.Rapid rapid) {
+                at = rapid.to();
+            } else if (item instanceof Item.AtFeed feed) {
+                at = feed.end();
+            }
+        }
+        return at;
+    }
+
+    /** What was said before does not hold on the other side of a call. */
+    private void forget() {
+        motionWord = "";
+        feed = Long.MIN_VALUE;
+    }
+
+    private void subprogram(int sub, Repeats.Body body, Program program, List<Integer> itemOf) {
+        text.add(numbered(begin, sub), -1);
+        text.block(dialect.subprograms().incremental(), -1);
+        forget();
+        boolean before = incremental;
+        incremental = true;
+        x = coordinate.steps(body.start().x());
+        y = coordinate.steps(body.start().y());
+        for (int i = body.from(); i < body.to(); i++) {
+            item(program.items().get(i), itemOf.get(i));
+        }
+        incremental = before;
+        if (!incremental) {
+            text.block(dialect.subprograms().absolute(), -1);
+        }
+        text.block(dialect.subprograms().end(), -1);
+    }
+
+    private String numbered(Template template, int sub) {
+        int number = dialect.subprograms().first() + sub;
+        return EventWords.rendered(
+                "subprograms", template, Map.of("number", String.valueOf(number)));
+    }
+
+    private void item(Item item, int from) {
+        text.commentOf(item);
+        if (item instanceof Item.Event event) {
+            event(event, from);
+        } else if (item instanceof Item.TwoPlane both) {
+            newU = coordinate.steps(both.lean().x());
+            newV = coordinate.steps(both.lean().y());
+            move(dialect.motion().line(), both.end(), null, both.feed(), from);
+        } else if (item instanceof Item.Rapid rapid) {
+            move(dialect.motion().rapid(), rapid.to(), null, 0, from);
+        } else if (item instanceof Item.Feed move) {
+            boolean arc = move.segment() instanceof Arc;
+            String word = arc ? arcWord((Arc) move.segment()) : dialect.motion().line();
+            move(word, move.segment().end(), arc ? (Arc) move.segment() : null, move.feed(), from);
         }
     }
 

@@ -217,7 +217,7 @@ class JourneyTest extends BrowserTest {
         browser.openStage(job, "proof");
         assertThat(browser.text("#slip")).contains("no cut reaches into kept material");
         browser.script(
-                "document.getElementById('speed').value = '64';"
+                "document.getElementById('speed').value = '50';"
                         + "document.getElementById('speed').dispatchEvent(new Event('change'))");
         browser.click("#play");
         browser.until(b -> moment() > 1);
