@@ -272,6 +272,22 @@ export class Painter {
       this.#startMarks(scene);
     }
     this.ctx.globalAlpha = 1;
+    this.#clamps(scene);
+  }
+
+  #clamps(scene) {
+    for (const [left, bottom, right, top] of scene.keepOut ?? []) {
+      this.world();
+      this.ctx.fillStyle = this.c.inkSoft;
+      this.ctx.fillRect(left, bottom, right - left, top - bottom);
+      this.screen();
+      const [x, y] = this.view.toScreen((left + right) / 2, (bottom + top) / 2);
+      this.ctx.fillStyle = this.c.paper;
+      this.ctx.font = '600 11px Commissioner, sans-serif';
+      if ((right - left) * this.view.k > 40) {
+        this.ctx.fillText('clamp', x - 16, y + 4);
+      }
+    }
   }
 
   /** Where the slats lie under the sheet. */

@@ -9,6 +9,10 @@ const CUT = 1;
 const PICTURES = 10;
 const LEAST_BETWEEN = 400;
 
+/** Pictures kept between two of those while time goes back, and the most of these. */
+const BETWEEN = 8;
+const MOST_FINE = 12;
+
 /** Rows of pieces: stop, item that closes it, whether it is kept, and what becomes of it. */
 const [PIECE_STOP, PIECE_ITEM, KEPT, REST] = [0, 1, 2, 3];
 const TIPS = 2;
@@ -41,14 +45,16 @@ export class Trace {
 
   /** Shows everything before an item. */
   upTo(index) {
-    if (index - 1 < this.#done) {
+    const back = index - 1 < this.#done;
+    if (back) {
       this.#goBack(index - 1);
     }
+    const step = back ? Math.ceil(this.every / BETWEEN) : this.every;
     while (this.#done < index - 1) {
-      const next = (Math.floor((this.#done + 1) / this.every) + 1) * this.every - 1;
+      const next = (Math.floor((this.#done + 1) / step) + 1) * step - 1;
       this.#add(Math.min(index - 1, next));
       if (this.#done === next) {
-        this.#keep();
+        this.#keep(back && (next + 1) % this.every !== 0);
       }
     }
   }
@@ -70,16 +76,19 @@ export class Trace {
     }
   }
 
-  #keep() {
+  #keep(fine) {
     if (this.#pictures.some((p) => p.done === this.#done)) {
       return;
     }
-    const canvas = document.createElement('canvas');
+    const fineOnes = this.#pictures.filter((p) => p.fine);
+    const oldest = fine && fineOnes.length >= MOST_FINE ? fineOnes.at(-1) : null;
+    const canvas = oldest?.canvas ?? document.createElement('canvas');
     canvas.width = this.table.traceLayer.width;
     canvas.height = this.table.traceLayer.height;
     if (canvas.width && canvas.height) {
       canvas.getContext('2d').drawImage(this.table.traceLayer, 0, 0);
-      this.#pictures.push({done: this.#done, canvas});
+      this.#pictures = this.#pictures.filter((p) => p !== oldest);
+      this.#pictures.push({done: this.#done, canvas, fine});
       this.#pictures.sort((a, b) => a.done - b.done);
     }
   }

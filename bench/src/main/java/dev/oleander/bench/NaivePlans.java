@@ -193,6 +193,7 @@ final class NaivePlans {
                 m.pathDeviation(),
                 m.hourlyRate(),
                 m.setUpMinutes(),
+                m.head(),
                 new Habits(
                         h.slatPitch(),
                         0,

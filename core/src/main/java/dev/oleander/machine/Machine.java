@@ -8,6 +8,7 @@ package dev.oleander.machine;
  * @param pathDeviation mm; how far the path may be left at a corner, which sets the corner speed
  * @param hourlyRate money per hour of machine time, in the shop's currency
  * @param setUpMinutes of machine time for every lot: loading, program, first piece
+ * @param head what hangs over the sheet
  * @param habits how it is usually worked with
  */
 public record Machine(
@@ -20,7 +21,16 @@ public record Machine(
         double pathDeviation,
         double hourlyRate,
         double setUpMinutes,
+        Head head,
         Habits habits) {
+
+    /**
+     * What hangs over the sheet and can hit something.
+     *
+     * @param radius round the axis of the process, mm
+     * @param lift its height above the sheet when it is up, mm
+     */
+    public record Head(double radius, double lift) {}
 
     /** Usable travel of the head, mm. */
     public record Travel(double x, double y) {}

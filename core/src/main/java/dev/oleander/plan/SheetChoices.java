@@ -2,6 +2,7 @@ package dev.oleander.plan;
 
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.quantity.Typed;
+import java.util.List;
 
 /**
  * What people decided about the stock and where the parts lie on it; lengths mm.
@@ -16,6 +17,7 @@ import dev.oleander.quantity.Typed;
  * @param mirrored every second column is mirrored
  * @param commonLines whether neighbours lie a kerf apart and share the cut between them; null: no
  * @param heldAt edge at which the stock is held; null: the one usual on the machine
+ * @param keepOut what the head must not hit, in the coordinates of the machine
  */
 public record SheetChoices(
         boolean aroundPart,
@@ -31,7 +33,12 @@ public record SheetChoices(
         Typed margin,
         boolean mirrored,
         Boolean commonLines,
-        HeldEdge heldAt) {
+        HeldEdge heldAt,
+        List<KeepOut> keepOut) {
+
+    public SheetChoices {
+        keepOut = keepOut == null ? List.of() : List.copyOf(keepOut);
+    }
 
     /** What the zero point belongs to. */
     public enum ZeroOf {
@@ -80,26 +87,30 @@ public record SheetChoices(
     }
 
     public SheetChoices withStock(Stock stock) {
-        return of(stock, zeroOf, anchor, grid(), commonLines, heldAt);
+        return of(stock, zeroOf, anchor, grid(), commonLines, heldAt, keepOut);
     }
 
     public SheetChoices withZero(ZeroOf of, Anchor at) {
-        return of(stock(), of, at, grid(), commonLines, heldAt);
+        return of(stock(), of, at, grid(), commonLines, heldAt, keepOut);
     }
 
     public SheetChoices withGrid(Grid grid) {
-        return of(stock(), zeroOf, anchor, grid, commonLines, heldAt);
+        return of(stock(), zeroOf, anchor, grid, commonLines, heldAt, keepOut);
     }
 
     public SheetChoices withCommonLines(boolean shared) {
-        return of(stock(), zeroOf, anchor, grid(), shared, heldAt);
+        return of(stock(), zeroOf, anchor, grid(), shared, heldAt, keepOut);
     }
 
     /**
      * @param edge null: the one usual on the machine
      */
     public SheetChoices withHeldAt(HeldEdge edge) {
-        return of(stock(), zeroOf, anchor, grid(), commonLines, edge);
+        return of(stock(), zeroOf, anchor, grid(), commonLines, edge, keepOut);
+    }
+
+    public SheetChoices withKeepOut(List<KeepOut> all) {
+        return of(stock(), zeroOf, anchor, grid(), commonLines, heldAt, all);
     }
 
     public boolean sharesLines() {
@@ -112,7 +123,8 @@ public record SheetChoices(
             Anchor anchor,
             Grid grid,
             Boolean commonLines,
-            HeldEdge heldAt) {
+            HeldEdge heldAt,
+            List<KeepOut> keepOut) {
         return new SheetChoices(
                 stock.aroundPart(),
                 stock.width(),
@@ -127,7 +139,8 @@ public record SheetChoices(
                 grid.margin(),
                 grid.mirrored(),
                 commonLines,
-                heldAt);
+                heldAt,
+                keepOut);
     }
 
     public static SheetChoices defaults() {
@@ -145,6 +158,7 @@ public record SheetChoices(
                 null,
                 false,
                 false,
-                null);
+                null,
+                List.of());
     }
 }

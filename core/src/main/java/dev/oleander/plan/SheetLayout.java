@@ -9,6 +9,7 @@ import java.util.List;
  * @param asked copies wanted on this sheet
  * @param gap used between neighbours, mm
  * @param margin used at the edge, mm
+ * @param keepOut what the head must not hit
  */
 public record SheetLayout(
         Box stock,
@@ -17,9 +18,11 @@ public record SheetLayout(
         int rows,
         int columns,
         double gap,
-        double margin) {
+        double margin,
+        List<KeepOut> keepOut) {
 
     public SheetLayout {
+        keepOut = keepOut == null ? List.of() : List.copyOf(keepOut);
         placements = List.copyOf(placements);
     }
 

@@ -37,13 +37,16 @@ final class HeadTravel {
     private final List<Contour> pieces;
 
     private final SegmentIndex<Box> boxes;
+    private final List<Box> keepOut;
 
     /**
      * @param travel ways that are longer than its {@code low} are always travelled with the head up
      * @param stock where there is material for the head to keep its height over
+     * @param keepOut where the middle of the head must not come low
      * @param ordered stops in cutting order; where they begin does not matter
      */
-    HeadTravel(TravelTime travel, Box stock, List<Stop> ordered) {
+    HeadTravel(TravelTime travel, Box stock, List<Stop> ordered, List<Box> keepOut) {
+        this.keepOut = List.copyOf(keepOut);
         this.travel = travel;
         this.stock = stock;
         this.pieces = new ArrayList<>(ordered.size());
@@ -89,9 +92,10 @@ final class HeadTravel {
             return Approach.UP;
         }
         Set<Integer> inTheWay = inTheWay(List.of(from, to), stops, index);
-        return inTheWay.isEmpty()
-                ? Approach.low(List.of())
-                : round(from, to, inTheWay, stops, index);
+        if (!inTheWay.isEmpty()) {
+            return round(from, to, inTheWay, stops, index);
+        }
+        return isAllowed(List.of(from, to)) ? Approach.low(List.of()) : Approach.UP;
     }
 
     /** Round pieces, and round those that are found in the way then, while that is quick enough. */
@@ -104,7 +108,7 @@ final class HeadTravel {
             Set<Integer> found = new TreeSet<>();
             for (List<Point> corners : quickFirst(from, to, round, clearance)) {
                 Set<Integer> blocking = inTheWay(way(from, corners, to), stops, index);
-                if (blocking.isEmpty()) {
+                if (blocking.isEmpty() && isAllowed(way(from, corners, to))) {
                     return Approach.low(corners);
                 }
                 found.addAll(blocking);
@@ -127,6 +131,17 @@ final class HeadTravel {
                                 Comparator.comparingDouble(
                                         corners -> travel.along(way(from, corners, to))))
                         .toList();
+    }
+
+    /** Clamps are lifted over. */
+    private boolean isAllowed(List<Point> way) {
+        for (int i = 1; i < way.size(); i++) {
+            Box leg = Box.of(way.get(i - 1), way.get(i));
+            if (keepOut.stream().anyMatch(k -> k.distance(leg) <= 0)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static List<Point> way(Point from, List<Point> corners, Point to) {

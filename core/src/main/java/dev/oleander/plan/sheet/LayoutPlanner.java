@@ -72,7 +72,14 @@ public final class LayoutPlanner {
         }
         Box shifted = new Box(stock.min().minus(zero), stock.max().minus(zero));
         return new SheetLayout(
-                shifted, placements, grid.asked, grid.rows, grid.columns, gap, margin);
+                shifted,
+                placements,
+                grid.asked,
+                grid.rows,
+                grid.columns,
+                gap,
+                margin,
+                choices.keepOut());
     }
 
     private static double value(Typed chosen, double otherwise) {

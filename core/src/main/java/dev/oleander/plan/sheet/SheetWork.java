@@ -2,6 +2,7 @@ package dev.oleander.plan.sheet;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Purpose;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.plan.DrillHole;
@@ -206,7 +207,9 @@ final class SheetWork {
     }
 
     private HeadTravel travel(List<Stop> ordered) {
-        return new HeadTravel(task.travelTime(), layout.stock(), ordered);
+        double radius = task.machine().head().radius();
+        List<Box> keepOut = layout.keepOut().stream().map(k -> k.box().grown(radius)).toList();
+        return new HeadTravel(task.travelTime(), layout.stock(), ordered, keepOut);
     }
 
     /** A stop that is refused by rule may find room where a person sets it. */

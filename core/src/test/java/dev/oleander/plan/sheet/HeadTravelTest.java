@@ -94,11 +94,12 @@ class HeadTravelTest {
         TravelTime travel = new TravelTime(1500, 9000, 0.4, 80);
         for (double above : new double[] {58, 60}) {
             Box stock = new Box(new Point(0, above), new Point(400, 120));
-            Approach past = new HeadTravel(travel, stock, stops).decide(stops, 2).approach();
+            Approach past =
+                    new HeadTravel(travel, stock, stops, List.of()).decide(stops, 2).approach();
             assertThat(past.round()).isNotEmpty().allMatch(p -> p.y() > 70);
         }
         Box strip = new Box(new Point(0, 58), new Point(400, 62));
-        assertThat(new HeadTravel(travel, strip, stops).decide(stops, 2).approach())
+        assertThat(new HeadTravel(travel, strip, stops, List.of()).decide(stops, 2).approach())
                 .isEqualTo(Approach.UP);
     }
 

@@ -12,6 +12,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -19,6 +21,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** Pages and fragments of the bench: the five stages of a job, and what the table draws. */
@@ -26,9 +29,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 class BenchController {
 
     private final JobService jobs;
+    private final PackedScenes scenes;
     private final BenchModel bench;
 
-    BenchController(JobService jobs, BenchModel bench) {
+    BenchController(JobService jobs, BenchModel bench, PackedScenes scenes) {
+        this.scenes = scenes;
         this.jobs = jobs;
         this.bench = bench;
     }
@@ -155,10 +160,19 @@ class BenchController {
         return DrawingDownload.of(jobs.view(id), form);
     }
 
-    @GetMapping("/jobs/{id}/scene")
-    ResponseEntity<Scene> scene(
-            @PathVariable long id, @RequestParam(defaultValue = "true") boolean planned) {
+    @GetMapping(value = "/jobs/{id}/scene", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<?> scene(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "true") boolean planned,
+            @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "") String packed) {
         JobView job = jobs.view(id);
+        if (planned && packed.contains("gzip")) {
+            return ResponseEntity.ok()
+                    .header(HttpHeaders.CONTENT_ENCODING, "gzip")
+                    .header(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING)
+                    .contentType(MediaType.APPLICATION_JSON)
+                    .body(scenes.planned(job));
+        }
         return ResponseEntity.ok(SceneBuilder.build(job.step(), job.result(), planned));
     }
 

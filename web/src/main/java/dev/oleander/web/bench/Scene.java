@@ -1,6 +1,7 @@
 package dev.oleander.web.bench;
 
 import java.util.List;
+import tools.jackson.databind.annotation.JsonSerialize;
 
 /**
  * Everything the table draws. Paths are flat lists: x and y of the start, then x, y and bulge of
@@ -17,6 +18,7 @@ import java.util.List;
  * @param pieces that come free, in order: index of the stop, index of the motion that closes it, 1
  *     for a part and 0 for waste, what becomes of it: 1 it rests, 2 it can tip, 3 it falls
  * @param halts indexes of motions at which the program stops for people
+ * @param keepOut clamps: left, bottom, right, top, height
  * @param slats mm between the slats; 0 when there are none
  */
 public record Scene(
@@ -28,10 +30,11 @@ public record Scene(
         double[] stock,
         List<StopShape> stops,
         List<Flag> flags,
-        List<double[]> motion,
+        @JsonSerialize(using = ShortNumbers.class) List<double[]> motion,
         List<int[]> pieces,
         int[] halts,
         double slats,
+        List<double[]> keepOut,
         Notes notes) {
 
     /**

@@ -18,6 +18,7 @@ import dev.oleander.motion.Profile;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.CutPath;
+import dev.oleander.plan.KeepOut;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
@@ -46,6 +47,11 @@ final class SceneBuilder {
 
     /** Steps per mm: ten nanometres are far below a pixel at any zoom, and short as text. */
     private static final double STEPS = 1e5;
+
+    /** The same of bulges, and of speeds and accelerations. */
+    private static final double BULGES = 1e9;
+
+    private static final double SPEEDS = 1e3;
 
     private SceneBuilder() {}
 
@@ -83,6 +89,7 @@ final class SceneBuilder {
                     List.of(),
                     new int[0],
                     0,
+                    List.of(),
                     notes(result, layers));
         }
         List<Stop> stops = result.run().stops();
@@ -101,6 +108,7 @@ final class SceneBuilder {
                 pieces(result.material(), stops),
                 halts(result.timeline().program()),
                 result.machine().habits().slatPitch(),
+                result.run().layout().keepOut().stream().map(SceneBuilder::clamp).toList(),
                 notes(result, layers));
     }
 
@@ -224,6 +232,13 @@ final class SceneBuilder {
                 .toList();
     }
 
+    private static double[] clamp(KeepOut k) {
+        Box box = k.box();
+        return new double[] {
+            box.min().x(), box.min().y(), box.max().x(), box.max().y(), k.height()
+        };
+    }
+
     private static int[] halts(Program program) {
         return IntStream.range(0, program.size())
                 .filter(
@@ -264,13 +279,13 @@ final class SceneBuilder {
                         kind,
                         rounded(at.x()),
                         rounded(at.y()),
-                        bulge,
+                        Math.rint(bulge * BULGES) / BULGES,
                         rounded(timeline.ends()[i]),
                         index.getOrDefault(item.origin().stop(), -1),
-                        rounded(p.entry()),
-                        rounded(p.peak()),
-                        rounded(p.exit()),
-                        p.acceleration()
+                        speed(p.entry()),
+                        speed(p.peak()),
+                        speed(p.exit()),
+                        speed(p.acceleration())
                     });
         }
         return rows;
@@ -298,6 +313,10 @@ final class SceneBuilder {
 
     private static double[] numbers(Transform t) {
         return new double[] {t.a(), t.b(), t.c(), t.d(), t.e(), t.f()};
+    }
+
+    private static double speed(double value) {
+        return Math.rint(value * SPEEDS) / SPEEDS;
     }
 
     private static double rounded(double value) {

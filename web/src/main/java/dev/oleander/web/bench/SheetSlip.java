@@ -7,6 +7,7 @@ import dev.oleander.plan.SheetLayout;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.KeepOutText;
 import dev.oleander.web.job.StageReport;
 import java.util.ArrayList;
 import java.util.List;
@@ -122,6 +123,13 @@ public final class SheetSlip {
             edges.add(new CutsSlip.Choice(word(edge), label(edge)));
         }
         return edges;
+    }
+
+    /** Where clamps are. */
+    public FieldView clamps() {
+        String text = KeepOutText.write(sheet.keepOut());
+        String source = text.isEmpty() ? "none" : "job";
+        return error.in(new FieldView("keepOut", "Clamps", text, "", "", source, false, false, ""));
     }
 
     /** What it does to the order, in words. */

@@ -27,7 +27,8 @@ public enum SheetField implements EditField {
     MARGIN("margin", "margin", grid(SheetField::margin)),
     MIRRORED("mirrored", "mirrored columns", grid(SheetField::mirrored)),
     COMMON_LINES("commonLines", "common lines", (s, t) -> s.withCommonLines(t.equals("true"))),
-    HELD_AT("heldAt", "held edge", (s, t) -> s.withHeldAt(heldAt(t)));
+    HELD_AT("heldAt", "held edge", (s, t) -> s.withHeldAt(heldAt(t))),
+    KEEP_OUT("keepOut", "clamps", (s, t) -> s.withKeepOut(KeepOutText.read(t)));
 
     private static final double LARGEST = 20_000;
 

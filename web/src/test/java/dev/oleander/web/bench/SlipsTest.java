@@ -1,7 +1,9 @@
 package dev.oleander.web.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.oleander.material.Leftover;
 import dev.oleander.plan.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.JobResult;
@@ -261,5 +263,52 @@ class SlipsTest extends WebTest {
         assertThat(starts.rows().get(0).name()).isEqualTo("Start hole Ø 11");
         assertThat(starts.rows().get(0).note()).startsWith("for ");
         assertThat(starts.rows().get(0).purpose()).isEqualTo("start");
+    }
+
+    @Test
+    void clampsAndTheHeldEdgeAreSetOnTheSheet() {
+        long id = makeJob("cleat_backing_plate", "Clamps", 2);
+        edit(id, SheetField.KEEP_OUT, "0, 0, 60, 40, 35; 600, 5, 2*20, 30, 35");
+        edit(id, SheetField.HELD_AT, "top");
+        JobResult result = jobs.view(id).result();
+        assertThat(result.run().layout().keepOut()).hasSize(2);
+        assertThat(result.run().layout().keepOut().get(1).width()).isEqualTo(40);
+        SheetSlip slip = new SheetSlip(result, EditError.NONE);
+        assertThat(slip.clamps().text()).isEqualTo("0, 0, 60, 40, 35; 600, 5, 40, 30, 35");
+        assertThat(slip.heldAt()).isEqualTo("top");
+        assertThat(slip.heldNote()).startsWith("Thicker than 4 mm");
+        assertThat(result.findings()).anyMatch(f -> f.rule().equals("keep-out"));
+        assertThat(SceneBuilder.build(1, result, true).keepOut()).hasSize(2);
+        assertThatThrownBy(() -> edit(id, SheetField.KEEP_OUT, "1, 2, 3"))
+                .hasMessage("Clamp 1 has 3 numbers; it needs five: x, y, width, depth, height.");
+        assertThatThrownBy(() -> edit(id, SheetField.KEEP_OUT, "1, 2, 0, 4, 5"))
+                .hasMessageContaining("The width of clamp 1");
+        edit(id, SheetField.KEEP_OUT, "");
+        edit(id, SheetField.HELD_AT, "");
+        SheetSlip bare = new SheetSlip(jobs.view(id).result(), EditError.NONE);
+        assertThat(bare.clamps().text()).isEmpty();
+        assertThat(bare.edges().get(0).label()).isEqualTo("as usual: left edge");
+    }
+
+    private void edit(long id, SheetField field, String text) {
+        jobs.edit(
+                id,
+                "x",
+                b -> b.document().withSheet(field.set(b.document().sheet(), text)),
+                person("mira"));
+    }
+
+    @Test
+    void whatIsLeftIsToldInWordsAndPlaces() {
+        long id = makeJob("cleat_backing_plate", "Left", 1);
+        RemainsView remains = RemainsView.of(jobs.view(id).result().remains());
+        assertThat(remains.sentence()).startsWith("After the last move");
+        assertThat(remains.areas())
+                .allSatisfy(a -> assertThat(a.depth()).isGreaterThan(Leftover.LEAST))
+                .allSatisfy(a -> assertThat(a.d()).isNotEmpty());
+        assertThat(SceneBuilder.build(1, jobs.view(id).result(), true).pieces())
+                .as("all contours that set a piece free")
+                .isNotEmpty()
+                .allSatisfy(p -> assertThat(p).hasSize(4));
     }
 }

@@ -95,12 +95,32 @@ class StopEventsPageTest extends WebTest {
     }
 
     @Test
+    void anotherGasIsPostedAndHasToBeAccepted() {
+        assertThat(add("gas", "14", "nitrogen", "copy").statusCode()).isEqualTo(200);
+        assertThat(add("condition", "7", "", "copy").body())
+                .contains(
+                        "Gas before the cut, 14 bar: nitrogen",
+                        "Condition before the cut number 7");
+        assertThat(result().proof().findings())
+                .filteredOn(f -> f.rule().equals("data"))
+                .extracting(f -> f.sentence())
+                .anyMatch(s -> s.contains("is cut with nitrogen at 14 bar by hand"))
+                .anyMatch(s -> s.contains("is cut with condition 7 by hand"));
+    }
+
+    @Test
     void whatIsMissingOrTooMuchIsSaidInPlace() {
         assertSaid(add("stop", "10", " ", "all"), "Say why it stops");
         assertSaid(add("comment", "", "", "all"), "A comment needs a text");
-        assertSaid(add("dwell", "-1", "", "all"), "from 0 to 3600 s is possible");
+        assertSaid(
+                add("dwell", "-1", "", "all"), "Wait is -1 s; a value from 0 to 3600 is possible.");
         assertSaid(add("dwell", "soon", "", "all"), "soon");
         assertSaid(add("comment", "", "x".repeat(51), "all"), "has 51 characters, 50 fit");
+        assertSaid(add("gas", "12", "", "all"), "Say which gas: oxygen, nitrogen, air, argon.");
+        assertSaid(add("gas", "12", "steam", "all"), "There is no gas");
+        assertSaid(add("gas", "", "air", "all"), "Say the pressure of the gas, bar.");
+        assertSaid(add("condition", "7.5", "", "all"), "a whole number from 0 to 999");
+        assertSaid(add("condition", "", "", "all"), "Say the number of the condition.");
         assertSaid(add("dance", "", "x", "all"), "There is no event");
         for (int i = 0; i < 8; i++) {
             add("comment", "", "line " + i, "all");
