@@ -67,7 +67,7 @@ function select(ids, withSlip = true) {
   }
   history.replaceState(null, '', address);
   applySelection();
-  if (withSlip && (stage === 'cuts' || stage === 'shape')) {
+  if (withSlip && (stage === 'cuts' || stage === 'shape' || stage === 'release')) {
     fetchSlip();
   }
   if (player && ids.length === 1) {

@@ -178,9 +178,10 @@ export class Player extends EventTarget {
     const by = Math.min(0.25, Math.max(0, now - this.last) / 1000) * this.speed * this.direction;
     this.last = now;
     let next = this.moment + by;
-    if (next >= this.total || next <= 0) {
+    const over = this.direction > 0 ? next >= this.total : next <= 0;
+    if (over) {
       this.playing = this.loops && this.total > 0;
-      next = this.loops ? (next >= this.total ? 0 : this.total) : next;
+      next = this.loops ? (this.direction > 0 ? 0 : this.total) : next;
     }
     this.seek(next);
     if (this.playing) {

@@ -30,6 +30,9 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
 
     private static final double WELL_OVER_HALF = 210;
 
+    /** Degrees; an arc that was read from a text may be longer by its rounding. */
+    private static final double ROUNDED = 0.01;
+
     /** Steps; of shorter arcs the ends, when written, may lie the wrong way round. */
     private static final double SHORTEST = 16;
 
@@ -154,7 +157,7 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
                                 && sweep <= 2 * WELL_BELOW_HALF;
                 most = negative ? most : Math.min(most, WELL_BELOW_HALF);
             }
-            return (int) Math.ceil(sweep / most);
+            return Math.max(1, (int) Math.ceil((sweep - ROUNDED) / most));
         }
 
         private void pieces(Item.Feed feed, Segment segment, int count, int from) {

@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.geometry.Point;
+import dev.oleander.motion.Item;
 import dev.oleander.motion.Timeline;
+import dev.oleander.plan.StopEvent;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.JavascriptExecutor;
@@ -92,5 +95,103 @@ class PlayerTest extends BrowserTest {
         }
         browser.click("#stop-on");
         assertThat(Double.parseDouble(browser.value("#moment"))).isGreaterThan(before);
+    }
+
+    private void seek(double share) {
+        browser.script(
+                "const m = document.getElementById('moment'); m.value = arguments[0] * m.max;"
+                        + "m.dispatchEvent(new Event('input'));",
+                share);
+    }
+
+    private double moment() {
+        return Double.parseDouble(browser.value("#moment"));
+    }
+
+    @Test
+    void piecesAreShadedFromTheMomentTheyComeFreeAndNotBefore() {
+        long job = makeJob("cleat_backing_plate", "Pieces", 1);
+        browser.openStage(job, "proof");
+        seek(0);
+        browser.until(b -> b.pixels("--ink") > 20);
+        assertThat(browser.pixels("--free")).isZero();
+        seek(1);
+        browser.until(b -> b.pixels("--free") > 2000);
+        seek(0.5);
+        browser.until(b -> b.pixels("--free") == 0);
+    }
+
+    @Test
+    void itPlaysBackwardsOverAndOverAndFollowsTheHead() {
+        long job = makeJob("cleat_backing_plate", "Backwards", 1);
+        browser.openStage(job, "proof");
+        seek(0.5);
+        double half = moment();
+        browser.click("#play-back");
+        browser.until(b -> moment() < half - 0.2);
+        assertThat(browser.find("#play-back").getAttribute("aria-label")).isEqualTo("Pause");
+        browser.click("#play-back");
+        double stands = moment();
+        browser.click("#loop");
+        browser.click("#follow");
+        assertThat(browser.find("#loop").getAttribute("aria-pressed")).isEqualTo("true");
+        seek(0.999);
+        browser.script(
+                "const s = document.getElementById('speed'); s.value = '5';"
+                        + "s.dispatchEvent(new Event('change'))");
+        browser.click("#play");
+        browser.until(b -> moment() < stands);
+        assertThat(browser.find("#play").getAttribute("aria-label")).isEqualTo("Pause");
+        browser.click("#play");
+    }
+
+    @Test
+    void itStepsByStopsForPeopleWhereThereAreSome() {
+        long job = makeJob("cleat_backing_plate", "Halts", 1);
+        browser.openStage(job, "proof");
+        assertThat(browser.find("#halt-on").isDisplayed()).isFalse();
+        jobs.edit(
+                job,
+                "x",
+                b ->
+                        b.document()
+                                .withPlan(
+                                        b.document()
+                                                .plan()
+                                                .withEvents(
+                                                        "c13",
+                                                        List.of(
+                                                                new StopEvent(
+                                                                        StopEvent.Kind.STOP,
+                                                                        true,
+                                                                        30,
+                                                                        "Turn")))),
+                person("mira"));
+        browser.openStage(job, "proof");
+        browser.until(b -> b.find("#halt-on").isDisplayed());
+        browser.click("#halt-on");
+        Timeline timeline = jobs.view(job).result().timeline();
+        int stop =
+                IntStream.range(0, timeline.program().size())
+                        .filter(
+                                i ->
+                                        timeline.program().items().get(i) instanceof Item.Event e
+                                                && e.kind().isForPeople())
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(moment()).isCloseTo(timeline.ends()[stop - 1], within(1e-3));
+        browser.click("#halt-back");
+        assertThat(moment()).isZero();
+    }
+
+    @Test
+    void whatIsLeftIsToldAfterTheLastMove() {
+        long job = makeJob("cleat_backing_plate", "Remains", 1);
+        browser.openStage(job, "proof");
+        browser.click("#tool-remains");
+        browser.until(b -> b.text("#summary").contains("After the last move"));
+        assertThat(moment()).isCloseTo(jobs.view(job).result().timeline().total(), within(1e-3));
+        browser.click("#tool-remains");
+        assertThat(browser.find("#tool-remains").getAttribute("aria-pressed")).isEqualTo("false");
     }
 }
