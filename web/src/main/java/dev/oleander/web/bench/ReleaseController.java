@@ -87,7 +87,7 @@ class ReleaseController {
                 release.fileName(),
                 release.program().lines().toList(),
                 items,
-                release.step() == job.step());
+                release.step() == job.step() && !release.trial());
     }
 
     @PostMapping("/jobs/{id}/release/releases")

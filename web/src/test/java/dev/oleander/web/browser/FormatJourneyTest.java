@@ -85,6 +85,7 @@ class FormatJourneyTest extends BrowserTest {
         browser.click("#release-trial");
         browser.until(b -> b.text(".releases").contains("trial of some stops"));
         assertThat(browser.text(".releases .revision")).isEqualTo("T1");
+        browser.click(".releases .revision");
         browser.until(b -> b.text("#program").contains("T1 trial of 1 stop"));
         browser.click(".release-files a[href$=starts]");
         browser.until(b -> b.text("main").contains("program from here"));
