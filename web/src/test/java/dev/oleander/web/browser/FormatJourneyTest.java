@@ -80,7 +80,7 @@ class FormatJourneyTest extends BrowserTest {
         browser.signIn("mira");
         long job = job("Trial by hand");
         browser.openStage(job, "release");
-        browser.selectStop("Slot 46 × 16");
+        browser.all(".stop-button").get(2).click();
         browser.until(b -> !b.all("#release-trial").isEmpty());
         browser.click("#release-trial");
         browser.until(b -> b.text(".releases").contains("trial of some stops"));
