@@ -1,7 +1,9 @@
+import './event-form.js';
 import {addKeys} from './commands.js';
 import {area, length} from './paths.js';
 import {Player} from './player.js';
 import {Remains} from './remains.js';
+import {connectReplay} from './replay.js';
 import {ProgramList} from './program.js';
 import {RunLine} from './run-line.js';
 import {Scene} from './scene.js';
@@ -294,54 +296,8 @@ addKeys([['Alt+ArrowUp', 'Run line: move the stop up'], ['Alt+ArrowDown', 'Run l
 // ---- replay
 
 if (player) {
-  const moment = document.getElementById('moment');
-  const speed = document.getElementById('speed');
-  on('play', () => player.toggle());
-  on('play-back', () => player.toggle(-1));
-  on('halt-back', () => player.stepHalt(-1));
-  on('halt-on', () => player.stepHalt(1));
-  onPressed('loop', () => (player.loops = !player.loops));
-  onPressed('follow', () => (player.follows = !player.follows));
-  onPressed('tool-remains', () => remains.toggle());
-  on('play-start', () => player.seek(0));
-  on('item-back', () => player.stepItem(-1));
-  on('item-on', () => player.stepItem(1));
-  on('stop-back', () => player.stepStop(-1));
-  on('stop-on', () => player.stepStop(1));
-  moment.addEventListener('input', () => player.seek(Number(moment.value)));
-  speed.addEventListener('change', () => {
-    player.speed = Number(speed.value);
-  });
-  player.addEventListener('moment', () => {
-    moment.max = player.total;
-    moment.value = player.moment;
-    document.getElementById('clock').textContent = clock(player.moment);
-    const button = document.getElementById('play');
-    const onward = player.playing && player.direction > 0;
-    const back = player.playing && player.direction < 0;
-    button.ariaLabel = onward ? 'Pause' : 'Play';
-    button.firstElementChild.className = onward ? 'bi bi-pause-fill' : 'bi bi-play-fill';
-    const backwards = document.getElementById('play-back');
-    backwards.ariaLabel = back ? 'Pause' : 'Play backwards';
-    backwards.firstElementChild.className = back ? 'bi bi-pause-fill' : 'bi bi-play-fill turned';
-  });
+  connectReplay(player, remains);
   runLine.follow(player);
-  player.addEventListener('loaded', () => {
-    document.querySelectorAll('.halts').forEach((button) => {
-      button.hidden = player.halts.length === 0;
-    });
-  });
-}
-
-/** A button that stays pressed while what it switches on is on. */
-function onPressed(id, switched) {
-  on(id, async () => {
-    document.getElementById(id).ariaPressed = String(await switched());
-  });
-}
-
-function clock(seconds) {
-  return seconds < 60 ? `${number(seconds, 1)} s` : `${Math.floor(seconds / 60)}:${number(seconds % 60, 1).padStart(4, '0')}`;
 }
 
 // ---- fragments that come back from the server
