@@ -39,6 +39,11 @@ const MOST_IN_ADDRESS = 100;
 let selection = state().querySelector('[name=stop]').value.split(',').filter(Boolean);
 let scene = null;
 
+/** Motions from which on the picture is shown before the replay is made ready. */
+const MANY = 10000;
+
+const nextPicture = () => new Promise((shown) => requestAnimationFrame(() => setTimeout(shown)));
+
 async function loadScene() {
   const answer = await fetch(`/jobs/${job}/scene?planned=${stage !== 'shape'}`);
   if (!answer.ok) {
@@ -49,6 +54,9 @@ async function loadScene() {
   layers?.apply(scene);
   table.show(scene);
   applySelection();
+  if (scene.motion.length > MANY) {
+    await nextPicture();
+  }
   player?.load(scene);
   program?.load(job);
   remains?.load();

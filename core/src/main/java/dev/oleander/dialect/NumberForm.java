@@ -148,7 +148,7 @@ public record NumberForm(
 
     private void appendDecimals(StringBuilder text, long part) {
         int places = decimals;
-        long left = part;
+        int left = (int) part;
         while (!trailingZeros && left % 10 == 0) {
             left /= 10;
             places--;
@@ -160,6 +160,10 @@ public record NumberForm(
         for (int w = width; w > 1 && number < TENS[w - 1]; w--) {
             text.append('0');
         }
-        text.append(number);
+        if (number <= Integer.MAX_VALUE) {
+            text.append((int) number);
+        } else {
+            text.append(number);
+        }
     }
 }

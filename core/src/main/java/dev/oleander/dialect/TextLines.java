@@ -98,9 +98,22 @@ final class TextLines {
 
     /** Controllers know plain letters only, and a bracket would end the comment. */
     static String plainText(String text, Dialect.Comment comment) {
+        if (isPlain(text, comment)) {
+            return text;
+        }
         String apart = Normalizer.normalize(text, Normalizer.Form.NFKD).replace("Ø", "D");
         return without(without(apart.replace("×", "x"), comment.open()), comment.close())
                 .replaceAll("[^ -~]", "");
+    }
+
+    private static boolean isPlain(String text, Dialect.Comment comment) {
+        for (int i = 0; i < text.length(); i++) {
+            if (text.charAt(i) < ' ' || text.charAt(i) > '~') {
+                return false;
+            }
+        }
+        boolean open = !comment.open().isBlank() && text.contains(comment.open());
+        return !open && (comment.close().isBlank() || !text.contains(comment.close()));
     }
 
     private static String without(String text, String mark) {

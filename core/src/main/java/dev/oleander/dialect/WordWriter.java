@@ -50,9 +50,10 @@ final class WordWriter {
 
     void write(Program program, List<Integer> itemOf) {
         Repeats repeats = Repeats.of(program, dialect);
+        boolean plain = repeats.calls().isEmpty();
         int i = 0;
         while (i < program.size()) {
-            Repeats.Call called = repeats.calls().get(i);
+            Repeats.Call called = plain ? null : repeats.calls().get(i);
             if (called == null) {
                 item(program.items().get(i), itemOf.get(i));
                 i++;

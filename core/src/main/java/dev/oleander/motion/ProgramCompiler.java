@@ -149,7 +149,7 @@ public final class ProgramCompiler {
                     event(EventKind.MARK_ON, Map.of(), origin);
                 } else {
                     boolean inKerf = !stop.shared().isEmpty() && path.leadIn().isEmpty();
-                    pierce(inKerf ? restart(stop) : data.pierceSeconds(), origin);
+                    pierce(inKerf ? restart(stop) : data.pierceSeconds(), data, origin);
                 }
                 boolean compensates = stop.compensation() != Compensation.PATH;
                 if (compensates) {
@@ -191,8 +191,9 @@ public final class ProgramCompiler {
             down = Optional.of(origin);
         }
 
-        private void pierce(double seconds, Origin origin) {
-            event(EventKind.PIERCE, Map.of("seconds", seconds), origin);
+        private void pierce(double seconds, CutRow data, Origin origin) {
+            Map<String, Double> args = Map.of("seconds", seconds, "height", data.pierceHeight());
+            event(EventKind.PIERCE, args, origin);
         }
 
         private void event(EventKind kind, Map<String, Double> args, Origin origin) {
@@ -242,7 +243,7 @@ public final class ProgramCompiler {
             Origin origin = new Origin(stop.id(), 0, -1);
             travel(where, origin);
             lower(origin);
-            pierce(restart(stop), origin);
+            pierce(restart(stop), stop.row().orElseThrow(), origin);
         }
 
         private double restart(Stop stop) {

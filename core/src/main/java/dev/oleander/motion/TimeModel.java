@@ -7,6 +7,7 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.machine.Machine;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Machine time with trapezoidal speed and look-ahead.
@@ -21,6 +22,9 @@ public final class TimeModel {
 
     /** A tangent joint: its corner circle is so large that the feed is the limit. */
     private static final double STRAIGHT_ON = 1 - 1e-12;
+
+    /** Items from which on all processors are used. */
+    private static final int MANY = 20_000;
 
     private final Machine machine;
 
@@ -64,18 +68,23 @@ public final class TimeModel {
         }
 
         private void plan() {
-            List<Integer> run = new ArrayList<>();
-            for (int i = 0; i < items.size(); i++) {
+            List<int[]> runs = new ArrayList<>();
+            int i = 0;
+            while (i < items.size()) {
                 Item item = items.get(i);
+                int from = i++;
                 if (item instanceof Item.AtFeed) {
-                    run.add(i);
+                    while (i < items.size() && items.get(i) instanceof Item.AtFeed) {
+                        i++;
+                    }
+                    runs.add(new int[] {from, i});
                 } else {
-                    planRun(run);
-                    run.clear();
-                    profiles[i] = item instanceof Item.Rapid rapid ? rapid(rapid) : Profile.NONE;
+                    profiles[from] = item instanceof Item.Rapid rapid ? rapid(rapid) : Profile.NONE;
                 }
             }
-            planRun(run);
+            // each begins and ends at rest: none depends on another
+            Stream<int[]> all = items.size() > MANY ? runs.parallelStream() : runs.stream();
+            all.forEach(run -> planRun(run[0], run[1]));
         }
 
         private Profile rapid(Item.Rapid rapid) {
@@ -89,36 +98,41 @@ public final class TimeModel {
         /**
          * Speeds at the joints: limited by corners, then by what can be reached and braked from.
          */
-        private void planRun(List<Integer> run) {
-            int n = run.size();
+        private void planRun(int start, int end) {
+            int n = end - start;
+            double[] length = new double[n];
+            double[] acceleration = new double[n];
+            double[] limit = new double[n];
             double[] joint = new double[n + 1];
-            for (int i = 1; i < n; i++) {
-                joint[i] = cornerSpeed(feed(run.get(i - 1)), feed(run.get(i)));
+            Item.AtFeed before = null;
+            for (int i = 0; i < n; i++) {
+                Item.AtFeed feed = (Item.AtFeed) items.get(start + i);
+                length[i] = feed.length();
+                acceleration[i] = acceleration(feed);
+                limit[i] = speedLimit(feed);
+                if (i > 0) {
+                    double slower = Math.min(limit[i - 1], limit[i]);
+                    joint[i] = Math.min(slower, cornerSpeed(before, feed));
+                }
+                before = feed;
             }
             for (int i = 0; i < n; i++) {
-                joint[i + 1] = Math.min(joint[i + 1], reachable(joint[i], feed(run.get(i))));
+                double reached = reachable(joint[i], acceleration[i], length[i]);
+                joint[i + 1] = Math.min(joint[i + 1], reached);
             }
             for (int i = n - 1; i >= 0; i--) {
-                joint[i] = Math.min(joint[i], reachable(joint[i + 1], feed(run.get(i))));
+                double reached = reachable(joint[i + 1], acceleration[i], length[i]);
+                joint[i] = Math.min(joint[i], reached);
             }
             for (int i = 0; i < n; i++) {
-                Item.AtFeed feed = feed(run.get(i));
-                profiles[run.get(i)] =
+                profiles[start + i] =
                         Profile.fastest(
-                                feed.length(),
-                                joint[i],
-                                joint[i + 1],
-                                speedLimit(feed),
-                                acceleration(feed));
+                                length[i], joint[i], joint[i + 1], limit[i], acceleration[i]);
             }
         }
 
-        private Item.AtFeed feed(int index) {
-            return (Item.AtFeed) items.get(index);
-        }
-
-        private double reachable(double from, Item.AtFeed feed) {
-            return Math.sqrt(from * from + 2 * acceleration(feed) * feed.length());
+        private static double reachable(double from, double acceleration, double length) {
+            return Math.sqrt(from * from + 2 * acceleration * length);
         }
 
         private Seconds seconds(Item item, Profile profile) {
@@ -135,13 +149,13 @@ public final class TimeModel {
     }
 
     private Seconds ofEvent(Item.Event event) {
-        double seconds = event.args().getOrDefault("seconds", 0.0);
+        double seconds = event.args().isEmpty() ? 0 : event.args().getOrDefault("seconds", 0.0);
         return switch (event.kind()) {
             case HEAD_DOWN -> new Seconds(0, machine.motion().lowerSeconds(), 0, 0);
             case HEAD_UP -> new Seconds(0, machine.motion().liftSeconds(), 0, 0);
             case HEIGHT, TOOL -> new Seconds(0, seconds, 0, 0);
             case STOP, OPTIONAL_STOP -> new Seconds(0, 0, 0, seconds);
-            default -> new Seconds(0, 0, seconds, 0);
+            default -> seconds == 0 ? Seconds.NONE : new Seconds(0, 0, seconds, 0);
         };
     }
 
@@ -170,14 +184,12 @@ public final class TimeModel {
     }
 
     private double cornerSpeed(Item.AtFeed before, Item.AtFeed after) {
-        double limit = Math.min(speedLimit(before), speedLimit(after));
         if (before instanceof Item.Feed from && after instanceof Item.Feed to) {
-            Point in = from.segment().direction(1);
-            return Math.min(limit, cornerSpeed(in, to.segment().direction(0)));
+            return cornerSpeed(from.segment().direction(1), to.segment().direction(0));
         }
         if (before instanceof Item.TwoPlane from && after instanceof Item.TwoPlane to) {
             double lower = cornerSpeed(from.lower(), to.lower());
-            return Math.min(limit, Math.min(lower, cornerSpeed(from.upper(), to.upper())));
+            return Math.min(lower, cornerSpeed(from.upper(), to.upper()));
         }
         // the guides begin or end to move apart
         return 0;
