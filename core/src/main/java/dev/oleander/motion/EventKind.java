@@ -90,6 +90,15 @@ public enum EventKind {
         return this == PROCESS_OFF || this == MARK_OFF;
     }
 
+    /**
+     * Whether the head is down after it.
+     *
+     * @param before whether it was down before
+     */
+    public boolean isDownAfter(boolean before) {
+        return this == HEAD_DOWN || (before && this != HEAD_UP);
+    }
+
     /** Whether the machine waits for a person. */
     public boolean isForPeople() {
         return this == STOP || this == OPTIONAL_STOP;

@@ -182,8 +182,7 @@ public record MotionItem(
 
     static boolean isDown(Item item, boolean before) {
         if (item instanceof Item.Event event) {
-            return event.kind() == EventKind.HEAD_DOWN
-                    || (before && event.kind() != EventKind.HEAD_UP);
+            return event.kind().isDownAfter(before);
         }
         return before;
     }

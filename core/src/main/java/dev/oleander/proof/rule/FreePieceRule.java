@@ -8,7 +8,6 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.material.FreePiece;
-import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
@@ -50,10 +49,7 @@ public final class FreePieceRule implements ProofRule {
         List<Item> items = input.program().items();
         for (int i = 0; i < items.size(); i++) {
             if (items.get(i) instanceof Item.Event event) {
-                down =
-                        down
-                                ? event.kind() != EventKind.HEAD_UP
-                                : event.kind() == EventKind.HEAD_DOWN;
+                down = event.kind().isDownAfter(down);
             } else if (down && items.get(i) instanceof Item.Rapid rapid) {
                 checked++;
                 check(index, i, rapid, findings);

@@ -5,7 +5,6 @@ import dev.oleander.geometry.Distances;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.plan.KeepOut;
 import dev.oleander.plan.Stop;
@@ -39,10 +38,7 @@ public final class KeepOutRule implements ProofRule {
         boolean down = false;
         for (Item item : all.isEmpty() ? List.<Item>of() : input.program().items()) {
             if (item instanceof Item.Event event) {
-                down =
-                        down
-                                ? event.kind() != EventKind.HEAD_UP
-                                : event.kind() == EventKind.HEAD_DOWN;
+                down = event.kind().isDownAfter(down);
             } else {
                 Segment way = way(item);
                 for (int k = 0; way != null && k < all.size(); k++) {

@@ -12,7 +12,6 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
 import dev.oleander.material.MaterialState;
 import dev.oleander.material.Rest;
-import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Profile;
 import dev.oleander.motion.Program;
@@ -268,10 +267,7 @@ final class SceneBuilder {
                 bulge = feed.segment() instanceof Arc arc ? arc.bulge() : 0;
                 kind = feed.on() ? 1 : IDLE_FEED;
             } else if (item instanceof Item.Event event) {
-                down =
-                        down
-                                ? event.kind() != EventKind.HEAD_UP
-                                : event.kind() == EventKind.HEAD_DOWN;
+                down = event.kind().isDownAfter(down);
             }
             Profile p = timeline.profiles().get(i);
             rows.add(
