@@ -180,8 +180,9 @@ public final class ProgramComparison {
             return event.kind().isDone();
         }
         if (item instanceof Item.TwoPlane both) {
-            return !isSame(both.lower().from(), both.lower().to())
-                    || !isSame(both.upper().from(), both.upper().to());
+            // what is written of the upper guide is how far it is off the lower one
+            Point before = both.upper().from().minus(both.lower().from());
+            return !isSame(both.lower().from(), both.lower().to()) || !isSame(before, both.lean());
         }
         if (item instanceof Item.Feed feed) {
             return !isSame(feed.segment().start(), feed.segment().end());
