@@ -29,10 +29,10 @@ public record FormatCheck(Dialect dialect, String problem, Map<String, List<Stri
     }
 
     private static List<String> faults(Dialect dialect, Program program) {
-        Map<String, String> frame = new LinkedHashMap<>(SamplePrograms.FRAME);
         try {
-            dialect.parameters().forEach(p -> frame.put(p.name(), p.value("")));
-            return new CheckedWriter(dialect).write(program, frame, Map.of()).faults();
+            return new CheckedWriter(dialect)
+                    .write(program, SamplePrograms.FRAME, Map.of())
+                    .faults();
         } catch (DialectException wrong) {
             return List.of(wrong.getMessage());
         }

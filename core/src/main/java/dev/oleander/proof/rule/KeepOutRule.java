@@ -36,18 +36,19 @@ public final class KeepOutRule implements ProofRule {
         List<KeepOut> all = input.run().layout().keepOut();
         Map<String, Finding> worst = new LinkedHashMap<>();
         boolean down = false;
+        int checked = 0;
         for (Item item : all.isEmpty() ? List.<Item>of() : input.program().items()) {
             if (item instanceof Item.Event event) {
                 down = event.kind().isDownAfter(down);
             } else {
                 Segment way = way(item);
                 for (int k = 0; way != null && k < all.size(); k++) {
+                    checked++;
                     hit(input, item.origin().stop(), way, down, all.get(k), k + 1, worst);
                 }
             }
         }
-        return new Outcome(
-                Math.max(1, all.size()) * input.program().size(), new ArrayList<>(worst.values()));
+        return new Outcome(checked, new ArrayList<>(worst.values()));
     }
 
     private static Segment way(Item item) {
