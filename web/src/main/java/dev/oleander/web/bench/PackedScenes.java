@@ -21,11 +21,14 @@ class PackedScenes {
 
     private static final long MOST_BYTES = 64L << 20;
 
+    /** A scene counts at least as much: it keeps the whole result it was made from. */
+    private static final int LEAST_BYTES = 4 << 20;
+
     private final JsonMapper json;
     private final Cache<Key, byte[]> scenes =
             Caffeine.newBuilder()
                     .maximumWeight(MOST_BYTES)
-                    .weigher((Key key, byte[] scene) -> scene.length)
+                    .weigher((Key key, byte[] scene) -> Math.max(LEAST_BYTES, scene.length))
                     .build();
 
     /** What a scene follows from. */
