@@ -77,13 +77,16 @@ function select(ids, withSlip = true) {
   }
   history.replaceState(null, '', address);
   applySelection();
-  if (withSlip && (stage === 'cuts' || stage === 'shape' || stage === 'release')) {
+  if (withSlip && stage !== 'sheet' && !isWriting()) {
     fetchSlip();
   }
   if (player && ids.length === 1) {
     player.seekStop(ids[0]);
   }
 }
+
+/** Whether a reason is being written that a new slip would take away. */
+const isWriting = () => [...document.querySelectorAll('#slip .accept [name=reason]')].some((reason) => reason.value);
 
 function applySelection() {
   runLine.mark(selection);

@@ -164,7 +164,8 @@ final class MotionArea implements Area {
             items.add(new Item.Rapid(at, to, origin));
             at = to;
             items.add(new Item.Event(EventKind.HEAD_DOWN, Map.of(), origin));
-            items.add(new Item.Event(EventKind.PIERCE, Map.of("seconds", 0.6), origin));
+            items.add(
+                    new Item.Event(EventKind.PIERCE, Map.of("kind", 1.0, "seconds", 0.6), origin));
             for (int k = 0; k < MOVES; k++) {
                 double size = 0.5 + 20 * random.nextDouble();
                 Point end = at.plus(Point.polar(size, 2 * Math.PI * random.nextDouble()));

@@ -52,13 +52,13 @@ public final class SamplePrograms {
         b.event(EventKind.DATA, Map.of("row", 1.0, "power", 3400.0, "pressure", 12.0));
         b.rapid(30, 25);
         b.event(EventKind.HEAD_DOWN, Map.of());
-        b.event(EventKind.PIERCE, Map.of("seconds", 0.6, "height", 4.0));
+        b.event(EventKind.PIERCE, Map.of("kind", 1.0, "seconds", 0.6, "height", 4.0));
         b.line(35, 25).arc(25, 25, 1).arc(35, 25, 1);
         b.event(EventKind.PROCESS_OFF, Map.of());
         b.event(EventKind.HEAD_UP, Map.of());
         b.rapid(-2, 10);
         b.event(EventKind.HEAD_DOWN, Map.of());
-        b.event(EventKind.PIERCE, Map.of("seconds", 0.6, "height", 4.0));
+        b.event(EventKind.PIERCE, Map.of("kind", 1.0, "seconds", 0.6, "height", 4.0));
         b.line(0, 10).line(0, 50).line(60, 50).line(60, 0).line(0, 0).line(0, 10);
         b.event(EventKind.PROCESS_OFF, Map.of());
         b.event(EventKind.HEAD_UP, Map.of());
@@ -68,7 +68,7 @@ public final class SamplePrograms {
     private static Program arcs() {
         Builder b = new Builder();
         b.rapid(500, 500);
-        b.event(EventKind.PIERCE, Map.of("seconds", 0.1, "height", 4.0));
+        b.event(EventKind.PIERCE, Map.of("kind", 2.0, "seconds", 0.1, "height", 4.0));
         double quarter = Math.tan(Math.PI / 8);
         b.arc(510, 510, quarter).arc(520, 500, -quarter).arc(520.003, 500.002, 0.5);
         b.arc(540, 500, 1).arc(520, 500, -1.9).arc(520.4, 500.7, 2.5).arc(900, 700, 0.004);
@@ -88,7 +88,9 @@ public final class SamplePrograms {
             items.add(new Item.Event(EventKind.HEAD_DOWN, Map.of(), origin));
             items.add(
                     new Item.Event(
-                            EventKind.PIERCE, Map.of("seconds", 0.4, "height", 4.0), origin));
+                            EventKind.PIERCE,
+                            Map.of("kind", 1.0, "seconds", 0.4, "height", 4.0),
+                            origin));
             Point edge = start.plus(new Point(4, 0));
             Point across = start.plus(new Point(-4, 0));
             items.add(new Item.Feed(new Line(start, edge), 900, true, origin));
@@ -110,6 +112,7 @@ public final class SamplePrograms {
                         Map.entry("power", 3000.0),
                         Map.entry("pressure", 14.0),
                         Map.entry("seconds", 1.5),
+                        Map.entry("kind", 1.0),
                         Map.entry("height", 5.0),
                         Map.entry("register", 3.0),
                         Map.entry("gas", 2.0),
@@ -129,7 +132,7 @@ public final class SamplePrograms {
 
     private static Program twoPlanes() {
         Builder b = new Builder();
-        b.event(EventKind.PIERCE, Map.of("seconds", 0.1, "height", 4.0));
+        b.event(EventKind.PIERCE, Map.of("kind", 2.0, "seconds", 0.1, "height", 4.0));
         b.both(10, 0, 10.5, 0.2).both(10, 10, 10, 10.4).line(0, 10).both(0, 10, 0, 10);
         b.event(EventKind.PROCESS_OFF, Map.of());
         return b.program();

@@ -7,7 +7,7 @@ public enum EventKind {
     /** choose the row of cutting data (row, power, pressure) */
     DATA("data", Use.CUT),
     HEAD_DOWN("headDown", Use.CUT),
-    /** burn through (seconds, height of the head in mm) */
+    /** burn through (kind by its number, seconds, height of the head in mm); {@link PierceKind} */
     PIERCE("pierce", Use.CUT),
     /** begin to mark the surface */
     MARK_ON("markOn", Use.CUT),

@@ -149,7 +149,7 @@ public final class ProgramCompiler {
                     event(EventKind.MARK_ON, Map.of(), origin);
                 } else {
                     boolean inKerf = !stop.shared().isEmpty() && path.leadIn().isEmpty();
-                    pierce(inKerf ? restart(stop) : data.pierceSeconds(), data, origin);
+                    pierce(inKerf ? PierceKind.IN_KERF : PierceKind.WHOLE, data, origin);
                 }
                 boolean compensates = stop.compensation() != Compensation.PATH;
                 if (compensates) {
@@ -191,8 +191,16 @@ public final class ProgramCompiler {
             down = Optional.of(origin);
         }
 
-        private void pierce(double seconds, CutRow data, Origin origin) {
-            Map<String, Double> args = Map.of("seconds", seconds, "height", data.pierceHeight());
+        private void pierce(PierceKind kind, CutRow data, Origin origin) {
+            double share = kind == PierceKind.IN_KERF ? tabs.restart() : 1;
+            Map<String, Double> args =
+                    Map.of(
+                            "kind",
+                            kind.number(),
+                            "seconds",
+                            share * data.pierceSeconds(),
+                            "height",
+                            data.pierceHeight());
             event(EventKind.PIERCE, args, origin);
         }
 
@@ -243,11 +251,7 @@ public final class ProgramCompiler {
             Origin origin = new Origin(stop.id(), 0, -1);
             travel(where, origin);
             lower(origin);
-            pierce(restart(stop), stop.row().orElseThrow(), origin);
-        }
-
-        private double restart(Stop stop) {
-            return tabs.restart() * stop.row().orElseThrow().pierceSeconds();
+            pierce(PierceKind.IN_KERF, stop.row().orElseThrow(), origin);
         }
     }
 }

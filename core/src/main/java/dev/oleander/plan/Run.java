@@ -4,6 +4,7 @@ import dev.oleander.machine.Machine;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -48,6 +49,17 @@ public record Run(
 
     public Optional<Stop> stop(String id) {
         return stops.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    /** Stops that have a path, in their order. */
+    public List<Stop> cut() {
+        return stops.stream().filter(s -> s.path().isPresent()).toList();
+    }
+
+    /** The same run with some of its stops only, by id, and without holes to be drilled. */
+    public Run only(Set<String> ids) {
+        List<Stop> some = stops.stream().filter(s -> ids.contains(s.id())).toList();
+        return new Run(machine, order, layout, some, events, List.of());
     }
 
     /** Stops that cannot be cut as they are set. */

@@ -30,7 +30,8 @@ class DialectTest {
                                     STOP),
                             new Item.Rapid(Point.ORIGIN, new Point(10, 20), STOP),
                             new Item.Event(EventKind.HEAD_DOWN, Map.of(), STOP),
-                            new Item.Event(EventKind.PIERCE, Map.of("seconds", 0.6), STOP),
+                            new Item.Event(
+                                    EventKind.PIERCE, Map.of("kind", 1.0, "seconds", 0.6), STOP),
                             feed(new Line(new Point(10, 20), new Point(30, 20)), 2700),
                             feed(new Arc(new Point(30, 20), new Point(30, 26), 1), 2700),
                             feed(new Line(new Point(30, 26), new Point(10, 26.00004)), 1350),
@@ -60,7 +61,7 @@ class DialectTest {
                         "N10 T1 S4200 Q0.65",
                         "N20 G0 X10 Y20",
                         "N30 M21",
-                        "N40 M23 P0.6",
+                        "N40 M23 P0.6 K1",
                         "N50 G1 X30 F2700",
                         "N60 G3 Y26 I0 J3",
                         "N70 G1 X10 F1350",

@@ -37,8 +37,8 @@ class FormatCheckTest {
             delimiter = '|',
             textBlock =
                     """
-                    pierce: "M23 P{{seconds}}"|pirce: "M23 P{{seconds}}"|events.pirce is no event
-                    pierce: "M23 P{{seconds}}"||line 28: events.pierce is missing
+                    pierce: "M23 P{{seconds}} K{{kind}}"|pirce: "M23 P{{seconds}} K{{kind}}"|events.pirce is no event
+                    pierce: "M23 P{{seconds}} K{{kind}}"||line 28: events.pierce is missing
                     P{{seconds}}|P{{second}}|line 31: events.pierce
                     P{{seconds}}|P{{seconds|line 31: events.pierce has braces
                     decimals: 4, trailingZeros: false, modal: true|decimals: x|line 12: words.coordinate.decimals is "x"

@@ -89,7 +89,10 @@ class RoundTripTest {
             items.add(new Item.Rapid(at, to, Origin.FRAME));
             at = to;
             items.add(event(EventKind.HEAD_DOWN, Map.of()));
-            items.add(event(EventKind.PIERCE, Map.of("seconds", random.nextInt(200) / 100.0)));
+            items.add(
+                    event(
+                            EventKind.PIERCE,
+                            Map.of("kind", 1.0, "seconds", random.nextInt(200) / 100.0)));
             double feed = 1 + random.nextInt(9000);
             for (int k = 0; k < 8; k++) {
                 double size = Math.pow(10, -5 + 7 * random.nextDouble());
@@ -124,7 +127,7 @@ class RoundTripTest {
     void whatBothGuidesDoIsReadBack(@ForAll long seed) {
         SplittableRandom random = new SplittableRandom(seed);
         List<Item> items = new ArrayList<>();
-        items.add(event(EventKind.PIERCE, Map.of("seconds", 0.5)));
+        items.add(event(EventKind.PIERCE, Map.of("kind", 1.0, "seconds", 0.5)));
         Point at = Point.ORIGIN;
         Point lean = Point.ORIGIN;
         for (int k = 0; k < 40; k++) {
@@ -174,6 +177,7 @@ class RoundTripTest {
                         "pressure")) {
             args.put(name, 3.0);
         }
+        args.put("kind", 1.0);
         for (String name : List.of("seconds", "height", "angle")) {
             args.put(name, 2.5);
         }
@@ -258,7 +262,7 @@ class RoundTripTest {
                                         EventKind.DATA,
                                         Map.of("row", 1.0, "power", 4200.0, "pressure", 380.0)),
                                 new Item.Rapid(Point.ORIGIN, a, Origin.FRAME),
-                                event(EventKind.PIERCE, Map.of("seconds", 0.5)),
+                                event(EventKind.PIERCE, Map.of("kind", 1.0, "seconds", 0.5)),
                                 new Item.Feed(new Arc(a, b, 0.3), 2000, true, Origin.FRAME),
                                 event(EventKind.PROCESS_OFF, Map.of()),
                                 event(EventKind.END, Map.of())));

@@ -9,6 +9,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Path;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
+import dev.oleander.motion.PierceKind;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.ProgramCompiler;
 import dev.oleander.plan.Gap;
@@ -89,15 +90,16 @@ class CommonLinesTest {
         assertThat(later.remarks()).singleElement().asString().contains("50 mm", "common line");
         Program program = new ProgramCompiler().compile(run);
         double full = later.row().orElseThrow().pierceSeconds();
-        assertThat(
-                        program.items().stream()
-                                .filter(i -> i.origin().stop().equals(later.id()))
-                                .filter(
-                                        i ->
-                                                i instanceof Item.Event e
-                                                        && e.kind() == EventKind.PIERCE)
-                                .map(i -> ((Item.Event) i).args().get("seconds")))
-                .containsOnly(0.3 * full);
+        assertThat(program.items())
+                .filteredOn(i -> i.origin().stop().equals(later.id()))
+                .filteredOn(i -> i instanceof Item.Event e && e.kind() == EventKind.PIERCE)
+                .map(i -> ((Item.Event) i).args())
+                .isNotEmpty()
+                .allSatisfy(
+                        args ->
+                                assertThat(args)
+                                        .containsEntry("kind", PierceKind.IN_KERF.number())
+                                        .containsEntry("seconds", 0.3 * full));
         assertThat(Samples.write(run, Samples.time(run)).isTrue()).isTrue();
     }
 

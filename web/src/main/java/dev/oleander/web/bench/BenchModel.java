@@ -4,6 +4,7 @@ import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Stop;
+import dev.oleander.price.PriceList;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.bench.ReleaseSlip.Trial;
 import dev.oleander.web.job.JobResult;
@@ -31,8 +32,14 @@ class BenchModel {
     private final ReleaseService releases;
     private final MachineLibrary machines;
     private final ShopRecipes recipes;
+    private final PriceList prices;
 
-    BenchModel(ReleaseService releases, MachineLibrary machines, ShopRecipes recipes) {
+    BenchModel(
+            ReleaseService releases,
+            MachineLibrary machines,
+            ShopRecipes recipes,
+            PriceList prices) {
+        this.prices = prices;
         this.releases = releases;
         this.machines = machines;
         this.recipes = recipes;
@@ -92,8 +99,8 @@ class BenchModel {
                             result, stops, recipes.of(result.machine().process()), shown.error()));
         }
         model.addAttribute("sheet", new SheetSlip(result, shown.error()));
-        if (result.isProved()) {
-            model.addAttribute("proof", new ProofSlip(result));
+        if (result.isProved() && shown.stage() == Stage.PROOF) {
+            model.addAttribute("proof", new ProofSlip(result, ids, prices));
         }
         if (shown.stage() == Stage.RELEASE) {
             Trial trial = new Trial(result.dialect(), stops.size());

@@ -2,12 +2,14 @@ package dev.oleander.web.bench;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.Seconds;
+import dev.oleander.price.PriceList;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
 import java.util.List;
+import java.util.Set;
 
 /** What the proof checked and found, and the machine time by kind. */
 public final class ProofSlip {
@@ -29,8 +31,13 @@ public final class ProofSlip {
 
     private final Proof proof;
     private final Seconds seconds;
+    private final List<ShapeSlip.Figure> pieces;
 
-    ProofSlip(JobResult result) {
+    /**
+     * @param stops ids of the selected stops
+     */
+    ProofSlip(JobResult result, Set<String> stops, PriceList prices) {
+        this.pieces = PieceFigures.of(result, stops, prices);
         this.proof = result.proof();
         this.seconds = result.timeline().seconds();
     }
@@ -66,6 +73,11 @@ public final class ProofSlip {
                 new ShapeSlip.Figure("Piercing", Numbers.duration(seconds.piercing())),
                 new ShapeSlip.Figure("People", Numbers.duration(seconds.people())),
                 new ShapeSlip.Figure("Total", Numbers.duration(seconds.total())));
+    }
+
+    /** What the selected stops, or all, set free. */
+    public List<ShapeSlip.Figure> pieces() {
+        return pieces;
     }
 
     public boolean isReleasable() {

@@ -111,7 +111,8 @@ class ReleaseController {
         }
         Shown shown = new Shown(Stage.RELEASE, BenchController.ids(stop), made, error);
         bench.fill(model, jobs.view(id), shown, who);
-        response.setHeader("HX-Trigger", "programChanged");
+        // once the list of releases shows the new one
+        response.setHeader("HX-Trigger-After-Settle", "programChanged");
         return "bench/update";
     }
 

@@ -50,9 +50,13 @@ class ProgramController {
         this.releases = releases;
     }
 
-    /** What a program is compared with came to. */
+    /**
+     * What a comparison came to.
+     *
+     * @param problems lines of the other program that are not understood
+     */
     public record Compared(
-            String with, boolean equal, String deviation, List<String> differences) {}
+            String with, boolean equal, int problems, String deviation, List<String> differences) {}
 
     @GetMapping
     String form(@AuthenticationPrincipal SignedIn who, Model model) {
@@ -71,6 +75,7 @@ class ProgramController {
      * Reads a program.
      *
      * @param release id of a release to compare it with; null: with none
+     * @param other a second program to compare it with, in the same format; goes before the release
      */
     @PostMapping
     String read(
@@ -78,6 +83,7 @@ class ProgramController {
             @RequestParam String dialect,
             @RequestParam String machine,
             @RequestParam(required = false) Long release,
+            @RequestParam(required = false) MultipartFile other,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response)
@@ -91,37 +97,63 @@ class ProgramController {
             return page(who, model);
         }
         Dialect format = format(dialect);
-        ReadBack read;
-        try (Reader text =
-                new InputStreamReader(file.getInputStream(), StandardCharsets.ISO_8859_1)) {
-            read = new DialectReader(format).read(text);
-        }
-        ProgramReading reading = new ProgramReading(read, machine(machine));
-        Program other = null;
-        if (release != null) {
-            Release with = releases.find(release);
-            Dialect own = resuming.format(with);
-            other = new DialectReader(own).read(with.program()).program();
-            model.addAttribute("compared", compared(with, reading, other, format));
+        ProgramReading reading = new ProgramReading(read(file, format), machine(machine));
+        Other with = other(other, release, format);
+        if (with != null) {
+            model.addAttribute("compared", compared(with, reading, format));
         }
         model.addAttribute("fileName", file.getOriginalFilename());
         model.addAttribute("reading", reading);
-        model.addAttribute("picture", picture(reading, other));
+        model.addAttribute("picture", picture(reading, with));
         return page(who, model);
     }
 
-    private static String picture(ProgramReading reading, Program other) {
-        Box box = reading.box().orElse(null);
-        return box == null ? "" : new ProgramPicture(box).svg(reading.program(), other);
+    /**
+     * What a program is compared with.
+     *
+     * @param problems lines of it that are not understood
+     */
+    private record Other(String name, Program program, int problems) {}
+
+    private Other other(MultipartFile file, Long release, Dialect format) throws IOException {
+        if (file != null && !file.isEmpty()) {
+            ReadBack read = read(file, format);
+            return new Other(file.getOriginalFilename(), read.program(), read.problems().size());
+        }
+        if (release == null) {
+            return null;
+        }
+        Release with = releases.find(release);
+        ReadBack read = new DialectReader(resuming.format(with)).read(with.program());
+        String name = "%s, revision %s".formatted(with.fileName(), with.revision());
+        return new Other(name, read.program(), read.problems().size());
     }
 
-    private static Compared compared(
-            Release with, ProgramReading reading, Program other, Dialect format) {
+    private static ReadBack read(MultipartFile file, Dialect format) throws IOException {
+        try (Reader text =
+                new InputStreamReader(file.getInputStream(), StandardCharsets.ISO_8859_1)) {
+            return new DialectReader(format).read(text);
+        }
+    }
+
+    private static String picture(ProgramReading reading, Other other) {
+        Box box = reading.box().orElse(null);
+        return box == null
+                ? ""
+                : new ProgramPicture(box)
+                        .svg(reading.program(), other == null ? null : other.program());
+    }
+
+    private static Compared compared(Other with, ProgramReading reading, Dialect format) {
         ProgramComparison.Result result =
-                new ProgramComparison(format.resolution()).compare(other, reading.program());
+                new ProgramComparison(format.resolution())
+                        .compare(with.program(), reading.program());
         return new Compared(
-                "%s, revision %s".formatted(with.fileName(), with.revision()),
-                result.isEqual(CheckedWriter.limit(format)) && reading.problems().isEmpty(),
+                with.name(),
+                result.isEqual(CheckedWriter.limit(format))
+                        && reading.problems().isEmpty()
+                        && with.problems() == 0,
+                with.problems(),
                 deviation(result.deviation()),
                 result.differences());
     }

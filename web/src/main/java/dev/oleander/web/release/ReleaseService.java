@@ -239,7 +239,8 @@ public class ReleaseService {
                 JSON.writeValueAsString(inputs(result, wish, preview)),
                 JSON.writeValueAsString(findings(result.proof())),
                 KeptMotion.packed(timeline.program()),
-                shopSheet.write(job, preview, who.fullName(), now),
+                shopSheet.write(
+                        job, preview, timeline, Set.copyOf(wish.stops()), who.fullName(), now),
                 preview.checked().deviation(),
                 timeline.total(),
                 JSON.writeValueAsString(preview.texts().lines()),

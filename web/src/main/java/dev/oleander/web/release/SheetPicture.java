@@ -7,6 +7,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.motion.Item;
+import dev.oleander.motion.Program;
 import dev.oleander.plan.DrillHole;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.Run;
@@ -39,24 +40,30 @@ final class SheetPicture {
 
     private final JobResult result;
     private final Run run;
+    private final Program program;
     private final Box shown;
     private final SvgPaths paths;
     private final StringBuilder svg = new StringBuilder();
 
-    private SheetPicture(JobResult result, Box shown) {
+    private SheetPicture(JobResult result, Run run, Program program, Box shown) {
         this.result = result;
-        this.run = result.run();
+        this.run = run;
+        this.program = program;
         this.shown = shown;
         this.paths = new SvgPaths(shown, SIZE, BORDER);
     }
 
-    /** The part of the stock on which something lies, and the zero point. */
-    static SheetPicture used(JobResult result) {
-        return new SheetPicture(result, usedBox(result));
+    /**
+     * The part of the stock on which something lies, and the zero point.
+     *
+     * @param run stops that are shown
+     * @param program their motion
+     */
+    static SheetPicture used(JobResult result, Run run, Program program) {
+        return new SheetPicture(result, run, program, usedBox(result.run()));
     }
 
-    private static Box usedBox(JobResult result) {
-        Run run = result.run();
+    private static Box usedBox(Run run) {
         List<Box> boxes = new ArrayList<>();
         run.stops().stream()
                 .flatMap(s -> s.path().stream())
@@ -81,12 +88,12 @@ final class SheetPicture {
     }
 
     /** The whole stock with no more than the outlines on it, and what the other picture shows. */
-    static String overview(JobResult result) {
-        SheetPicture whole = new SheetPicture(result, result.run().layout().stock());
+    String overview() {
+        SheetPicture whole = new SheetPicture(result, run, program, run.layout().stock());
         whole.open();
-        whole.outline("stock", result.run().layout().stock());
+        whole.outline("stock", run.layout().stock());
         whole.parts();
-        whole.outline("shown", usedBox(result));
+        whole.outline("shown", shown);
         return whole.svg.append("</svg>").toString();
     }
 
@@ -167,7 +174,7 @@ final class SheetPicture {
 
     private void ways() {
         begin("way");
-        for (Item item : result.timeline().program().items()) {
+        for (Item item : program.items()) {
             if (item instanceof Item.Rapid rapid) {
                 corner('M', rapid.from());
                 corner('L', rapid.to());
@@ -177,7 +184,7 @@ final class SheetPicture {
     }
 
     private void numbers() {
-        List<Stop> cut = run.stops().stream().filter(s -> s.path().isPresent()).toList();
+        List<Stop> cut = run.cut();
         List<Stop> numbered = new ArrayList<>();
         String before = "";
         for (Stop stop : cut) {

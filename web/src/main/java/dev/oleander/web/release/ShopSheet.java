@@ -5,6 +5,7 @@ import dev.oleander.machine.CutRow;
 import dev.oleander.motion.DataTable;
 import dev.oleander.motion.Registers;
 import dev.oleander.motion.Seconds;
+import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
@@ -23,7 +24,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
@@ -65,9 +68,21 @@ class ShopSheet {
     /** A hole that is drilled later. */
     public record DrillRow(String diameter, String x, String y, int copy) {}
 
-    byte[] write(JobView job, ProgramPreview preview, String who, Instant when) {
+    /**
+     * @param timeline of what is released
+     * @param trial ids of the stops of a trial; none: the sheet is for the whole run
+     */
+    byte[] write(
+            JobView job,
+            ProgramPreview preview,
+            Timeline timeline,
+            Set<String> trial,
+            String who,
+            Instant when) {
         JobResult result = job.result();
-        SheetPicture picture = SheetPicture.used(result);
+        Run run = trial.isEmpty() ? result.run() : result.run().only(trial);
+        List<CutRow> rows = DataTable.of(result.run());
+        SheetPicture picture = SheetPicture.used(result, run, timeline.program());
         Map<String, Object> values = new HashMap<>();
         values.put("job", job);
         values.put("revision", preview.revision());
@@ -76,7 +91,7 @@ class ShopSheet {
         values.put("who", who);
         values.put("machine", result.machine().name() + ", " + result.machine().process());
         values.put("picture", picture.svg());
-        values.put("overview", picture.isExcerpt() ? SheetPicture.overview(result) : "");
+        values.put("overview", picture.isExcerpt() ? picture.overview() : "");
         values.put("footer", footer(job, preview));
         double width = Math.min(WIDTH, HEIGHT * picture.ratio());
         values.put("pictureWidth", Numbers.plain(width, 1));
@@ -85,15 +100,16 @@ class ShopSheet {
                 "%s/jobs/%d/release?revision=%s".formatted(address, job.id(), preview.revision());
         values.put("link", link);
         values.put("qr", QrCode.svg(link));
-        values.put("facts", facts(result));
-        values.put("times", times(result.timeline().seconds()));
-        values.put("parts", parts(result));
-        values.put("rows", rows(result.run()));
-        values.put("registers", registers(result.run()));
-        values.put("halts", halts(result.run()));
-        values.put("stops", stops(result));
-        values.put("drilled", drilled(result.run()));
-        values.put("accepted", accepted(result.proof()));
+        values.put("trial", trial.isEmpty() ? "" : trialNote(run, result.run()));
+        values.put("facts", facts(result, !trial.isEmpty()));
+        values.put("times", times(timeline.seconds()));
+        values.put("parts", trial.isEmpty() ? parts(result) : List.of());
+        values.put("rows", rows(run, rows));
+        values.put("registers", registers(run, rows));
+        values.put("halts", halts(run));
+        values.put("stops", stops(run, rows, timeline));
+        values.put("drilled", drilled(run));
+        values.put("accepted", accepted(result.proof(), run, trial));
         return pdf.of("shop-sheet", values);
     }
 
@@ -104,28 +120,39 @@ class ShopSheet {
                 .replaceAll("[\"\\\\<>&]", " ");
     }
 
-    private static List<Fact> facts(JobResult result) {
+    private static String trialNote(Run run, Run whole) {
+        return "Trial of %d of the %d stops of this run. Nothing else is cut."
+                .formatted(run.cut().size(), whole.cut().size());
+    }
+
+    private static List<Fact> facts(JobResult result, boolean trial) {
         Run run = result.run();
         int placed = run.layout().placed();
         int sheets = (run.layout().asked() + placed - 1) / Math.max(1, placed);
-        return List.of(
+        List<Fact> facts = new ArrayList<>();
+        facts.add(
                 new Fact(
                         "Material",
                         "%s, %s mm"
                                 .formatted(
                                         result.document().material(),
-                                        Numbers.plain(result.document().thickness().value(), 2))),
+                                        Numbers.plain(result.document().thickness().value(), 2))));
+        facts.add(
                 new Fact(
                         "Stock",
                         "%s x %s mm"
                                 .formatted(
                                         Numbers.plain(run.layout().stock().width(), 1),
-                                        Numbers.plain(run.layout().stock().height(), 1))),
-                new Fact("Zero point", zero(run)),
-                new Fact(
-                        "Copies",
-                        "%d on this sheet, %d wanted".formatted(placed, run.layout().asked())),
-                new Fact("Sheets to cut", String.valueOf(sheets)));
+                                        Numbers.plain(run.layout().stock().height(), 1))));
+        facts.add(new Fact("Zero point", zero(run)));
+        if (!trial) {
+            facts.add(
+                    new Fact(
+                            "Copies",
+                            "%d on this sheet, %d wanted".formatted(placed, run.layout().asked())));
+            facts.add(new Fact("Sheets to cut", String.valueOf(sheets)));
+        }
+        return facts;
     }
 
     /** Where the zero point lies, seen from the lower left corner of the stock. */
@@ -162,9 +189,11 @@ class ShopSheet {
                 .toList();
     }
 
-    private static List<DataRow> rows(Run run) {
-        List<CutRow> rows = DataTable.of(run);
+    /** Those that the stops of a run use, numbered as in the program. */
+    private static List<DataRow> rows(Run run, List<CutRow> rows) {
+        Set<CutRow> used = Set.copyOf(DataTable.of(run));
         return IntStream.range(0, rows.size())
+                .filter(i -> used.contains(rows.get(i)))
                 .mapToObj(
                         i -> {
                             CutRow r = rows.get(i);
@@ -181,8 +210,7 @@ class ShopSheet {
     }
 
     /** Values that must stand in the controller's registers. */
-    private static List<Fact> registers(Run run) {
-        List<CutRow> rows = DataTable.of(run);
+    private static List<Fact> registers(Run run, List<CutRow> rows) {
         Map<Integer, String> values = new TreeMap<>();
         for (Stop stop : run.stops()) {
             if (stop.path().isPresent() && stop.compensation() != Compensation.PATH) {
@@ -223,10 +251,8 @@ class ShopSheet {
         return halts;
     }
 
-    private static List<StopRow> stops(JobResult result) {
-        List<CutRow> rows = DataTable.of(result.run());
-        return result.run().stops().stream()
-                .filter(s -> s.path().isPresent())
+    private static List<StopRow> stops(Run run, List<CutRow> rows, Timeline timeline) {
+        return run.cut().stream()
                 .map(
                         s ->
                                 new StopRow(
@@ -240,8 +266,7 @@ class ShopSheet {
                                                                 s.copy()),
                                         "T" + (rows.indexOf(s.row().orElseThrow()) + 1),
                                         Numbers.duration(
-                                                result.timeline()
-                                                        .byStop()
+                                                timeline.byStop()
                                                         .getOrDefault(s.id(), Seconds.NONE)
                                                         .total()),
                                         note(s)))
@@ -276,9 +301,12 @@ class ShopSheet {
                 .toList();
     }
 
-    private static List<Fact> accepted(Proof proof) {
+    /** Of a trial those of its own stops, and those that are of no stop. */
+    private static List<Fact> accepted(Proof proof, Run run, Set<String> trial) {
+        Set<String> own = run.stops().stream().map(Stop::id).collect(Collectors.toSet());
         return proof.findings().stream()
                 .filter(f -> f.accepted().isPresent())
+                .filter(f -> trial.isEmpty() || f.stop().isEmpty() || own.contains(f.stop()))
                 .map(f -> new Fact(f.sentence(), f.accepted().orElseThrow()))
                 .toList();
     }

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.material.Leftover;
 import dev.oleander.plan.Stop;
+import dev.oleander.price.PriceList;
+import dev.oleander.quantity.Numbers;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
@@ -109,12 +111,31 @@ class SlipsTest extends WebTest {
         JobResult after = set(id, outline.id(), StopField.SIDE, "inside");
         CutsSlip slip = new CutsSlip(after, List.of(stop(after, "Outline")), EditError.NONE);
         assertThat(slip.isTurned()).isTrue();
-        assertThat(new ProofSlip(after).findings())
+        assertThat(new ProofSlip(after, Set.of(), PriceList.shipped()).findings())
                 .anySatisfy(
                         f -> {
                             assertThat(f.severity()).isEqualTo("must fix");
                             assertThat(f.sentence()).contains("wrong side");
                         });
+    }
+
+    @Test
+    void piecesHaveTheirMassAndWidth() {
+        JobResult result = jobs.view(makeJob("cleat_backing_plate", "Masses", 2)).result();
+        Stop outline = stop(result, "Outline");
+        double area = result.reading().parts().get(0).region().area();
+        String grams = Numbers.plain(area * 6 * 7850e-9, 2) + " kg";
+        List<ShapeSlip.Figure> one = pieces(result, Set.of(outline.id()));
+        assertThat(one).contains(new ShapeSlip.Figure("Mass", grams));
+        assertThat(one).extracting(ShapeSlip.Figure::label).contains("Smallest width");
+        List<ShapeSlip.Figure> all = pieces(result, Set.of());
+        String both = "2, %s kg".formatted(Numbers.plain(2 * area * 6 * 7850e-9, 2));
+        assertThat(all).contains(new ShapeSlip.Figure("Parts", both));
+        assertThat(pieces(result, Set.of("none"))).isEmpty();
+    }
+
+    private static List<ShapeSlip.Figure> pieces(JobResult result, Set<String> stops) {
+        return new ProofSlip(result, stops, PriceList.shipped()).pieces();
     }
 
     @Test

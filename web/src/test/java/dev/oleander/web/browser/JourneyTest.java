@@ -272,7 +272,7 @@ class JourneyTest extends BrowserTest {
                 new ApiClient(port, "mira").get("/api/releases/" + id + "/program").text();
         assertThat(Files.readString(file)).isEqualTo(published).contains("G3", "M30");
 
-        browser.until(b -> b.text("#program-note").contains("revision A"));
+        browser.until(b -> b.text("#program-note").startsWith("revision A"));
         WebElement line =
                 browser.all(".program-line").stream()
                         .filter(l -> l.getText().contains("G3"))

@@ -29,7 +29,7 @@ class ProgramJourneyTest extends BrowserTest {
     private void read(String program, Release with) throws Exception {
         Path file = Files.writeString(folder.resolve("from-outside.nc"), program);
         browser.open("/programs");
-        browser.find("input[type=file]").sendKeys(file.toString());
+        browser.find("input[name=file]").sendKeys(file.toString());
         new Select(browser.find("select[name=release]")).selectByValue(String.valueOf(with.id()));
         browser.click("main button[type=submit]");
         browser.until(b -> !b.all(".program-facts").isEmpty());
@@ -52,6 +52,31 @@ class ProgramJourneyTest extends BrowserTest {
         assertThat(browser.text(".program-facts"))
                 .contains("One line is not understood", "\"V3\" is not known here")
                 .doesNotContain("The same: every motion");
+    }
+
+    @Test
+    void twoProgramsFromOutsideAreCompared() throws Exception {
+        browser.signIn("tove");
+        String program = released().program();
+        compare(program, program.replaceFirst("P0\\.6", "P0.9"));
+        assertThat(browser.text(".program-facts"))
+                .contains("Against other.nc", "Not the same", "seconds planned 0.9, read 0.6");
+        compare(program, program);
+        assertThat(browser.text(".program-facts")).contains("The same: every motion and event");
+        compare(program, program.replaceFirst("F2700", "F2700 V3"));
+        assertThat(browser.text(".program-facts"))
+                .contains("1 line is not understood in other.nc")
+                .doesNotContain("The same: every motion");
+    }
+
+    private void compare(String program, String other) throws Exception {
+        Path one = Files.writeString(folder.resolve("one.nc"), program);
+        Path two = Files.writeString(folder.resolve("other.nc"), other);
+        browser.open("/programs");
+        browser.find("input[name=file]").sendKeys(one.toString());
+        browser.find("input[name=other]").sendKeys(two.toString());
+        browser.click("main button[type=submit]");
+        browser.until(b -> !b.all(".program-facts").isEmpty());
     }
 
     @Test

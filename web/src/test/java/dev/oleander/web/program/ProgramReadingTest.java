@@ -19,7 +19,7 @@ class ProgramReadingTest {
             N10 T1 S4000 Q3
             N20 G0 X10 Y10
             N30 M21
-            N40 M23 P0.5
+            N40 M23 P0.5 K1
             N50 G1 X110 F6000
             N60 Y60
             N70 X10

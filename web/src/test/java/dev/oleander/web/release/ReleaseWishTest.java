@@ -19,6 +19,7 @@ import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.Stage;
 import java.io.ByteArrayInputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -26,6 +27,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -58,7 +62,7 @@ class ReleaseWishTest extends WebTest {
     // ---- trials
 
     @Test
-    void aTrialCutsOnlyItsStopsAndIsMarkedAsSuch() {
+    void aTrialCutsOnlyItsStopsAndIsMarkedAsSuch() throws IOException {
         long job = releasable("Trial");
         List<String> stops =
                 jobs.view(job).result().run().stops().subList(2, 4).stream()
@@ -71,6 +75,9 @@ class ReleaseWishTest extends WebTest {
         assertThat(Excerpt.stops(new KeptMotion(trial).program())).isEqualTo(stops);
         ReadBack back = new DialectReader(TEASEL).read(trial.program());
         assertThat(back.problems()).isEmpty();
+        String paper = text(trial.sheet());
+        assertThat(paper).contains("Trial of 2 of the 24 stops of this run.");
+        assertThat(paper).doesNotContain("Sheets to cut", "Parts on the sheet");
         assertThat(trial.seconds()).isLessThan(jobs.view(job).result().timeline().total() / 3);
         assertThat(jobs.view(job).stage(Stage.RELEASE).isReady())
                 .as("the job itself is not released")
@@ -80,6 +87,12 @@ class ReleaseWishTest extends WebTest {
         assertThat(whole.previousSha256()).isEqualTo(trial.sha256());
         assertThat(releases.verify(whole.id()).intact()).isTrue();
         assertThat(jobs.view(job).stage(Stage.RELEASE).isReady()).isTrue();
+    }
+
+    private static String text(byte[] pdf) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document);
+        }
     }
 
     @Test
