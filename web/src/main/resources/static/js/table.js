@@ -64,7 +64,7 @@ export class Table extends EventTarget {
     this.view.width = width;
     this.view.height = height;
     if (fitted) {
-      this.#fitBox(this.scene.extents()[this.fitted]);
+      this.#fitBox(this.scene.extents()[this.fitted], this.scene.extents().at(-1));
       this.fittedView = this.view.copy();
     } else {
       this.refresh();
@@ -91,13 +91,13 @@ export class Table extends EventTarget {
     const boxes = this.scene?.extents() ?? [];
     const again = this.fittedView && this.#sameView(this.fittedView);
     this.fitted = again ? (this.fitted + 1) % boxes.length : 0;
-    this.#fitBox(boxes[this.fitted]);
+    this.#fitBox(boxes[this.fitted], boxes.at(-1));
     this.fittedView = this.view.copy();
   }
 
-  #fitBox(box) {
+  #fitBox(box, around = box) {
     if (box) {
-      this.view.fit(box, RULER);
+      this.view.fit(box, RULER, around);
       this.refresh();
     }
   }

@@ -10,11 +10,19 @@ import java.util.List;
  */
 public record ReadBack(Program program, List<Integer> lineOfItem, List<Problem> problems) {
 
+    /** Problems after which a text is read no further; one of another kind has millions. */
+    static final int MOST_PROBLEMS = 200;
+
     /** Something that was not understood. Line and column from 1. */
     public record Problem(int line, int column, String sentence) {}
 
     public ReadBack {
         lineOfItem = List.copyOf(lineOfItem);
         problems = List.copyOf(problems);
+    }
+
+    /** Whether so much was not understood that the rest was not read. */
+    public boolean isGivenUp() {
+        return problems.size() >= MOST_PROBLEMS;
     }
 }

@@ -20,9 +20,6 @@ final class ReadItems {
     /** An arc's ends may lie this many steps of the coordinates off its circle. */
     private static final double STEPS_OFF = 4;
 
-    /** Problems that are told; a text of another kind would have millions. */
-    private static final int MOST_PROBLEMS = 200;
-
     private static final String NO_FEED = "no feed was given yet.";
 
     private final double resolution;
@@ -66,7 +63,7 @@ final class ReadItems {
     }
 
     boolean isFull() {
-        return problems.size() >= MOST_PROBLEMS;
+        return problems.size() >= ReadBack.MOST_PROBLEMS;
     }
 
     void problem(int column, String sentence) {

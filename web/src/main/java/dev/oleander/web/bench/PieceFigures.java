@@ -48,7 +48,7 @@ final class PieceFigures {
         add(figures, "Piece", piece.kept() ? "part" : "waste");
         add(figures, "Mass", mass(List.of(piece)));
         add(figures, "Smallest width", Numbers.length(SmallestWidth.of(piece.region().outer())));
-        add(figures, "When closed", piece.rest().says());
+        add(figures, "Once closed", piece.rest().state());
         add(figures, "Closed at", Numbers.duration(piece.moment()));
         return figures;
     }
@@ -61,7 +61,7 @@ final class PieceFigures {
         add(figures, "Waste", count(waste));
         for (Rest rest : Rest.values()) {
             long such = pieces.stream().filter(p -> p.rest() == rest).count();
-            add(figures, capital(rest.says()), such == 0 ? "" : such + " pieces");
+            add(figures, capital(rest.state()), such == 0 ? "" : such + " pieces");
         }
         return figures;
     }

@@ -15,6 +15,7 @@ import dev.oleander.web.release.ReleaseWish;
 import dev.oleander.web.release.Resuming;
 import dev.oleander.web.release.RevisionChanges;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,8 +29,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Makes releases, shows their text, hands out their programs. */
 @Controller
@@ -80,14 +79,13 @@ class ReleaseController {
                     true);
         }
         Release release = releases.find(id, revision);
+        boolean current = release.step() == job.step();
+        List<String> lines = release.program().lines().toList();
         List<Integer> items =
-                JsonMapper.shared().readValue(release.itemOfLine(), new TypeReference<>() {});
-        return new ProgramText(
-                release.revision(),
-                release.fileName(),
-                release.program().lines().toList(),
-                items,
-                release.step() == job.step() && !release.trial());
+                current
+                        ? ReleaseService.itemsOfLines(release, job.result().timeline().program())
+                        : Collections.nCopies(lines.size(), -1);
+        return new ProgramText(release.revision(), release.fileName(), lines, items, current);
     }
 
     @PostMapping("/jobs/{id}/release/releases")

@@ -93,7 +93,11 @@ public final class ReleaseSlip {
     /** What the button says. */
     public String offer() {
         if (fresh) {
-            return "Nothing changed since revision " + releases.get(0).revision();
+            return releases.stream()
+                    .filter(r -> !r.trial())
+                    .findFirst()
+                    .map(r -> "Nothing changed since revision " + r.revision())
+                    .orElseThrow();
         }
         return preview == null ? "Nothing to release" : "Release revision " + preview.revision();
     }

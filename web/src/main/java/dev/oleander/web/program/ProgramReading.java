@@ -42,6 +42,18 @@ public final class ProgramReading {
         return read.problems();
     }
 
+    /** What is to be said of the lines that are not understood, in a few words. */
+    public String understood() {
+        int lines = problems().size();
+        if (lines == 0) {
+            return "Every line is understood";
+        }
+        if (read.isGivenUp()) {
+            return "%d lines are not understood; the rest was not read".formatted(lines);
+        }
+        return lines == 1 ? "One line is not understood" : lines + " lines are not understood";
+    }
+
     public List<Fact> facts() {
         Seconds seconds = timeline.seconds();
         List<Fact> facts = new ArrayList<>();

@@ -9,6 +9,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import org.hibernate.annotations.Immutable;
 import tools.jackson.core.type.TypeReference;
@@ -176,12 +177,19 @@ public class Release {
 
     /** Values of the format's parameters as they were typed, by name. */
     public Map<String, String> parameters() {
-        Map<String, String> parameters =
-                JsonMapper.shared()
-                        .convertValue(
-                                JsonMapper.shared().readTree(inputs).path("parameters"),
-                                new TypeReference<Map<String, String>>() {});
+        Map<String, String> parameters = input("parameters", new TypeReference<>() {});
         return parameters == null ? Map.of() : parameters;
+    }
+
+    /** Ids of the stops of a trial; none when the whole run is released. */
+    public List<String> trialStops() {
+        List<String> stops = input("stops", new TypeReference<>() {});
+        return stops == null ? List.of() : stops;
+    }
+
+    private <T> T input(String name, TypeReference<T> type) {
+        return JsonMapper.shared()
+                .convertValue(JsonMapper.shared().readTree(inputs).path(name), type);
     }
 
     /** Whether only some stops of the run are cut. */

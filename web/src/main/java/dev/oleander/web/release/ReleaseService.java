@@ -9,6 +9,7 @@ import dev.oleander.dialect.SplitWriter;
 import dev.oleander.machine.CutRow;
 import dev.oleander.motion.DataTable;
 import dev.oleander.motion.Excerpt;
+import dev.oleander.motion.Program;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.SheetLayout;
@@ -42,6 +43,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -126,6 +128,21 @@ public class ReleaseService {
                             Objects.equals(before, release.previousSha256())));
         }
         return Verification.of(checks);
+    }
+
+    /**
+     * For each line of a release's text the position of its item in a job's motion, -1 for none.
+     *
+     * @param whole motion of the run that it was made from
+     */
+    public static List<Integer> itemsOfLines(Release release, Program whole) {
+        List<Integer> items = JSON.readValue(release.itemOfLine(), new TypeReference<>() {});
+        if (!release.trial()) {
+            return items;
+        }
+        Set<String> stops = Set.copyOf(release.trialStops());
+        List<Integer> itemOf = Excerpt.of(whole, stops::contains, false).itemOf();
+        return items.stream().map(i -> i < 0 ? -1 : itemOf.get(i)).toList();
     }
 
     /** The text the next release would hold, read back and compared. */

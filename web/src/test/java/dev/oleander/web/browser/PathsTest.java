@@ -135,4 +135,28 @@ class PathsTest extends BrowserTest {
         assertThat(differences)
                 .allSatisfy(d -> assertThat(Math.abs(((Number) d).doubleValue())).isLessThan(1e-9));
     }
+
+    @Test
+    void whatIsShownIsFittedWithAsMuchOfTheStockAsCanBe() {
+        String script =
+                "const done = arguments[0]; import('/js/view.js').then(({View}) => {"
+                        + "const v = new View(); v.width = 624 + 72; v.height = 424 + 72;"
+                        + "const shown = (box, stock) => { v.fit(box, 24, stock);"
+                        + "const [l, t] = v.toScreen(stock[0], stock[3]);"
+                        + "const [r, b] = v.toScreen(stock[2], stock[1]); return [l, t, r, b]; };"
+                        + "done([shown([0, 0, 600, 40], [0, 0, 600, 300]),"
+                        + "shown([0, 0, 600, 40], [0, 0, 600, 1000])]);});";
+        List<?> boxes =
+                (List<?>) ((JavascriptExecutor) browser.driver()).executeAsyncScript(script);
+        assertThat(numbers(boxes.get(0)))
+                .as("all of a low stock")
+                .containsExactly(60, 60, 660, 360);
+        assertThat(numbers(boxes.get(1)))
+                .as("of a high one the lower part, down to its edge")
+                .containsExactly(60, -540, 660, 460);
+    }
+
+    private static List<Integer> numbers(Object box) {
+        return ((List<?>) box).stream().map(n -> ((Number) n).intValue()).toList();
+    }
 }

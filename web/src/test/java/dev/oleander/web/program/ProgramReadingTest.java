@@ -92,4 +92,12 @@ class ProgramReadingTest {
                         .svg(square.program(), other.program());
         assertThat(both).contains("class=\"other cut\"", "class=\"own cut\"");
     }
+
+    @Test
+    void aTextOfAnotherKindIsNotReadToItsEnd() {
+        ProgramReading reading = read("G77 X1\n".repeat(1000));
+        assertThat(reading.understood())
+                .isEqualTo("200 lines are not understood; the rest was not read");
+        assertThat(read("M30\n").understood()).isEqualTo("Every line is understood");
+    }
 }

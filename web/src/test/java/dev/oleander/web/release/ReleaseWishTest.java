@@ -78,6 +78,15 @@ class ReleaseWishTest extends WebTest {
         String paper = text(trial.sheet());
         assertThat(paper).contains("Trial of 2 of the 24 stops of this run.");
         assertThat(paper).doesNotContain("Sheets to cut", "Parts on the sheet");
+        Program motion = jobs.view(job).result().timeline().program();
+        List<String> lines = trial.program().lines().toList();
+        List<Integer> items = ReleaseService.itemsOfLines(trial, motion);
+        assertThat(items).hasSameSizeAs(lines).anyMatch(i -> i >= 0);
+        for (int i = 0; i < lines.size(); i++) {
+            if (items.get(i) >= 0) {
+                assertThat(motion.items().get(items.get(i)).origin().stop()).isIn(stops);
+            }
+        }
         assertThat(trial.seconds()).isLessThan(jobs.view(job).result().timeline().total() / 3);
         assertThat(jobs.view(job).stage(Stage.RELEASE).isReady())
                 .as("the job itself is not released")
