@@ -119,6 +119,9 @@ public final class SamplePrograms {
                         Map.entry("tool", 4.0),
                         Map.entry("speed", 18000.0),
                         Map.entry("condition", 7.0),
+                        Map.entry("corner", 2.0),
+                        Map.entry("plane", 12.5),
+                        Map.entry("turn", 45.0),
                         Map.entry("angle", 1.5));
         for (EventKind kind : EventKind.values()) {
             boolean said = dialect.events().containsKey(kind.word());

@@ -10,6 +10,7 @@ package dev.oleander.machine;
  * @param setUpMinutes of machine time for every lot: loading, program, first piece
  * @param head what hangs over the sheet
  * @param habits how it is usually worked with
+ * @param wire what a wire machine has besides; null for others
  */
 public record Machine(
         String id,
@@ -22,7 +23,13 @@ public record Machine(
         double hourlyRate,
         double setUpMinutes,
         Head head,
-        Habits habits) {
+        Habits habits,
+        WireUnit wire) {
+
+    /** Whether it cuts with a wire. */
+    public boolean hasWire() {
+        return wire != null;
+    }
 
     /**
      * What hangs over the sheet and can hit something.

@@ -13,20 +13,26 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 /** The machines there are, each with its cut book. */
 public final class MachineLibrary {
 
-    private static final List<String> SHIPPED = List.of("teasel", "sorrel", "yarrow");
+    private static final List<String> SHIPPED = List.of("teasel", "sorrel", "yarrow", "bracken");
 
-    /** Either a table of cut data, or what it is computed from. */
+    /** A table of cut data, or what it is computed from, or the table of a wire. */
     private record MachineFile(
-            Machine machine, List<CutRow> cutBook, WaterjetBook.Waterjet waterjet) {
+            Machine machine,
+            List<CutRow> cutBook,
+            WaterjetBook.Waterjet waterjet,
+            List<WireRow> wireBook) {
 
         CutBook book() {
+            if (wireBook != null) {
+                return new CutTable(machine.name(), List.of());
+            }
             return waterjet == null
                     ? new CutTable(machine.name(), cutBook)
                     : new WaterjetBook(machine.name(), waterjet);
         }
     }
 
-    private record Entry(Machine machine, CutBook book) {}
+    private record Entry(Machine machine, CutBook book, WireBook wireBook) {}
 
     private final Map<String, Entry> entries = new LinkedHashMap<>();
 
@@ -43,7 +49,10 @@ public final class MachineLibrary {
         for (String id : SHIPPED) {
             try (InputStream in = MachineLibrary.class.getResourceAsStream(id + ".yaml")) {
                 MachineFile file = mapper.readValue(in, MachineFile.class);
-                library.entries.put(file.machine().id(), new Entry(file.machine(), file.book()));
+                Machine machine = file.machine();
+                List<WireRow> wires = file.wireBook() == null ? List.of() : file.wireBook();
+                WireBook wireBook = new WireBook(machine.name(), wires);
+                library.entries.put(machine.id(), new Entry(machine, file.book(), wireBook));
             } catch (IOException unreadable) {
                 throw new IllegalStateException("machine file " + id, unreadable);
             }
@@ -63,6 +72,11 @@ public final class MachineLibrary {
                                 m.id().equalsIgnoreCase(idOrName)
                                         || m.name().equalsIgnoreCase(idOrName))
                 .findFirst();
+    }
+
+    /** The book of a wire machine; of others an empty one. */
+    public WireBook wireBook(Machine machine) {
+        return entries.get(machine.id()).wireBook();
     }
 
     public CutBook cutBook(Machine machine) {

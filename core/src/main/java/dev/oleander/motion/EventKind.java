@@ -41,11 +41,17 @@ public enum EventKind {
     CONDITION("condition", Use.SOME),
     /** choose the register of the offset (register) */
     REGISTER("register", Use.SOME),
-    /** lean the wire to the left of the travel (angle in degrees) */
+    /**
+     * lean the wire to the left of the travel (angle in degrees; corner: 1 when the radius of a
+     * corner changes with the height, 2 when it stays; plane: height of the programmed contour
+     * above the lower side of the work, mm)
+     */
     TAPER_LEFT("taperLeft", Use.SOME),
     /** the same to the right */
     TAPER_RIGHT("taperRight", Use.SOME),
     TAPER_OFF("taperOff", Use.SOME),
+    /** turn the rotary axis to an angle (turn in degrees) */
+    INDEX("index", Use.SOME),
     /** wait for the operator in any case (seconds that are likely) */
     STOP("stop", Use.SOME),
     /** the same when the operator has asked for it */

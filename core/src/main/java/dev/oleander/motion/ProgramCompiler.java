@@ -9,12 +9,10 @@ import dev.oleander.motion.Item.Feed;
 import dev.oleander.motion.Item.Rapid;
 import dev.oleander.motion.Stretches.Stretch;
 import dev.oleander.plan.CutPath;
-import dev.oleander.plan.Gas;
 import dev.oleander.plan.Pass;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
-import dev.oleander.quantity.Worded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -93,37 +91,12 @@ public final class ProgramCompiler {
                             // the next stop chooses its own again
                             row = "";
                         }
-                        items.add(new Event(kind(event), args(event), event.text(), origin));
+                        items.add(HappeningItems.of(event, origin));
                     });
         }
 
         private static boolean changesData(StopEvent event) {
             return event.kind().changesData();
-        }
-
-        private static EventKind kind(StopEvent event) {
-            return switch (event.kind()) {
-                case STOP -> EventKind.STOP;
-                case OPTIONAL_STOP -> EventKind.OPTIONAL_STOP;
-                case DWELL -> EventKind.DWELL;
-                case COMMENT -> EventKind.COMMENT;
-                case GAS -> EventKind.GAS;
-                case CONDITION -> EventKind.CONDITION;
-            };
-        }
-
-        private static Map<String, Double> args(StopEvent event) {
-            return switch (event.kind()) {
-                case STOP, OPTIONAL_STOP, DWELL -> Map.of("seconds", event.amount());
-                case COMMENT -> Map.of();
-                case GAS -> Map.of("gas", gas(event.text()), "pressure", event.amount());
-                case CONDITION -> Map.of("condition", event.amount());
-            };
-        }
-
-        /** Number of a gas; 0 for one that nobody knows. */
-        private static double gas(String word) {
-            return Worded.of(Gas.class, word).map(Gas::number).orElse(0);
         }
 
         List<Item> end() {

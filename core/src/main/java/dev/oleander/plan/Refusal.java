@@ -18,6 +18,16 @@ public record Refusal(Kind kind, String sentence, Point place, double value, dou
     public enum Kind {
         NO_DATA,
         TOO_NARROW,
-        LEAD_BITES
+        LEAD_BITES,
+        /** a radius is smaller than the offset of a pass */
+        RADIUS,
+        /** leaning flanks close a contour, or meet nowhere */
+        TAPER,
+        /** the wire would lean more than the machine can */
+        ANGLE,
+        /** there is no start hole, or it lies on the wrong side */
+        HOLE,
+        /** a hold does not fit where it is */
+        HOLD
     }
 }

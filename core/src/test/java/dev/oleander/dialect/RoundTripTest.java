@@ -178,7 +178,8 @@ class RoundTripTest {
             args.put(name, 3.0);
         }
         args.put("kind", 1.0);
-        for (String name : List.of("seconds", "height", "angle")) {
+        args.put("corner", 2.0);
+        for (String name : List.of("seconds", "height", "angle", "plane", "turn")) {
             args.put(name, 2.5);
         }
         for (Dialect dialect : SHIPPED) {

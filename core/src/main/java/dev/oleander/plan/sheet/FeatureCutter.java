@@ -12,6 +12,7 @@ import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine.Habits;
 import dev.oleander.machine.Machine.TabRule;
 import dev.oleander.plan.CornerForm;
+import dev.oleander.plan.FeatureNames;
 import dev.oleander.plan.Lead;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;

@@ -1,15 +1,15 @@
-package dev.oleander.plan.sheet;
+package dev.oleander.plan;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Form;
 import dev.oleander.quantity.Numbers;
 
 /** What a feature is called on the run line. */
-final class FeatureNames {
+public final class FeatureNames {
 
     private FeatureNames() {}
 
-    static String of(Feature feature) {
+    public static String of(Feature feature) {
         if (feature.form().isEmpty()) {
             return "Line " + Numbers.plain(feature.chain().length(), 2);
         }

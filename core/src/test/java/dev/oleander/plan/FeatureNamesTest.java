@@ -1,4 +1,4 @@
-package dev.oleander.plan.sheet;
+package dev.oleander.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

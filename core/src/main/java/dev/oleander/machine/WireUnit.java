@@ -1,0 +1,33 @@
+package dev.oleander.machine;
+
+/**
+ * What a wire machine has besides its table: guides, threading, limits of leaning.
+ *
+ * @param lowerGuide distance of the lower guide below the lower side of the work, mm
+ * @param upperGap least distance of the upper guide above the work and all clamps, mm
+ * @param upperReach greatest height of the upper guide above the table, mm
+ * @param guideRadius of the upper guide's housing, mm
+ * @param uvTravel how far the upper guide can be off the lower one along each axis, mm
+ * @param greatestAngle of the wire against the vertical, degrees
+ * @param threadSeconds to thread the wire
+ * @param cutSeconds to cut it
+ * @param threadTries how often threading is tried before the operator is called
+ * @param startHole diameter of start holes where none is drawn, mm
+ * @param backOff way off the profile between passes, mm
+ * @param holdSeconds that people need at a stop, likely
+ * @param dropMass heaviest slug that may fall onto the lower head, kg
+ */
+public record WireUnit(
+        double lowerGuide,
+        double upperGap,
+        double upperReach,
+        double guideRadius,
+        double uvTravel,
+        double greatestAngle,
+        double threadSeconds,
+        double cutSeconds,
+        int threadTries,
+        double startHole,
+        double backOff,
+        double holdSeconds,
+        double dropMass) {}

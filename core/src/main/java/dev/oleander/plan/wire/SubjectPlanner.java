@@ -1,0 +1,410 @@
+package dev.oleander.plan.wire;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Chain;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.Transform;
+import dev.oleander.geometry.offset.OffsetException;
+import dev.oleander.geometry.offset.OffsetOptions;
+import dev.oleander.geometry.offset.Offsetter;
+import dev.oleander.plan.Placement;
+import dev.oleander.plan.Refusal;
+import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.StopCutter.Hold;
+import dev.oleander.plan.wire.StopCutter.Subject;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.quantity.Typed;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Plans one feature of one copy: hole, start, flanks, passes. Serves many threads. */
+final class SubjectPlanner {
+
+    private final WireTask task;
+    private final WireChoices choices;
+    private final Subjects subjects;
+    private final SheetLayout layout;
+    private final Map<String, Feature> features;
+    private final SettingsResolver resolver;
+    private final Map<Integer, HolePlacer> placers = new HashMap<>();
+
+    SubjectPlanner(
+            WireTask task,
+            WireChoices choices,
+            Subjects subjects,
+            SheetLayout layout,
+            Reading reading) {
+        this.task = task;
+        this.choices = choices;
+        this.subjects = subjects;
+        this.layout = layout;
+        this.features = reading.byId();
+        this.resolver = new SettingsResolver(task, choices);
+        List<Contour> drawn =
+                subjects.all().stream().filter(Feature::isClosed).map(Feature::contour).toList();
+        for (Placement placement : layout.placements()) {
+            List<Contour> there =
+                    drawn.stream().map(c -> c.transformed(placement.transform())).toList();
+            placers.put(placement.copy(), new HolePlacer(there, layout.stock()));
+        }
+    }
+
+    /**
+     * A feature where a copy lies.
+     *
+     * @param punchOfSet whether it is the punch for a die that is cut from the same contour
+     */
+    record Task(Feature feature, Placement placement, boolean punchOfSet) {
+
+        String id() {
+            return Stop.id(feature.id(), placement.copy());
+        }
+    }
+
+    SubjectPlan plan(Task wanted) {
+        WireKind kind = kind(wanted);
+        try {
+            return new Work(wanted, kind).plan();
+        } catch (RefusedException refused) {
+            Stop stop =
+                    WireStops.refused(
+                            wanted.feature(), wanted.placement().copy(), kind, refused.refusal());
+            return new SubjectPlan(
+                    wanted.id(),
+                    List.of(stop),
+                    List.of(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    List.of(),
+                    List.of());
+        }
+    }
+
+    private WireKind kind(Task wanted) {
+        if (subjects.isSet(wanted.feature())) {
+            return wanted.punchOfSet() ? WireKind.PUNCH : WireKind.OPENING;
+        }
+        return subjects.kindOf(wanted.feature());
+    }
+
+    private final class Work {
+        private final Task wanted;
+        private final Feature feature;
+        private final Transform placed;
+        private final WireSettings settings;
+        private final WireChoice choice;
+        private final Chain chain;
+
+        Work(Task wanted, WireKind kind) {
+            this.wanted = wanted;
+            this.feature = wanted.feature();
+            this.placed = wanted.placement().transform();
+            int copy = wanted.placement().copy();
+            this.choice = resolver.choice(feature, copy, kind);
+            this.settings = resolver.resolve(feature, copy, kind);
+            this.chain = drawn().transformed(placed);
+        }
+
+        private Chain drawn() {
+            boolean shrinks = wanted.punchOfSet() && choices.clearance() != null;
+            if (!shrinks || choices.clearance().value() == 0) {
+                return feature.chain();
+            }
+            double clearance = choices.clearance().value();
+            Offsetter sharp = new Offsetter(OffsetOptions.defaults().withMitres(4));
+            try {
+                List<Region> smaller = sharp.offset(feature.contour(), -clearance);
+                if (smaller.size() == 1) {
+                    return smaller.get(0).outer();
+                }
+            } catch (OffsetException impossible) {
+                // said below
+            }
+            throw new RefusedException(
+                    new Refusal(
+                            Refusal.Kind.TOO_NARROW,
+                            "the punch falls apart when it is made smaller by the clearance of %s."
+                                    .formatted(Numbers.length(clearance)),
+                            feature.chain().start(),
+                            clearance,
+                            clearance));
+        }
+
+        SubjectPlan plan() {
+            if (settings.kind() == WireKind.OPEN) {
+                return new OpenCutter(task, layout, feature, wanted.placement(), settings, choice)
+                        .plan();
+            }
+            Contour contour = (Contour) chain;
+            StartHole hole = hole(contour);
+            double start =
+                    new StartFinder(contour, settings)
+                            .find(hole.at(), value(choice.entry().start()));
+            boolean forward = settings.anticlockwise() == contour.isAnticlockwise();
+            double length = contour.length();
+            List<Hold> holds =
+                    StopCutter.holds(settings, length, new Stretches(contour), start, forward);
+            ElementChain elements =
+                    ElementChain.of(
+                            contour, forward, start, StopCutter.places(settings, length, holds));
+            boolean outwardLeft = !settings.anticlockwise();
+            ProfileWork.WaySource source = source(elements, outwardLeft, forward, start);
+            ProfileWork work = new ProfileWork(elements, settings, outwardLeft, source);
+            Subject subject =
+                    new Subject(wanted.id(), feature.id(), wanted.placement().copy(), hole.at());
+            StopCutter cutter =
+                    new StopCutter(
+                            subject,
+                            settings,
+                            length,
+                            holds,
+                            work,
+                            task.machine().wire().holdSeconds());
+            requireRoom(contour);
+            List<WireVisit> visits =
+                    settings.slug() == SlugHandling.CORELESS
+                            ? cutter.coreless(rings(contour, hole.at()))
+                            : cutter.visits(choices.orderOr());
+            requireLean(visits);
+            List<Stop> stops =
+                    visits.stream().map(v -> WireStops.of(feature, settings, v)).toList();
+            return new SubjectPlan(
+                    wanted.id(),
+                    stops,
+                    visits,
+                    Optional.of(settings),
+                    Optional.of(hole),
+                    surface(elements, source, outwardLeft),
+                    inside(contour));
+        }
+
+        // ---- hole
+
+        private StartHole hole(Contour contour) {
+            boolean inside = settings.kind() == WireKind.OPENING;
+            double usual = task.machine().wire().startHole();
+            if (choice.entry().hole() != null) {
+                Point at = placed.apply(choice.entry().hole());
+                return checked(contour, at, usual, StartHole.Given.CLICKED);
+            }
+            StartHole best = null;
+            double least = Double.POSITIVE_INFINITY;
+            for (Feature hole : subjects.holesOf(feature)) {
+                Point at = placed.apply(Subjects.centre(hole));
+                double d = contour.nearest(at).point().distance(at);
+                if (contour.contains(at) == inside && d < least) {
+                    least = d;
+                    double diameter = hole.circleDiameter().orElse(usual);
+                    best =
+                            new StartHole(
+                                    wanted.id(),
+                                    wanted.placement().copy(),
+                                    at,
+                                    diameter,
+                                    StartHole.Given.DRAWN);
+                }
+            }
+            if (best != null) {
+                return best;
+            }
+            HolePlacer placer = placers.get(wanted.placement().copy());
+            double diameter = fitting(contour, inside, usual);
+            Point at =
+                    inside ? placer.inside(contour, diameter) : placer.outside(contour, diameter);
+            return new StartHole(
+                    wanted.id(), wanted.placement().copy(), at, diameter, StartHole.Given.PROPOSED);
+        }
+
+        /** Small openings get a smaller hole. */
+        private double fitting(Contour contour, boolean inside, double usual) {
+            Box box = contour.box();
+            double room = Math.min(box.width(), box.height()) - 2 * LEAST_WALL;
+            return inside ? Math.max(LEAST_HOLE, Math.min(usual, room)) : usual;
+        }
+
+        private StartHole checked(
+                Contour contour, Point at, double diameter, StartHole.Given given) {
+            boolean inside = settings.kind() == WireKind.OPENING;
+            if (contour.contains(at) != inside) {
+                throw new RefusedException(
+                        new Refusal(
+                                Refusal.Kind.HOLE,
+                                "no start hole is in reach: the one at %s lies %s. Set it %s."
+                                        .formatted(
+                                                Flanks.place(at),
+                                                inside ? "outside of the opening" : "in the part",
+                                                inside ? "into the opening" : "beside the part"),
+                                at,
+                                0,
+                                0));
+            }
+            return new StartHole(wanted.id(), wanted.placement().copy(), at, diameter, given);
+        }
+
+        // ---- flanks
+
+        private ProfileWork.WaySource source(
+                ElementChain elements, boolean outwardLeft, boolean forward, double start) {
+            if (choice.upper() != null) {
+                return twoContours(elements, forward, start);
+            }
+            Flanks upright = Flanks.upright(elements, settings.wireLeft());
+            TaperChoice taper = settings.taper();
+            if (!taper.leans()) {
+                return new LeaningWay(upright, null, false);
+            }
+            double height = task.height();
+            boolean relief = taper.land() != null;
+            double land = relief ? within(taper.land(), height) : 0;
+            Flanks.Planes planes = new Flanks.Planes(relief ? height - land : 0, height);
+            Flanks leaning =
+                    Flanks.leaning(elements, settings.wireLeft(), outwardLeft, taper, planes);
+            return new LeaningWay(upright, leaning, relief);
+        }
+
+        private double within(Typed land, double height) {
+            if (!(land.value() > 0 && land.value() < height)) {
+                throw new RefusedException(
+                        new Refusal(
+                                Refusal.Kind.TAPER,
+                                "the land is %s high; it must lie between 0 and the height of %s."
+                                        .formatted(
+                                                Numbers.length(land.value()),
+                                                Numbers.length(height)),
+                                chain.start(),
+                                land.value(),
+                                height));
+            }
+            return land.value();
+        }
+
+        private TwoContours twoContours(ElementChain elements, boolean forward, double start) {
+            UpperChoice upper = choice.upper();
+            Feature other = features.get(upper.feature());
+            if (other == null || !other.isClosed()) {
+                throw new RefusedException(
+                        new Refusal(
+                                Refusal.Kind.TAPER,
+                                "the upper contour is not in the drawing any more, or is open.",
+                                chain.start(),
+                                0,
+                                0));
+            }
+            Contour above = other.contour().transformed(placed);
+            double at =
+                    upper.start() == null
+                            ? above.distanceAt(above.nearest(elements.elements().get(0).start()))
+                            : upper.start().value();
+            boolean sameTurn = settings.anticlockwise() == above.isAnticlockwise();
+            ElementChain upperChain = ElementChain.of(above, sameTurn, at, List.of());
+            List<MatchedContours.Anchor> drawn =
+                    upper.lines().stream()
+                            .map(
+                                    l ->
+                                            new MatchedContours.Anchor(
+                                                    share(
+                                                            l.lower(),
+                                                            start,
+                                                            forward,
+                                                            chain.length()),
+                                                    share(l.upper(), at, sameTurn, above.length())))
+                            .toList();
+            TwoContours both =
+                    new TwoContours(elements, upperChain, settings.wireLeft(), upper, drawn);
+            new LeanCheck(task.machine().wire(), task.height()).requireSimple(both.surface());
+            return both;
+        }
+
+        private static double share(double drawn, double start, boolean forward, double length) {
+            double along = forward ? drawn - start : start - drawn;
+            return (((along % length) + length) % length) / length;
+        }
+
+        private List<Ruling> surface(
+                ElementChain elements, ProfileWork.WaySource source, boolean outwardLeft) {
+            if (source instanceof TwoContours both) {
+                return both.surface();
+            }
+            List<Ruling> surface = new ArrayList<>();
+            Flanks flanks = ((LeaningWay) source).shown();
+            for (int i = 0; i < flanks.lower().size(); i++) {
+                surface.add(new Ruling(flanks.lower().get(i), flanks.upper().get(i)));
+            }
+            return surface;
+        }
+
+        private void requireLean(List<WireVisit> visits) {
+            LeanCheck check = new LeanCheck(task.machine().wire(), task.height());
+            for (WireVisit visit : visits) {
+                for (WireCut cut : visit.cuts()) {
+                    if (cut.isLeaning()) {
+                        check.require(cut.way());
+                    }
+                }
+            }
+        }
+
+        // ---- room
+
+        /** What is wider than the wire nowhere falls apart when it is offset as a whole. */
+        private void requireRoom(Contour contour) {
+            double offset = settings.row().greatestOffset();
+            boolean opening = settings.kind() == WireKind.OPENING;
+            try {
+                List<Region> regions =
+                        Offsetter.round().offset(contour, opening ? -offset : offset);
+                boolean whole = regions.size() == 1 && regions.get(0).openings().isEmpty();
+                if (whole) {
+                    return;
+                }
+            } catch (OffsetException impossible) {
+                // said below
+            }
+            throw new RefusedException(
+                    new Refusal(
+                            Refusal.Kind.TOO_NARROW,
+                            "somewhere it is narrower than the %s that the wire needs for pass 1 (rough). Take a thinner wire."
+                                    .formatted(Numbers.length(2 * offset)),
+                            contour.start(),
+                            2 * offset,
+                            2 * offset));
+        }
+
+        private List<Segment> rings(Contour contour, Point hole) {
+            double offset = settings.row().offset(1);
+            double step = settings.step() * settings.row().width(1);
+            return new Rings(contour, offset, step).way(hole);
+        }
+
+        /** What lies in the piece that comes free. */
+        private List<String> inside(Contour contour) {
+            List<String> inside = new ArrayList<>();
+            for (Feature other : subjects.all()) {
+                boolean within =
+                        other != feature && contour.contains(placed.apply(other.chain().start()));
+                if (within) {
+                    inside.add(Stop.id(other.id(), wanted.placement().copy()));
+                }
+            }
+            return inside;
+        }
+    }
+
+    /** mm left round a start hole in a small opening. */
+    private static final double LEAST_WALL = 0.6;
+
+    private static final double LEAST_HOLE = 0.3;
+
+    private static Double value(Typed typed) {
+        return typed == null ? null : typed.value();
+    }
+}

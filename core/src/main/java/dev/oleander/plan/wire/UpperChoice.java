@@ -1,0 +1,35 @@
+package dev.oleander.plan.wire;
+
+import dev.oleander.quantity.Typed;
+import java.util.List;
+
+/**
+ * Another contour at the upper side.
+ *
+ * @param feature that is the upper contour; it is not cut itself
+ * @param matching which places the wire joins
+ * @param lines that a person drew between both contours
+ * @param start of the upper contour, mm along the drawn one; null: nearest to the lower start
+ */
+public record UpperChoice(String feature, Matching matching, List<Link> lines, Typed start) {
+
+    /** Distances along the lower and the upper drawn contour, mm. */
+    public record Link(double lower, double upper) {}
+
+    public UpperChoice {
+        matching = matching == null ? Matching.CORNERS : matching;
+        lines = lines == null ? List.of() : List.copyOf(lines);
+    }
+
+    public UpperChoice withMatching(Matching value) {
+        return new UpperChoice(feature, value, lines, start);
+    }
+
+    public UpperChoice withLines(List<Link> value) {
+        return new UpperChoice(feature, matching, value, start);
+    }
+
+    public UpperChoice withStart(Typed value) {
+        return new UpperChoice(feature, matching, lines, value);
+    }
+}

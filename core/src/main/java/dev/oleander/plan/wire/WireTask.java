@@ -1,0 +1,20 @@
+package dev.oleander.plan.wire;
+
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.WireBook;
+
+/**
+ * What a plan is made for.
+ *
+ * @param material of the work
+ * @param height of the work, mm
+ * @param quantity copies of the drawing
+ * @param density of the material, kg/m3; 0 when nobody knows
+ */
+public record WireTask(
+        Machine machine,
+        WireBook book,
+        String material,
+        double height,
+        int quantity,
+        double density) {}
