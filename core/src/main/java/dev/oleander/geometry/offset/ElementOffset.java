@@ -205,6 +205,10 @@ public final class ElementOffset {
         if (same && (smooth || left[before] == 0)) {
             return Joint.at(end.distance(start) == 0 ? end : end.midpoint(start));
         }
+        if (smooth) {
+            // carriers may meet somewhere, but not where one goes on from the other
+            throw new ElementOffsetException(Cause.APART, after, vertex, left[before], left[after]);
+        }
         boolean opens = turn * left[before] < 0;
         if (same && opens && rounded) {
             double sweep = Math.atan2(turn, in.dot(out));

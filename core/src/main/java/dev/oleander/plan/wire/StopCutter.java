@@ -66,7 +66,9 @@ final class StopCutter {
             places.add(hold.to());
             places.add(hold.from() - settings.overlap());
         }
-        places.add(length - settings.hold());
+        if (settings.slug() == SlugHandling.STOP_BEFORE) {
+            places.add(length - settings.hold());
+        }
         places.removeIf(p -> !(p > 0 && p < length));
         return places;
     }

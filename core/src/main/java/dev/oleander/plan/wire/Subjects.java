@@ -50,24 +50,19 @@ final class Subjects {
 
     /**
      * A contour with its start hole inside is an opening, with the hole outside a punch; without a
-     * hole the nesting says what is kept.
+     * hole, or where a person turned it, what the reading says.
      */
     WireKind kindOf(Feature feature) {
         if (!feature.isClosed()) {
             return WireKind.OPEN;
         }
-        boolean nested = feature.kind() == Feature.Kind.OPENING;
-        boolean turned = feature.place().turned();
-        if (turned) {
-            return nested ? WireKind.PUNCH : WireKind.OPENING;
-        }
         List<Feature> own = holesOf(feature);
-        if (!own.isEmpty()) {
+        if (!own.isEmpty() && !feature.place().turned()) {
             Contour contour = feature.contour();
             boolean inside = own.stream().anyMatch(h -> contour.contains(centre(h)));
             return inside ? WireKind.OPENING : WireKind.PUNCH;
         }
-        return nested ? WireKind.OPENING : WireKind.PUNCH;
+        return feature.kind() == Feature.Kind.OPENING ? WireKind.OPENING : WireKind.PUNCH;
     }
 
     static Point centre(Feature hole) {
