@@ -6,11 +6,18 @@ import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.WirePlan;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
-/** Everything a rule may look at. */
+/**
+ * Everything a rule may look at.
+ *
+ * @param wire plan of a wire machine; empty for others
+ */
 public record ProofInput(
         Reading reading,
         Run run,
@@ -18,7 +25,8 @@ public record ProofInput(
         Timeline timeline,
         KeptMaterial kept,
         MaterialState material,
-        Map<String, Stop> stops) {
+        Map<String, Stop> stops,
+        Optional<WirePlan> wire) {
 
     public static ProofInput of(Reading reading, Run run, Timeline timeline) {
         return new ProofInput(
@@ -28,7 +36,26 @@ public record ProofInput(
                 timeline,
                 KeptMaterial.of(reading, run.layout()),
                 MaterialState.of(reading, run, timeline),
-                run.stops().stream().collect(Collectors.toMap(Stop::id, Function.identity())));
+                byId(run),
+                Optional.empty());
+    }
+
+    /** Of a wire machine; what comes free there its own rules say. */
+    public static ProofInput of(Reading reading, WirePlan plan, Timeline timeline) {
+        Run run = plan.run();
+        return new ProofInput(
+                reading,
+                run,
+                timeline.program(),
+                timeline,
+                KeptMaterial.of(reading, run.layout()),
+                new MaterialState(List.of()),
+                byId(run),
+                Optional.of(plan));
+    }
+
+    private static Map<String, Stop> byId(Run run) {
+        return run.stops().stream().collect(Collectors.toMap(Stop::id, Function.identity()));
     }
 
     /** Name of a stop for sentences: Stop 3 (Hole Ø 9). */

@@ -11,6 +11,22 @@ public interface ProofRule {
     /** What it checks, for the list of rules. */
     String title();
 
+    /** What kind of work it is about. */
+    default Work work() {
+        return Work.SHEET;
+    }
+
+    /** Kinds of work that rules are about. */
+    enum Work {
+        SHEET,
+        WIRE,
+        ANY;
+
+        boolean covers(ProofInput input) {
+            return this == ANY || (this == WIRE) == input.wire().isPresent();
+        }
+    }
+
     Outcome check(ProofInput input);
 
     /**

@@ -46,8 +46,9 @@ public final class Prover {
         Map<String, Double> moments = moments(input.timeline());
         List<RuleRun> runs = new ArrayList<>();
         List<Finding> findings = new ArrayList<>();
-        for (ProofRule rule : rules) {
-            progress.at((double) runs.size() / rules.size(), "Proving that " + rule.title());
+        List<ProofRule> fitting = rules.stream().filter(r -> r.work().covers(input)).toList();
+        for (ProofRule rule : fitting) {
+            progress.at((double) runs.size() / fitting.size(), "Proving that " + rule.title());
             ProofRule.Outcome outcome = rule.check(input);
             runs.add(
                     new RuleRun(

@@ -38,7 +38,7 @@ public final class LeanCheck {
      */
     public record Lean(double angle, Point place, double guides, Point guidesAt) {
 
-        Lean orMore(Lean other) {
+        public Lean orMore(Lean other) {
             boolean steeper = other.angle > angle;
             boolean wider = other.guides > guides;
             return new Lean(

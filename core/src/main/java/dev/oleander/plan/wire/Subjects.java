@@ -38,9 +38,15 @@ final class Subjects {
                 .forEach(c -> uppers.add(c.upper().feature()));
     }
 
-    /** Features that are cut; an upper contour is cut with its lower one. */
+    /**
+     * Features that are cut; an upper contour is cut with its lower one, an open line only when a
+     * person said so.
+     */
     List<Feature> all() {
-        return reading.cut().filter(f -> !uppers.contains(f.id())).toList();
+        return reading.cut()
+                .filter(f -> f.isClosed() || f.onPurpose())
+                .filter(f -> !uppers.contains(f.id()))
+                .toList();
     }
 
     /** Drawn start holes of a contour. */

@@ -23,6 +23,11 @@ public final class OpenLineRule implements ProofRule {
     }
 
     @Override
+    public Work work() {
+        return Work.ANY;
+    }
+
+    @Override
     public Outcome check(ProofInput input) {
         List<Feature> cut = input.reading().cut().toList();
         List<Finding> findings =

@@ -23,6 +23,11 @@ public final class ReadingRule implements ProofRule {
     }
 
     @Override
+    public Work work() {
+        return Work.ANY;
+    }
+
+    @Override
     public Outcome check(ProofInput input) {
         List<Finding> findings = new ArrayList<>();
         for (Fault fault : input.reading().openFaults()) {

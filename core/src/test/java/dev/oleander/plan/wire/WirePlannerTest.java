@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import dev.oleander.Drawn;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Contour;
@@ -452,7 +453,10 @@ class WirePlannerTest {
 
     @Test
     void anOpenCutRunsFromEdgeToEdge() {
-        Reading reading = new Drawn().lines(0, 0, 30, 0, 30, 20, 60, 20).reading();
+        Reading drawn = new Drawn().lines(0, 0, 30, 0, 30, 20, 60, 20).reading();
+        String line = drawn.features().get(0).id();
+        ReadOptions options = ReadOptions.defaults().withFeatures(Map.of(line, Purpose.CUT));
+        Reading reading = new DrawingReading(options).read(drawn.drawing());
         WirePlan plan = WireSamples.plan(reading, 40, WireChoices.NOTHING);
         assertThat(plan.run().refused()).isEmpty();
         WireVisit visit = plan.visit(plan.run().stops().get(0).id()).orElseThrow();

@@ -1,0 +1,113 @@
+package dev.oleander.proof.wire;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Contour;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.WireCut;
+import dev.oleander.plan.wire.WireKind;
+import dev.oleander.plan.wire.WirePlan;
+import dev.oleander.plan.wire.WireSettings;
+import dev.oleander.plan.wire.WireVisit;
+import dev.oleander.proof.ProofInput;
+import dev.oleander.proof.Severity;
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * Nothing is cut on a piece that is gone, and no cut-off comes before the skims of what it frees.
+ */
+public final class WireOrderRule extends WireRule {
+
+    @Override
+    public String id() {
+        return "wire-order";
+    }
+
+    @Override
+    public String title() {
+        return "nothing is cut on a piece that is already gone";
+    }
+
+    @Override
+    void check(WirePlan plan, ProofInput input, Findings findings) {
+        Map<String, Feature> features = input.reading().byId();
+        Map<String, Stop> freed = new HashMap<>();
+        visits(
+                plan,
+                (stop, visit) -> {
+                    findings.checked(visit.cuts().size());
+                    String subject = Stop.id(visit.feature(), visit.copy());
+                    WireSettings settings = plan.settings().get(subject);
+                    boolean punch = settings.kind() == WireKind.PUNCH;
+                    onGone(stop, visit, freed, features, findings);
+                    if (punch) {
+                        ofPart(stop, visit, freed.get(subject), findings);
+                    }
+                    if (visit.frees()) {
+                        freed.put(subject, stop);
+                    }
+                });
+    }
+
+    private static void onGone(
+            Stop stop,
+            WireVisit visit,
+            Map<String, Stop> freed,
+            Map<String, Feature> features,
+            Findings findings) {
+        for (Stop earlier : freed.values()) {
+            Feature piece = features.get(earlier.feature());
+            boolean other = earlier.copy() == visit.copy() && piece.isClosed();
+            if (!other || earlier.feature().equals(visit.feature())) {
+                continue;
+            }
+            Contour round = piece.contour();
+            if (round.contains(features.get(visit.feature()).chain().start())) {
+                findings.add(
+                        Severity.MUST_FIX,
+                        stop.id(),
+                        visit.begin(),
+                        stop.number(),
+                        earlier.number(),
+                        "%s lies in a piece that stop %d (%s) has set free before. Move it before that stop."
+                                .formatted(
+                                        ProofInput.named(stop), earlier.number(), earlier.name()));
+            }
+        }
+    }
+
+    /** The part itself comes free: what is cut on it afterwards needs somebody who holds it. */
+    private static void ofPart(Stop stop, WireVisit visit, Stop freedBy, Findings findings) {
+        boolean free = freedBy != null;
+        boolean held = visit.waits();
+        for (WireCut cut : visit.cuts()) {
+            boolean skim = cut.role() == WireCut.Role.SKIM || cut.role() == WireCut.Role.OFF_SKIM;
+            if (free && skim) {
+                findings.add(
+                        Severity.MUST_FIX,
+                        stop.id(),
+                        cut.begin(),
+                        stop.number(),
+                        freedBy.number(),
+                        "%s is a skim of a part that stop %d has cut off before. The cut-off would come before its skims."
+                                .formatted(ProofInput.named(stop), freedBy.number()));
+                return;
+            }
+            if (cut.role() == WireCut.Role.OFF_SKIM) {
+                findings.add(
+                        held ? Severity.LOOK : Severity.MUST_FIX,
+                        stop.id(),
+                        cut.begin(),
+                        stop.number(),
+                        0,
+                        "%s skims the part where its hold was, after it came free. %s"
+                                .formatted(
+                                        ProofInput.named(stop),
+                                        held
+                                                ? "It must be held so that it does not move."
+                                                : "Nobody holds it: let the machine wait, or leave these skims out."));
+                return;
+            }
+        }
+    }
+}
