@@ -16,7 +16,8 @@ public final class Bench {
                     new GeometryArea(),
                     new DrawingArea(),
                     new CuttingArea(),
-                    new MotionArea());
+                    new MotionArea(),
+                    new WireArea());
 
     private Bench() {}
 

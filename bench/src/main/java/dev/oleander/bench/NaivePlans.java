@@ -201,7 +201,8 @@ final class NaivePlans {
                         h.scrapOn(),
                         h.heat(),
                         h.hold(),
-                        h.tabs()));
+                        h.tabs()),
+                m.wire());
     }
 
     private static Run plan(
