@@ -2,9 +2,9 @@ package dev.oleander.motion;
 
 import dev.oleander.geometry.Point;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Predicate;
 
 /**
@@ -49,18 +49,18 @@ public record Excerpt(Program program, List<Integer> itemOf) {
         private final List<Integer> itemOf = new ArrayList<>();
         private Point at = Point.ORIGIN;
         private boolean down;
-        private Optional<Item.Event> data = Optional.empty();
+        private final Map<EventKind, Item.Event> data = new EnumMap<>(EventKind.class);
 
         private void take(Program whole, Predicate<String> chosen) {
             boolean downThere = false;
-            Optional<Item.Event> dataThere = Optional.empty();
+            Map<EventKind, Item.Event> dataThere = new EnumMap<>(EventKind.class);
             boolean follows = true;
             for (int i = 0; i < whole.size(); i++) {
                 Item item = whole.items().get(i);
                 String stop = item.origin().stop();
                 boolean wanted = !stop.isEmpty() && chosen.test(stop);
-                if (item instanceof Item.Event event && event.kind() == EventKind.DATA) {
-                    dataThere = Optional.of(event);
+                if (item instanceof Item.Event event && stays(event)) {
+                    dataThere.put(event.kind(), event);
                 }
                 if (wanted) {
                     if (!follows) {
@@ -76,14 +76,23 @@ public record Excerpt(Program program, List<Integer> itemOf) {
         /**
          * The first item of a stop that does not follow the one it followed in the whole program.
          */
-        private void enter(Optional<Item.Event> dataThere, Item first) {
+        private void enter(Map<EventKind, Item.Event> dataThere, Item first) {
             lift(first.origin());
-            boolean chooses = first instanceof Item.Event e && e.kind() == EventKind.DATA;
-            if (dataThere.isPresent() && !dataThere.equals(data) && !chooses) {
-                Item.Event event = dataThere.get();
-                put(new Item.Event(event.kind(), event.args(), event.text(), first.origin()), -1);
-                data = dataThere;
+            for (Item.Event event : dataThere.values()) {
+                boolean chooses = first instanceof Item.Event e && e.kind() == event.kind();
+                if (!event.equals(data.get(event.kind())) && !chooses) {
+                    put(
+                            new Item.Event(
+                                    event.kind(), event.args(), event.text(), first.origin()),
+                            -1);
+                    data.put(event.kind(), event);
+                }
             }
+        }
+
+        /** Whether what is chosen holds until something else is. */
+        private static boolean stays(Item.Event event) {
+            return event.kind() == EventKind.DATA || event.kind() == EventKind.CONDITION;
         }
 
         private void add(Item item, boolean downThere, int from) {
@@ -111,8 +120,8 @@ public record Excerpt(Program program, List<Integer> itemOf) {
             if (event.kind().isOn()) {
                 lower(downThere, event.origin());
             }
-            if (event.kind() == EventKind.DATA) {
-                data = Optional.of(event);
+            if (stays(event)) {
+                data.put(event.kind(), event);
             }
             put(event, from);
             down = MotionItem.isDown(event, down);

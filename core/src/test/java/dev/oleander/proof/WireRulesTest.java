@@ -85,7 +85,14 @@ class WireRulesTest {
     private static WirePlan with(
             WirePlan plan, Run run, Map<String, WireVisit> visits, List<StartHole> holes) {
         return new WirePlan(
-                plan.task(), plan.choices(), run, visits, plan.settings(), holes, plan.surfaces());
+                plan.task(),
+                plan.choices(),
+                run,
+                visits,
+                plan.settings(),
+                holes,
+                plan.surfaces(),
+                plan.order());
     }
 
     private static WirePlan changed(WirePlan plan, UnaryOperator<WireVisit> change) {
@@ -298,7 +305,8 @@ class WireRulesTest {
                         plan.visits(),
                         plan.settings(),
                         plan.holes(),
-                        other.surfaces());
+                        other.surfaces(),
+                        plan.order());
         assertFound(
                 prove(plate(), mixed), "wire-gouge", Severity.MUST_FIX, "into the finished flank");
     }

@@ -72,7 +72,7 @@ final class Flanks {
         double[] angles = new double[n];
         boolean[] cylindrical = new boolean[n];
         for (int i = 0; i < n; i++) {
-            angles[i] = Math.toRadians(taper.angleOf(chain.source(i)));
+            angles[i] = Math.toRadians(taper.angle(chain.source(i)));
             cylindrical[i] = taper.isCylindrical(chain.source(i)) && isCorner(chain, i);
         }
         double plane = planes.profile();

@@ -77,12 +77,14 @@ public record TaperChoice(
         return new TaperChoice(angle, elements, corners, cornerOf, value);
     }
 
-    /** Degrees of one element. */
-    double angleOf(int element) {
+    /** Degrees of one element, by its index in the drawn contour. */
+    public double angle(int element) {
         Typed own = elements.get(element);
-        if (own != null) {
-            return own.value();
-        }
+        return own == null ? usualAngle() : own.value();
+    }
+
+    /** Degrees of all elements that have no angle of their own. */
+    public double usualAngle() {
         return angle == null ? 0 : angle.value();
     }
 
@@ -92,7 +94,7 @@ public record TaperChoice(
     }
 
     /** Whether any flank leans. */
-    boolean leans() {
+    public boolean leans() {
         boolean any = elements.values().stream().anyMatch(a -> a.value() != 0);
         return any || (angle != null && angle.value() != 0);
     }

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** What of a wire's run must come before what. */
@@ -43,5 +44,21 @@ public final class WireOrderCheck {
         }
         blockers.sort(null);
         return blockers;
+    }
+
+    /** A stop that comes before one that it must come after. */
+    public record Breach(String stop, String must) {}
+
+    /** The first place at which an order of ids is not possible. */
+    public Optional<Breach> breach(List<String> order) {
+        Set<String> toCome = new HashSet<>(order);
+        for (String stop : order) {
+            toCome.remove(stop);
+            List<String> blockers = blockers(stop, toCome);
+            if (!blockers.isEmpty()) {
+                return Optional.of(new Breach(stop, blockers.get(0)));
+            }
+        }
+        return Optional.empty();
     }
 }

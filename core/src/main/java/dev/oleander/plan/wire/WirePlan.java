@@ -1,10 +1,12 @@
 package dev.oleander.plan.wire;
 
+import dev.oleander.machine.WireRow;
 import dev.oleander.plan.Run;
-import java.util.HashMap;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * What a wire machine does, visit by visit.
@@ -14,6 +16,7 @@ import java.util.Optional;
  * @param settings by feature and copy, as in c3.2
  * @param holes that the wire is threaded through, those to be drilled and those that are there
  * @param surfaces flanks of the profiles, by feature and copy
+ * @param order what must come before what
  */
 public record WirePlan(
         WireTask task,
@@ -22,7 +25,8 @@ public record WirePlan(
         Map<String, WireVisit> visits,
         Map<String, WireSettings> settings,
         List<StartHole> holes,
-        Map<String, List<Ruling>> surfaces) {
+        Map<String, List<Ruling>> surfaces,
+        WireOrderCheck order) {
 
     public WirePlan {
         visits = Map.copyOf(visits);
@@ -41,9 +45,18 @@ public record WirePlan(
         return holes.stream().filter(h -> h.given() != StartHole.Given.EDGE).toList();
     }
 
+    /** Rows of the cut book that are used, in the order of their names. */
+    public List<WireRow> rowsInUse() {
+        return settings.values().stream()
+                .map(WireSettings::row)
+                .distinct()
+                .sorted(Comparator.comparing(WireRow::id))
+                .toList();
+    }
+
     /** Offsets of all registers that the passes use, mm, by number. */
     public Map<Integer, Double> registers() {
-        Map<Integer, Double> registers = new HashMap<>();
+        Map<Integer, Double> registers = new TreeMap<>();
         for (WireVisit visit : visits.values()) {
             for (WireCut cut : visit.cuts()) {
                 if (cut.posted()) {

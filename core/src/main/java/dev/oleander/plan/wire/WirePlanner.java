@@ -58,7 +58,8 @@ public final class WirePlanner {
         }
         Map<String, List<StopEvent>> happening = events.of(ordered);
         Run run = new Run(task.machine(), OrderRule.BY_HAND, layout, ordered, happening, List.of());
-        return new WirePlan(task, choices, run, visits, settings, holes, surfaces);
+        return new WirePlan(
+                task, choices, run, visits, settings, holes, surfaces, new WireOrderCheck(plans));
     }
 
     /** Gives the events of stops. */

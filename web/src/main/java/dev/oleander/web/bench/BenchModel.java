@@ -92,7 +92,14 @@ class BenchModel {
         if (!stops.isEmpty()) {
             model.addAttribute("cuts", new CutsSlip(result, stops, shown.error()));
         }
-        if (planned && shown.stage() == Stage.CUTS) {
+        boolean wire = result.machine().hasWire();
+        if (wire && planned && !stops.isEmpty()) {
+            model.addAttribute("wire", new WireSlip(result, stops, shown.error()));
+        }
+        if (wire) {
+            model.addAttribute("wireJob", new WireJobSlip(result, shown.error()));
+        }
+        if (planned && !wire && shown.stage() == Stage.CUTS) {
             model.addAttribute(
                     "recipes",
                     new RecipeSlip(

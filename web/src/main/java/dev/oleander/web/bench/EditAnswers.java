@@ -99,7 +99,8 @@ class EditAnswers {
             assignableTypes = {
                 EditController.class,
                 ShapeController.class,
-                RecipeEditController.class
+                RecipeEditController.class,
+                WireEditController.class
             })
     static class ContextAdvice {
 

@@ -13,6 +13,7 @@ import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.StopField;
+import dev.oleander.web.job.WireEdits;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -33,11 +34,17 @@ class EditController {
 
     private final JobService jobs;
     private final StopEdits stopEdits;
+    private final WireEdits wireEdits;
     private final EventEdits eventEdits;
     private final EditAnswers answers;
 
     EditController(
-            JobService jobs, StopEdits stopEdits, EventEdits eventEdits, EditAnswers answers) {
+            JobService jobs,
+            StopEdits stopEdits,
+            WireEdits wireEdits,
+            EventEdits eventEdits,
+            EditAnswers answers) {
+        this.wireEdits = wireEdits;
         this.jobs = jobs;
         this.stopEdits = stopEdits;
         this.eventEdits = eventEdits;
@@ -75,10 +82,12 @@ class EditController {
             @RequestParam(defaultValue = "") String before,
             @RequestParam(defaultValue = "") String shift) {
         List<String> ids = BenchController.ids(moved);
-        JobService.Edit edit =
-                shift.isEmpty()
-                        ? stopEdits.move(ids, before)
-                        : stopEdits.shift(ids, shift.equals("up"));
+        boolean up = shift.equals("up");
+        JobService.Edit sheet =
+                shift.isEmpty() ? stopEdits.move(ids, before) : stopEdits.shift(ids, up);
+        JobService.Edit wire =
+                shift.isEmpty() ? wireEdits.move(ids, before) : wireEdits.shift(ids, up);
+        JobService.Edit edit = result -> (result.wire().isPresent() ? wire : sheet).apply(result);
         return answers.answer(
                 context, EditError.NONE, () -> edit(context, "Order" + of(ids), edit));
     }

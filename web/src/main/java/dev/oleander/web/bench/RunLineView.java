@@ -2,6 +2,7 @@ package dev.oleander.web.bench;
 
 import dev.oleander.motion.Seconds;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.WireVisit;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
@@ -134,7 +135,13 @@ public record RunLineView(
         if (stop.kind() == Stop.Kind.MARK) {
             return "mark";
         }
-        if (result.run().eventsOf(stop).stream().anyMatch(e -> e.kind().isForPeople())) {
+        boolean asked = result.run().eventsOf(stop).stream().anyMatch(e -> e.kind().isForPeople());
+        boolean waits =
+                result.wire()
+                        .flatMap(plan -> plan.visit(stop.id()))
+                        .filter(WireVisit::waits)
+                        .isPresent();
+        if (asked || waits) {
             return "waits";
         }
         return result.document().plan().pins().stream().anyMatch(p -> p.contains(stop.id()))

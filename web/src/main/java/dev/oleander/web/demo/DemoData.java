@@ -1,5 +1,11 @@
 package dev.oleander.web.demo;
 
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.plan.wire.Matching;
+import dev.oleander.plan.wire.TaperChoice;
+import dev.oleander.plan.wire.UpperChoice;
+import dev.oleander.plan.wire.WireChoice;
+import dev.oleander.plan.wire.WireChoices;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Typed;
@@ -16,10 +22,12 @@ import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.StopField;
+import dev.oleander.web.job.WireJobField;
 import dev.oleander.web.release.ReleaseService;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -139,6 +147,70 @@ class DemoData implements ApplicationRunner {
                                 Map.of(SheetField.WIDTH, "1250", SheetField.HEIGHT, "625")),
                         mira);
         edit(sheave, OrderField.ORDER, "partByPart", mira);
+        wires(mira, anselm);
+    }
+
+    /** Work for the wire machine: a punch with its die, a spline, leaning flanks. */
+    private void wires(SignedIn mira, SignedIn anselm) {
+        long shim = wire("shim_punch_die", "Shim punch and die", 40, mira);
+        set(
+                shim,
+                mira,
+                d -> {
+                    String outline = feature(shim, 1000);
+                    WireChoices set = WireJobField.SET.set(d.wire(), outline);
+                    return d.withWire(WireJobField.CLEARANCE.set(set, "0.015"));
+                });
+        wire("splined_coupling", "Splined coupling", 20, anselm);
+        long funnel = wire("hawse_funnel_die", "Hawse funnel die", 30, mira);
+        String square = feature(funnel, 390);
+        String circle = feature(funnel, 500);
+        set(
+                funnel,
+                mira,
+                d ->
+                        d.withWire(
+                                d.wire()
+                                        .withStop(
+                                                square,
+                                                WireChoice.NOTHING.withUpper(
+                                                        new UpperChoice(
+                                                                circle,
+                                                                Matching.LENGTH,
+                                                                List.of(),
+                                                                null)))
+                                        .withStop(feature(funnel, 70), tapered("1"))));
+    }
+
+    private static WireChoice tapered(String angle) {
+        return WireChoice.NOTHING.withTaper(
+                TaperChoice.NOTHING.withAngle(Typed.parse(angle, Map.of())));
+    }
+
+    private long wire(String file, String name, int height, SignedIn who) {
+        JobDocument.Order order =
+                new JobDocument.Order(name, "bracken", "tool steel", Typed.of(height), 1);
+        return make(
+                file + ".dxf",
+                order,
+                d -> d.withSheet(SheetField.STOCK.set(d.sheet(), "around")),
+                who);
+    }
+
+    private void set(long job, SignedIn who, UnaryOperator<JobDocument> change) {
+        jobs.edit(job, "set up", before -> change.apply(before.document()), who);
+    }
+
+    /** The first closed feature with at least this area, mm2, the smallest of them. */
+    private String feature(long job, double area) {
+        return jobs.view(job)
+                .result()
+                .reading()
+                .cut()
+                .filter(f -> f.isClosed() && f.area() >= area)
+                .min(Comparator.comparingDouble(Feature::area))
+                .orElseThrow()
+                .id();
     }
 
     private void thinSheets(SignedIn mira, SignedIn anselm) {
@@ -185,26 +257,32 @@ class DemoData implements ApplicationRunner {
 
     private long make(Brief brief, SignedIn who) {
         String file = brief.file().contains(".") ? brief.file() : brief.file() + ".dxf";
+        JobDocument.Order order =
+                new JobDocument.Order(
+                        brief.name(),
+                        "teasel",
+                        brief.material(),
+                        Typed.parse(brief.thickness(), Map.of()),
+                        brief.quantity());
+        UnaryOperator<JobDocument> sheet =
+                document -> {
+                    JobDocument changed = document;
+                    for (Map.Entry<SheetField, String> e : brief.sheet().entrySet()) {
+                        changed = changed.withSheet(e.getKey().set(changed.sheet(), e.getValue()));
+                    }
+                    return changed;
+                };
+        return make(file, order, sheet, who);
+    }
+
+    private long make(
+            String file,
+            JobDocument.Order order,
+            UnaryOperator<JobDocument> settings,
+            SignedIn who) {
         try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + file)) {
-            JobDocument.Order order =
-                    new JobDocument.Order(
-                            brief.name(),
-                            "teasel",
-                            brief.material(),
-                            Typed.parse(brief.thickness(), Map.of()),
-                            brief.quantity());
-            UnaryOperator<JobDocument> sheet =
-                    document -> {
-                        JobDocument changed = document;
-                        for (Map.Entry<SheetField, String> e : brief.sheet().entrySet()) {
-                            changed =
-                                    changed.withSheet(
-                                            e.getKey().set(changed.sheet(), e.getValue()));
-                        }
-                        return changed;
-                    };
             return jobs.create(
-                    List.of(new JobService.Upload(file, in.readAllBytes())), order, sheet, who);
+                    List.of(new JobService.Upload(file, in.readAllBytes())), order, settings, who);
         } catch (IOException unreadable) {
             throw new UncheckedIOException(file, unreadable);
         }

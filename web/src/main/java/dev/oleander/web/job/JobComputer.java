@@ -5,6 +5,8 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.plan.wire.WireTask;
+import dev.oleander.price.PriceList;
 import dev.oleander.proof.Prover;
 import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.format.Formats;
@@ -32,6 +34,7 @@ public class JobComputer {
     private final Formats formats;
     private final LatestPlans plans = new LatestPlans();
     private final Prover prover;
+    private final PriceList prices;
     private final Cache<ResultKey, JobResult> results =
             Caffeine.newBuilder().maximumSize(MOST_RESULTS).build();
     private final Cache<ShapeKey, Shape> shapes =
@@ -47,7 +50,9 @@ public class JobComputer {
             MachineLibrary machines,
             CutBooks books,
             Formats formats,
-            Prover prover) {
+            Prover prover,
+            PriceList prices) {
+        this.prices = prices;
         this.files = files;
         this.machines = machines;
         this.books = books;
@@ -78,7 +83,30 @@ public class JobComputer {
                         .orElseThrow(() -> NotFoundException.machine(document.machine(), machines));
         Dialect dialect = formats.find(machine.dialect()).orElseThrow();
         return new JobResult(
-                document, machine, books.of(machine), dialect, shape(document), prover, plans);
+                document,
+                machine,
+                books.of(machine),
+                dialect,
+                shape(document),
+                prover,
+                plans,
+                wire(document, machine));
+    }
+
+    private Optional<WireTask> wire(JobDocument document, Machine machine) {
+        if (!machine.hasWire()) {
+            return Optional.empty();
+        }
+        double density =
+                prices.find(document.material()).map(PriceList.Material::density).orElse(0.0);
+        return Optional.of(
+                new WireTask(
+                        machine,
+                        machines.wireBook(machine),
+                        document.material(),
+                        document.thickness().value(),
+                        document.quantity(),
+                        density));
     }
 
     private Shape shape(JobDocument document) {

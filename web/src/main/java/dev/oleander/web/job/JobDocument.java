@@ -2,6 +2,7 @@ package dev.oleander.web.job;
 
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.wire.WireChoices;
 import dev.oleander.quantity.Typed;
 import java.util.Map;
 import java.util.TreeMap;
@@ -14,16 +15,29 @@ import java.util.function.UnaryOperator;
  * @param order what the job is about
  * @param shape its drawing
  * @param acceptances reasons by key of a finding
+ * @param wire what is cut how where the machine has a wire
  */
 public record JobDocument(
         Order order,
         ShapeChoices shape,
         PlanChoices plan,
         SheetChoices sheet,
-        Map<String, String> acceptances) {
+        Map<String, String> acceptances,
+        WireChoices wire) {
 
     public JobDocument {
         acceptances = Map.copyOf(acceptances);
+        wire = wire == null ? WireChoices.NOTHING : wire;
+    }
+
+    /** A document that says nothing about wires. */
+    public JobDocument(
+            Order order,
+            ShapeChoices shape,
+            PlanChoices plan,
+            SheetChoices sheet,
+            Map<String, String> acceptances) {
+        this(order, shape, plan, sheet, acceptances, WireChoices.NOTHING);
     }
 
     /**
@@ -82,11 +96,11 @@ public record JobDocument(
     }
 
     public JobDocument withOrder(Order value) {
-        return new JobDocument(value, shape, plan, sheet, acceptances);
+        return new JobDocument(value, shape, plan, sheet, acceptances, wire);
     }
 
     public JobDocument withShape(ShapeChoices value) {
-        return new JobDocument(order, value, plan, sheet, acceptances);
+        return new JobDocument(order, value, plan, sheet, acceptances, wire);
     }
 
     /** The document with its drawing changed. */
@@ -95,11 +109,15 @@ public record JobDocument(
     }
 
     public JobDocument withPlan(PlanChoices value) {
-        return new JobDocument(order, shape, value, sheet, acceptances);
+        return new JobDocument(order, shape, value, sheet, acceptances, wire);
     }
 
     public JobDocument withSheet(SheetChoices value) {
-        return new JobDocument(order, shape, plan, value, acceptances);
+        return new JobDocument(order, shape, plan, value, acceptances, wire);
+    }
+
+    public JobDocument withWire(WireChoices value) {
+        return new JobDocument(order, shape, plan, sheet, acceptances, value);
     }
 
     /** Null takes an acceptance back. */
@@ -110,6 +128,6 @@ public record JobDocument(
         } else {
             changed.put(key, reason);
         }
-        return new JobDocument(order, shape, plan, sheet, changed);
+        return new JobDocument(order, shape, plan, sheet, changed, wire);
     }
 }

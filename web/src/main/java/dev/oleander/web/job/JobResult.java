@@ -8,12 +8,17 @@ import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.material.Remains;
 import dev.oleander.motion.DataTable;
+import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
+import dev.oleander.motion.WireMotion;
 import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.sheet.SheetPlan;
 import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.plan.wire.WirePlan;
+import dev.oleander.plan.wire.WirePlanner;
+import dev.oleander.plan.wire.WireTask;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
@@ -22,6 +27,7 @@ import dev.oleander.proof.Prover;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import tools.jackson.databind.json.JsonMapper;
@@ -41,10 +47,14 @@ public final class JobResult {
     private final Dialect dialect;
     private final Shape shape;
     private final Once<SheetPlan> plan;
+    private final Once<WirePlan> wirePlan;
+    private final Once<WireMotion> wireMotion;
     private final Once<Timeline> timeline;
     private final Once<Proof> proof;
     private final Once<MaterialState> material;
     private final Once<List<Leftover>> remains;
+
+    private final Optional<WireTask> wire;
 
     private volatile State state = State.NEW;
     private volatile String refusal = "";
@@ -64,23 +74,34 @@ public final class JobResult {
             Dialect dialect,
             Shape shape,
             Prover prover,
-            LatestPlans plans) {
+            LatestPlans plans,
+            Optional<WireTask> wire) {
         this.document = document;
         this.machine = machine;
         this.book = book;
         this.dialect = dialect;
         this.shape = shape;
         this.plan = new Once<>(progress -> plan(plans, progress));
-        this.timeline = new Once<>(progress -> plans.motion(shape, run()).timeline());
-        this.material = new Once<>(progress -> MaterialState.of(reading(), run(), timeline()));
-        this.remains = new Once<>(progress -> Remains.of(reading(), run()));
-        this.proof =
+        this.wire = wire;
+        this.wirePlan = new Once<>(this::wirePlan);
+        this.wireMotion = new Once<>(progress -> WireMotion.of(wirePlan.get(progress)));
+        this.timeline =
                 new Once<>(
                         progress ->
-                                prover.prove(
-                                        ProofInput.of(reading(), run(), timeline()),
-                                        document.acceptances(),
-                                        progress));
+                                wire.isPresent()
+                                        ? new TimeModel(machine)
+                                                .time(wireMotion.get(progress).wire())
+                                        : plans.motion(shape, run()).timeline());
+        this.material =
+                new Once<>(
+                        progress ->
+                                wire.isPresent()
+                                        ? new MaterialState(List.of())
+                                        : MaterialState.of(reading(), run(), timeline()));
+        this.remains =
+                new Once<>(progress -> wire.isPresent() ? List.of() : Remains.of(reading(), run()));
+        this.proof =
+                new Once<>(progress -> prover.prove(input(), document.acceptances(), progress));
     }
 
     /**
@@ -91,7 +112,7 @@ public final class JobResult {
      */
     void complete(Progress progress, Runnable planned) {
         try {
-            plan.get(progress.within(0, 0.6));
+            makePlan(progress.within(0, 0.6));
             timeline.get(progress.within(0.6, PLANNED_SHARE));
             state = State.PLANNED;
             planned.run();
@@ -101,6 +122,44 @@ public final class JobResult {
             refusal = unusable.getMessage();
             state = State.REFUSED;
         }
+    }
+
+    private void makePlan(Progress progress) {
+        if (wire.isPresent()) {
+            wirePlan.get(progress);
+        } else {
+            plan.get(progress);
+        }
+    }
+
+    private ProofInput input() {
+        return wire.isPresent()
+                ? ProofInput.of(reading(), wirePlan.get(Progress.NONE), timeline())
+                : ProofInput.of(reading(), run(), timeline());
+    }
+
+    private WirePlan wirePlan(Progress progress) {
+        return new WirePlanner(wire.orElseThrow(), document.wire())
+                .plan(
+                        reading(),
+                        document.sheet(),
+                        stops -> Run.events(document.plan(), stops),
+                        progress);
+    }
+
+    /** The plan of a wire machine; empty where the machine has none. */
+    public Optional<WirePlan> wire() {
+        return wire.map(w -> wirePlan.get(Progress.NONE));
+    }
+
+    /** What is known about the work on a wire machine before it is planned. */
+    public Optional<WireTask> wireTask() {
+        return wire;
+    }
+
+    /** Motion and written program of a wire machine. */
+    public Optional<WireMotion> wireMotion() {
+        return wire.map(w -> wireMotion.get(Progress.NONE));
     }
 
     /** Whether nothing is left to compute, be it that there is no plan. */
@@ -165,6 +224,11 @@ public final class JobResult {
         return book;
     }
 
+    /** Materials that the cut book of the machine has. */
+    public List<String> materials() {
+        return wire.map(w -> w.book().materials()).orElseGet(book::materials);
+    }
+
     public Dialect dialect() {
         return dialect;
     }
@@ -181,15 +245,18 @@ public final class JobResult {
      * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
      */
     public Run run() {
-        return sheetPlan().run();
+        return wire().map(WirePlan::run).orElseGet(() -> sheetPlan().run());
     }
 
     /**
-     * The plan with all that can be asked of it.
+     * The plan of a sheet with all that can be asked of it; a machine with a wire has none.
      *
      * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
      */
     public SheetPlan sheetPlan() {
+        if (wire.isPresent()) {
+            throw new PlanException("%s cuts with a wire.".formatted(machine.name()));
+        }
         return plan.get(Progress.NONE);
     }
 
@@ -221,8 +288,13 @@ public final class JobResult {
     public String dataFingerprint() {
         return DocumentJson.sha256(
                 JsonMapper.shared()
-                        .writeValueAsString(DataTable.of(run()))
+                        .writeValueAsString(dataInUse())
                         .getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Rows of the cut book that the run uses. */
+    public List<?> dataInUse() {
+        return wire().isPresent() ? wire().get().rowsInUse() : DataTable.of(run());
     }
 
     public Map<String, Stop> stops() {

@@ -39,7 +39,10 @@ class OrderCheck {
             throw new RefusedEditException(
                     "A job needs a name of 1 to %d characters.".formatted(LONGEST_NAME));
         }
-        List<String> materials = books.of(machine).materials();
+        List<String> materials =
+                machine.hasWire()
+                        ? machines.wireBook(machine).materials()
+                        : books.of(machine).materials();
         if (!materials.contains(order.material())) {
             throw new RefusedEditException(
                     "The cut book of %s has no data for \"%s\"; it has %s."

@@ -2,6 +2,7 @@ package dev.oleander.web.job;
 
 import dev.oleander.dialect.CheckedWriter.Checked;
 import dev.oleander.dialect.Dialect;
+import dev.oleander.dialect.DialectReader;
 import dev.oleander.dialect.SplitWriter;
 import dev.oleander.dialect.Written;
 import dev.oleander.machine.Compensation;
@@ -9,8 +10,11 @@ import dev.oleander.machine.CutRow;
 import dev.oleander.motion.DataTable;
 import dev.oleander.motion.Excerpt;
 import dev.oleander.motion.PostedProgram;
+import dev.oleander.motion.Program;
 import dev.oleander.motion.Registers;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.WirePlan;
+import dev.oleander.proof.WireReplay;
 import dev.oleander.quantity.Numbers;
 import java.util.List;
 import java.util.Map;
@@ -32,19 +36,51 @@ public final class ProgramText {
      */
     public static SplitWriter.Texts of(
             JobResult result, Dialect format, Map<String, String> frame, Set<String> trial) {
-        PostedProgram posted =
-                PostedProgram.of(
-                        result.run(), result.reading().byId(), result.timeline().program());
+        PostedProgram posted = posted(result);
         Map<String, String> names = names(result);
         SplitWriter writer = new SplitWriter(format);
         if (trial.isEmpty()) {
-            return mapped(writer.write(posted.program(), frame, names), posted.itemOfHead()::get);
+            SplitWriter.Texts texts =
+                    mapped(writer.write(posted.program(), frame, names), posted.itemOfHead()::get);
+            return result.wire().map(plan -> replayed(texts, result, format)).orElse(texts);
         }
         boolean home = format.positions() == Dialect.Positions.INCREMENTAL;
         Excerpt part = Excerpt.of(posted.program(), trial::contains, home);
         return mapped(
                 writer.write(part.program(), frame, names),
                 i -> part.itemOf().get(i) < 0 ? -1 : posted.itemOfHead().get(part.itemOf().get(i)));
+    }
+
+    private static PostedProgram posted(JobResult result) {
+        return result.wireMotion()
+                .map(m -> new PostedProgram(m.posted(), m.itemOfWire()))
+                .orElseGet(
+                        () ->
+                                PostedProgram.of(
+                                        result.run(),
+                                        result.reading().byId(),
+                                        result.timeline().program()));
+    }
+
+    /** What is read back must also move the wire as planned, by registers and angles. */
+    private static SplitWriter.Texts replayed(
+            SplitWriter.Texts texts, JobResult result, Dialect format) {
+        WirePlan plan = result.wire().orElseThrow();
+        Checked checked = texts.checked();
+        if (!checked.isTrue() || !format.events().containsKey("thread")) {
+            return texts;
+        }
+        Program read = new DialectReader(format).read(checked.written().text()).program();
+        WireReplay.Result replay =
+                WireReplay.compare(
+                        result.wireMotion().orElseThrow().wire(),
+                        read,
+                        plan.registers(),
+                        plan.task().height());
+        double deviation = Math.max(checked.deviation(), replay.deviation());
+        return new SplitWriter.Texts(
+                new Checked(checked.written(), deviation, checked.limit(), replay.faults()),
+                texts.lines());
     }
 
     private static SplitWriter.Texts mapped(SplitWriter.Texts texts, IntUnaryOperator itemOf) {
@@ -60,14 +96,22 @@ public final class ProgramText {
 
     /** Names of the stops for comments, by id. */
     public static Map<String, String> names(JobResult result) {
+        if (result.wire().isPresent()) {
+            return result.run().stops().stream()
+                    .collect(Collectors.toMap(Stop::id, ProgramText::plainName, (a, b) -> a));
+        }
         List<CutRow> rows = DataTable.of(result.run());
         return result.run().stops().stream()
                 .collect(Collectors.toMap(Stop::id, stop -> nameOf(stop, rows), (a, b) -> a));
     }
 
+    private static String plainName(Stop stop) {
+        return "%d %s".formatted(stop.number(), stop.name());
+    }
+
     /** With the register that its controller needs, where it offsets the path. */
     private static String nameOf(Stop stop, List<CutRow> rows) {
-        String name = "%d %s".formatted(stop.number(), stop.name());
+        String name = plainName(stop);
         boolean plain = stop.compensation() == Compensation.PATH || stop.row().isEmpty();
         return plain
                 ? name

@@ -200,7 +200,7 @@ public enum StopField implements EditField {
                                                 .formatted(word)));
     }
 
-    private static Boolean yes(String word) {
+    static Boolean yes(String word) {
         return switch (word) {
             case "true", "yes" -> true;
             case "false", "no" -> false;

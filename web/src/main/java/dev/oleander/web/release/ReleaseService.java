@@ -7,7 +7,7 @@ import dev.oleander.dialect.FileNames;
 import dev.oleander.dialect.Parameter;
 import dev.oleander.dialect.SplitWriter;
 import dev.oleander.machine.CutRow;
-import dev.oleander.motion.DataTable;
+import dev.oleander.machine.WireRow;
 import dev.oleander.motion.Excerpt;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.TimeModel;
@@ -317,7 +317,7 @@ public class ReleaseService {
         inputs.put("dataFingerprint", result.dataFingerprint());
         inputs.put("document", result.document());
         inputs.put("machine", result.machine());
-        inputs.put("cutData", DataTable.of(result.run()));
+        inputs.put("cutData", result.dataInUse());
         inputs.put("stock", result.run().layout().stock());
         inputs.put("placements", result.run().layout().placements());
         inputs.put("format", format(result.dialect()));
@@ -362,10 +362,14 @@ public class ReleaseService {
         frame.put("stockHeight", Numbers.plain(layout.stock().height(), 1));
         frame.put(
                 "data",
-                DataTable.of(result.run()).stream()
-                        .map(CutRow::label)
+                result.dataInUse().stream()
+                        .map(ReleaseService::label)
                         .collect(Collectors.joining("; ")));
         return frame;
+    }
+
+    private static String label(Object row) {
+        return row instanceof WireRow wire ? wire.label() : ((CutRow) row).label();
     }
 
     private String nextRevision(long job, ReleaseWish wish) {
