@@ -3,6 +3,7 @@ import {addKeys} from './commands.js';
 import {area, length} from './paths.js';
 import {Player} from './player.js';
 import {Remains} from './remains.js';
+import {WireTools} from './wire.js';
 import {connectReplay} from './replay.js';
 import {ProgramList} from './program.js';
 import {RunLine} from './run-line.js';
@@ -62,6 +63,7 @@ async function loadScene() {
   remains?.load();
   document.body.dataset.scene = scene.step;
   leads.follow(scene);
+  wire.follow(scene);
 }
 
 // ---- selection
@@ -153,7 +155,7 @@ runLine.addEventListener('moved', ({detail: {moved, before = '', shift = ''}}) =
 /** The ring of the one selected stop can be dragged along its contour. */
 table.grab = (at) => {
   const stop = stage === 'cuts' && edits === 'true' && selection.length === 1 ? scene.stopById.get(selection[0]) : null;
-  if (!stop || !stop.main.length || stop.kind !== 'profile') {
+  if (!stop || !stop.main.length || stop.kind !== 'profile' || scene.wire) {
     return null;
   }
   const places = [[stop.main[0], stop.main[1]], ...(stop.in.length ? [[stop.in[0], stop.in[1]]] : [])];
@@ -165,6 +167,8 @@ table.grab = (at) => {
 };
 
 const leads = new LeadTools(table, job, post, () => (selection.length === 1 ? scene?.stopById.get(selection[0]) : null));
+
+const wire = new WireTools(table, player, job, post, () => (selection.length === 1 ? scene?.stopById.get(selection[0]) : null), (text) => say(text));
 
 // ---- flags of findings on the table
 
@@ -260,7 +264,7 @@ document.addEventListener('click', ({target}) => {
     select([]);
   } else if (chosen?.dataset.selectFeatures) {
     select(chosen.dataset.selectFeatures.split(','));
-  } else if (leads.click(target, scene)) {
+  } else if (wire.click(target) || leads.click(target, scene)) {
     return;
   } else if (target.closest('#time-scale')) {
     runLine.setScaled(!runLine.scaled);
@@ -287,6 +291,9 @@ function visit({x, y, t, stopId}) {
 document.addEventListener('keydown', (event) => {
   if (event.key === 'Escape' && !document.querySelector('dialog[open]')) {
     if (leads.escape()) {
+      return;
+    }
+    if (wire.cancel()) {
       return;
     }
     if (taking?.active) {

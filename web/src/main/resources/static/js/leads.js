@@ -277,7 +277,7 @@ export class LeadTools {
     this.only = only;
     this.tabs = new TabPointing(table, post);
     this.why = new Why(table, job);
-    table.addEventListener('pointedAt', ({detail}) => this.tabs.clicked(detail));
+    table.addEventListener('pointedAt', ({detail}) => this.tabs.active && this.tabs.clicked(detail));
   }
 
   /** Whether a click was on one of the buttons. */

@@ -213,6 +213,12 @@ export class Player extends EventTarget {
     return pointOf(this.startX[this.index], this.startY[this.index], row[X], row[Y], row[BULGE], this.#share(row));
   }
 
+  /** x and y of it. */
+  get place() {
+    const at = this.position();
+    return at && [at.x, at.y];
+  }
+
   #share(row) {
     const length = segmentLength(this.startX[this.index], this.startY[this.index], row[X], row[Y], row[BULGE]);
     const t = this.moment - this.begins(this.index);

@@ -1,3 +1,4 @@
+import {passPaths} from './fan.js';
 import {between, box, placed, trace} from './paths.js';
 
 // What the server sent, with the paths the painter draws over and over made once.
@@ -22,6 +23,14 @@ export class Scene {
   }
 
   #kept() {
+    if (this.wire && this.stage !== 'shape') {
+      const all = new Path2D();
+      for (const d of this.wire.kept) {
+        trace(all, d);
+        all.closePath();
+      }
+      return all;
+    }
     const parts = this.regions.map((contours) => {
       const path = new Path2D();
       contours.forEach((d) => {
@@ -48,6 +57,7 @@ export class Scene {
       trace(this.leadPath, stop.in);
       trace(this.leadPath, stop.out);
     }
+    this.fanOut(1);
     this.tabPath = new Path2D();
     for (const stop of this.stops) {
       for (let i = 0; i < stop.tabs.length; i += 2) {
@@ -69,6 +79,13 @@ export class Scene {
         y = row[2];
       }
     }
+  }
+
+  /** Spreads the passes of a wire by a factor. */
+  fanOut(factor) {
+    this.passPaths = this.wire ? passPaths(this.wire.passes, factor) : [];
+    this.upperPath = new Path2D();
+    this.wire?.upper.forEach((d) => trace(this.upperPath, d));
   }
 
   /** Boxes worth fitting, the first one first: what is cut, then the whole stock. */

@@ -88,10 +88,8 @@ final class SettingsResolver {
                     (int) number("passes", c -> c.passes().count(), most, Source.BOOK, 1, most);
             SlugHandling slug = value("slug", c -> c.slug().handling(), usualSlug(), Source.FOUND);
             double length = feature.chain().length();
-            double usualHold = Math.max(LEAST_HOLD, Math.min(MOST_HOLD, HOLD_SHARE * length));
+            double usualHold = usualHold(length, row);
             boolean die = kind == WireKind.OPENING;
-            TaperChoice taper =
-                    layers.here().taper().over(layers.recipe().taper()).over(layers.job().taper());
             return new WireSettings(
                     kind,
                     row,
@@ -127,8 +125,19 @@ final class SettingsResolver {
                             c -> c.passes().compensation(),
                             task.machine().habits().compensation(),
                             Source.BOOK),
-                    taper,
+                    taper(),
                     sources);
+        }
+
+        /** As wide as is usual, as far as there is room for it between two corners. */
+        private double usualHold(double length, WireRow row) {
+            double wished = Math.max(LEAST_HOLD, Math.min(MOST_HOLD, HOLD_SHARE * length));
+            double room = new Stretches(feature.chain()).longest() - 4 * row.greatestOffset();
+            return Math.max(LEAST_HOLD / 2, Math.min(wished, room));
+        }
+
+        private TaperChoice taper() {
+            return layers.here().taper().over(layers.recipe().taper()).over(layers.job().taper());
         }
 
         private WireRow row() {
@@ -169,7 +178,8 @@ final class SettingsResolver {
                 return SlugHandling.CORELESS;
             }
             double mass = feature.area() * task.height() / MM3_PER_M3 * task.density();
-            return mass > 0 && mass < task.machine().wire().dropMass()
+            boolean falls = !taper().leans() && any(WireChoice::upper) == null;
+            return falls && mass > 0 && mass < task.machine().wire().dropMass()
                     ? SlugHandling.DROP
                     : SlugHandling.HOLD_LATER;
         }

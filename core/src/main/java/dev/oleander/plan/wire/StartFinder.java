@@ -23,13 +23,16 @@ final class StartFinder {
     private final Contour contour;
     private final WireSettings settings;
     private final Stretches stretches;
-    private final double offset;
 
     StartFinder(Contour contour, WireSettings settings) {
         this.contour = contour;
         this.settings = settings;
         this.stretches = new Stretches(contour);
-        this.offset = settings.row().greatestOffset();
+    }
+
+    /** mm that starts, ends of passes and holds keep away from corners. */
+    static double clear(WireSettings settings) {
+        return CLEAR_OF_CORNERS * settings.row().greatestOffset();
     }
 
     /**
@@ -40,7 +43,7 @@ final class StartFinder {
      */
     double find(Point hole, Double wished) {
         double before = settings.slug().holds() ? settings.hold() : 0;
-        double clear = CLEAR_OF_CORNERS * offset;
+        double clear = clear(settings);
         double at = wished == null ? contour.distanceAt(contour.nearest(hole)) : wished;
         double start = wished == null ? found(at, before, clear) : kept(at, before);
         requireClear(hole, contour.stationAt(start).point());

@@ -4,6 +4,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.WirePass;
 import dev.oleander.machine.WireRow;
+import dev.oleander.plan.wire.Holds.Hold;
 import dev.oleander.plan.wire.ProfileWork.Stretch;
 import dev.oleander.plan.wire.WireCut.Role;
 import dev.oleander.plan.wire.WireVisit.Cut;
@@ -13,7 +14,6 @@ import dev.oleander.plan.wire.WireVisit.Thread;
 import dev.oleander.plan.wire.WireVisit.Wait;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 
 /** Makes the visits of one feature of one copy. */
@@ -30,6 +30,7 @@ final class StopCutter {
     private final ProfileWork work;
     private final double holdSeconds;
     private final List<Hold> holds;
+    private final Holds.Ends ends;
 
     /**
      * What is cut.
@@ -39,38 +40,21 @@ final class StopCutter {
      */
     record Subject(String stop, String feature, int copy, Point hole) {}
 
-    /** An uncut stretch, mm along the travel. */
-    record Hold(double from, double to) {}
-
     StopCutter(
             Subject subject,
             WireSettings settings,
             double length,
             List<Hold> holds,
+            Holds.Ends ends,
             ProfileWork work,
             double holdSeconds) {
+        this.ends = ends;
         this.subject = subject;
         this.settings = settings;
         this.length = length;
         this.holds = holds;
         this.work = work;
         this.holdSeconds = holdSeconds;
-    }
-
-    /** Places along the travel at which the profile is split for these holds and settings. */
-    static List<Double> places(WireSettings settings, double length, List<Hold> holds) {
-        List<Double> places = new ArrayList<>();
-        places.add(settings.overlap());
-        for (Hold hold : holds) {
-            places.add(hold.from());
-            places.add(hold.to());
-            places.add(hold.from() - settings.overlap());
-        }
-        if (settings.slug() == SlugHandling.STOP_BEFORE) {
-            places.add(length - settings.hold());
-        }
-        places.removeIf(p -> !(p > 0 && p < length));
-        return places;
     }
 
     List<WireVisit> visits(WireOrder order) {
@@ -96,7 +80,7 @@ final class StopCutter {
 
     private List<Step> dropping() {
         List<Step> steps = threaded();
-        double end = length + settings.overlap();
+        double end = length + ends.overlap();
         Seq seq = new Seq(steps);
         seq.cut(new Stretch(Role.ROUGH, 1, 0, end, false));
         if (settings.kind() == WireKind.OPENING) {
@@ -108,17 +92,15 @@ final class StopCutter {
 
     private List<Step> stopping() {
         List<Step> steps = threaded();
-        double last = length - settings.hold();
-        double end = length + settings.overlap();
+        double last = ends.last();
+        double end = length + ends.overlap();
         Seq seq = new Seq(steps);
         steps.add(
                 new Cut(
                         work.cut(
                                 new Stretch(Role.ROUGH, 1, 0, last, false), subject.hole(), true)));
         steps.add(
-                wait(
-                        "hold the %s before its last %s mm"
-                                .formatted(piece(), plain(settings.hold()))));
+                wait("hold the %s before its last %s mm".formatted(piece(), plain(length - last))));
         WireCut rest = work.cut(new Stretch(Role.CUT_OFF, 1, last, end, false), null, false);
         steps.add(new Cut(rest));
         seq.at = rest.off();
@@ -200,7 +182,7 @@ final class StopCutter {
     /** Skims of the whole contour when the slug is gone. */
     private List<Step> allRound() {
         List<Step> steps = threaded();
-        skims(new Seq(steps), 0, length + settings.overlap(), Role.SKIM, true);
+        skims(new Seq(steps), 0, length + ends.overlap(), Role.SKIM, true);
         steps.add(new Severed());
         return steps;
     }
@@ -217,11 +199,10 @@ final class StopCutter {
             steps.addAll(threaded());
             Seq seq = new Seq(steps);
             boolean reversed = settings.reversed() && last;
-            double overlap = settings.overlap();
             seq.cut(new Stretch(Role.CUT_OFF, 1, hold.from(), hold.to(), reversed));
             if (withSkims && settings.offSkims()) {
-                double from = Math.max(0, hold.from() - overlap);
-                skims(seq, from, hold.to() + (last ? overlap : 0), Role.OFF_SKIM, false);
+                double to = hold.to() + (last ? ends.overlap() : 0);
+                skims(seq, ends.beforeHold().get(i), to, Role.OFF_SKIM, false);
             }
             steps.add(new Severed());
         }
@@ -325,59 +306,10 @@ final class StopCutter {
                                     false)));
             seq.at = end;
         }
-        double to = length + settings.overlap();
+        double to = length + ends.overlap();
         seq.cut(new Stretch(Role.ROUGH, 1, 0, to, false));
         skims(seq, 0, to, Role.SKIM, true);
         steps.add(new Severed());
         return List.of(visit("", WireVisit.Role.WHOLE, steps, false));
-    }
-
-    /** All holds of a stop; the last one ends at the start of the profile. */
-    static List<Hold> holds(
-            WireSettings settings,
-            double length,
-            Stretches stretches,
-            double start,
-            boolean forward) {
-        List<Hold> holds = new ArrayList<>();
-        if (!settings.slug().holds()) {
-            return holds;
-        }
-        double width = settings.hold();
-        if (settings.slug() == SlugHandling.HOLDS) {
-            for (double drawn : middles(settings, length, start, forward)) {
-                String what = "a hold of %s mm".formatted(plain(width));
-                double placed = stretches.place(turned(drawn, length), width, what);
-                double along = forward ? placed - start : start - placed;
-                double at = turned(along, length);
-                boolean apart = at - width > 0 && at + width / 2 < length - width;
-                if (apart
-                        && holds.stream()
-                                .noneMatch(h -> Math.abs(h.from() + width / 2 - at) < 2 * width)) {
-                    holds.add(new Hold(at - width / 2, at + width / 2));
-                }
-            }
-        }
-        holds.sort(Comparator.comparingDouble(Hold::from));
-        holds.add(new Hold(length - width, length));
-        return holds;
-    }
-
-    /** Distances along the drawn contour. */
-    private static List<Double> middles(
-            WireSettings settings, double length, double start, boolean forward) {
-        if (!settings.holdAt().isEmpty()) {
-            return settings.holdAt().stream().map(t -> t.value()).toList();
-        }
-        List<Double> middles = new ArrayList<>();
-        for (int i = 1; i < settings.holds(); i++) {
-            double along = length * i / settings.holds() - settings.hold() / 2;
-            middles.add(forward ? start + along : start - along);
-        }
-        return middles;
-    }
-
-    private static double turned(double distance, double length) {
-        return ((distance % length) + length) % length;
     }
 }

@@ -65,6 +65,33 @@ final class Stretches {
     }
 
     /**
+     * The place nearest to a wished one that keeps away from corners; in the middle of stretches
+     * that are too short for that.
+     */
+    double away(double wished, double margin) {
+        double at = ((wished % length) + length) % length;
+        for (Stretch stretch : all()) {
+            for (int turn = 0; turn <= 1; turn++) {
+                double there = at + turn * length;
+                if (there >= stretch.from() && there <= stretch.to()) {
+                    double width = Math.min(2 * margin, stretch.room());
+                    return wished + stretch.middle(there, width) - there;
+                }
+            }
+        }
+        return wished;
+    }
+
+    /** Length of the longest stretch, mm. */
+    double longest() {
+        double longest = 0;
+        for (Stretch stretch : all()) {
+            longest = Math.max(longest, Math.min(length, stretch.room()));
+        }
+        return longest;
+    }
+
+    /**
      * Where a window fits between two corners: the middle of the one nearest to a wished place.
      *
      * @param wished distance along the chain
@@ -75,9 +102,7 @@ final class Stretches {
     double place(double wished, double width, String what) {
         double best = Double.NaN;
         double least = Double.POSITIVE_INFINITY;
-        double longest = 0;
         for (Stretch stretch : all()) {
-            longest = Math.max(longest, Math.min(length, stretch.room()));
             if (stretch.room() < width || width > length) {
                 continue;
             }
@@ -97,10 +122,10 @@ final class Stretches {
                             Refusal.Kind.HOLD,
                             "%s needs %s between two corners; the longest stretch has %s. Take a smaller one."
                                     .formatted(
-                                            what, Numbers.length(width), Numbers.length(longest)),
+                                            what, Numbers.length(width), Numbers.length(longest())),
                             p,
                             width,
-                            longest));
+                            longest()));
         }
         return ((best % length) + length) % length;
     }

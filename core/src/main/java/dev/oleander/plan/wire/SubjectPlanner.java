@@ -16,7 +16,7 @@ import dev.oleander.plan.Placement;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.wire.StopCutter.Hold;
+import dev.oleander.plan.wire.Holds.Hold;
 import dev.oleander.plan.wire.StopCutter.Subject;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
@@ -151,11 +151,21 @@ final class SubjectPlanner {
                             .find(hole.at(), value(choice.entry().start()));
             boolean forward = settings.anticlockwise() == contour.isAnticlockwise();
             double length = contour.length();
-            List<Hold> holds =
-                    StopCutter.holds(settings, length, new Stretches(contour), start, forward);
+            Stretches stretches = new Stretches(contour);
+            double clear = StartFinder.clear(settings);
+            List<Hold> holds = Holds.of(settings, length, stretches, start, forward, clear);
+            Holds.Ends ends =
+                    Holds.Ends.of(
+                            settings,
+                            length,
+                            holds,
+                            along -> {
+                                double drawn = forward ? start + along : start - along;
+                                double away = stretches.away(drawn, clear);
+                                return forward ? away - start : start - away;
+                            });
             ElementChain elements =
-                    ElementChain.of(
-                            contour, forward, start, StopCutter.places(settings, length, holds));
+                    ElementChain.of(contour, forward, start, ends.places(settings, length, holds));
             boolean outwardLeft = !settings.anticlockwise();
             ProfileWork.WaySource source = source(elements, outwardLeft, forward, start);
             ProfileWork work = new ProfileWork(elements, settings, outwardLeft, source);
@@ -167,6 +177,7 @@ final class SubjectPlanner {
                             settings,
                             length,
                             holds,
+                            ends,
                             work,
                             task.machine().wire().holdSeconds());
             requireRoom(contour);

@@ -19,10 +19,10 @@ public record WireVisit(
     public enum Role {
         WHOLE(""),
         ROUGH("rough"),
-        MAIN("rough and skims"),
+        MAIN("main"),
         CUT_OFF("cut-off"),
         SKIMS("skims"),
-        END("cut-off and skims");
+        END("cut-off");
 
         private final String label;
 

@@ -8,6 +8,7 @@ import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.MotionItem;
+import dev.oleander.motion.PassSeconds;
 import dev.oleander.motion.Seconds;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Lead;
@@ -157,11 +158,19 @@ final class ApiMapper {
                 result.machine().name(),
                 result.run().order().word(),
                 seconds(result.timeline().seconds()),
-                result.run().stops().stream().map(s -> stop(s, result)).toList());
+                stops(result));
+    }
+
+    private static List<StopJson> stops(JobResult result) {
+        PassSeconds seconds = PassSeconds.of(result.timeline());
+        return result.run().stops().stream().map(s -> stop(s, result, seconds)).toList();
     }
 
     static StopJson stop(Stop s, JobResult result) {
-        Timeline timeline = result.timeline();
+        return stop(s, result, PassSeconds.of(result.timeline()));
+    }
+
+    private static StopJson stop(Stop s, JobResult result, PassSeconds seconds) {
         Map<String, String> sources = new TreeMap<>();
         s.sources().forEach((name, source) -> sources.put(name, source.word()));
         return new StopJson(
@@ -180,7 +189,7 @@ final class ApiMapper {
                 s.path().map(p -> place(p.start())).orElse(null),
                 s.path().map(p -> place(p.pierce())).orElse(null),
                 s.overRun(),
-                s.passes().stream().map(p -> pass(s, p, timeline)).toList(),
+                s.passes().stream().map(p -> pass(s, p, seconds)).toList(),
                 s.tabs().stream().map(t -> new TabJson(t.from(), t.to(), t.lifts())).toList(),
                 s.shared().stream().mapToDouble(g -> g.to() - g.from()).sum(),
                 s.approach().low(),
@@ -196,10 +205,8 @@ final class ApiMapper {
                 e.kind().word(), e.before() ? "before" : "after", e.amount(), e.text());
     }
 
-    private static PassJson pass(Stop stop, Pass pass, Timeline timeline) {
-        double cutting =
-                timeline.byStop().getOrDefault(stop.id(), Seconds.NONE).cutting()
-                        / stop.passes().size();
+    private static PassJson pass(Stop stop, Pass pass, PassSeconds seconds) {
+        double cutting = seconds.of(stop.id(), pass.number());
         return new PassJson(pass.number(), pass.offset(), pass.feed(), cutting);
     }
 

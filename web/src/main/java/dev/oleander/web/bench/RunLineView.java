@@ -14,7 +14,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * The run line: stops in cutting order, those of one part and copy that follow each other grouped.
+ * The run line: stops in cutting order, those that belong together and follow each other grouped.
  *
  * @param grouped whether there is more than one group, so that groups show
  * @param folded whether groups start folded, their stops fetched when they are opened
@@ -72,9 +72,10 @@ public record RunLineView(
         for (int i = 0; i < stops.size(); i++) {
             Stop stop = stops.get(i);
             rows.add(row(stop, result, worst, begins, selected));
-            boolean last = i + 1 == stops.size() || !isSamePart(stop, stops.get(i + 1));
+            String title = title(stop, result);
+            boolean last = i + 1 == stops.size() || !title.equals(title(stops.get(i + 1), result));
             if (last) {
-                groups.add(group(groups.size(), stop, rows));
+                groups.add(group(groups.size(), title, rows));
                 rows = new ArrayList<>();
             }
         }
@@ -87,16 +88,31 @@ public record RunLineView(
                 grouped && stops.size() > MOST_UNFOLDED);
     }
 
-    private static boolean isSamePart(Stop a, Stop b) {
-        return a.copy() == b.copy() && a.part().equals(b.part());
-    }
-
-    private static Group group(int index, Stop stop, List<Row> rows) {
+    /**
+     * Stops of one part and copy belong together; on a wire machine those that run without people.
+     */
+    private static String title(Stop stop, JobResult result) {
+        if (result.wire().isPresent()) {
+            return waits(stop, result) ? "Needs people" : "Runs alone";
+        }
         String part =
                 stop.part().isEmpty() ? "Loose lines" : "Part " + stop.part().replace("p", "");
+        return part + ", copy " + stop.copy();
+    }
+
+    private static boolean waits(Stop stop, JobResult result) {
+        boolean asked = result.run().eventsOf(stop).stream().anyMatch(e -> e.kind().isForPeople());
+        return asked
+                || result.wire()
+                        .flatMap(plan -> plan.visit(stop.id()))
+                        .filter(WireVisit::waits)
+                        .isPresent();
+    }
+
+    private static Group group(int index, String title, List<Row> rows) {
         return new Group(
                 index,
-                part + ", copy " + stop.copy(),
+                title,
                 rows.size(),
                 Numbers.duration(rows.stream().mapToDouble(Row::seconds).sum()),
                 rows.stream().anyMatch(r -> !r.flag().isEmpty()),
@@ -135,13 +151,7 @@ public record RunLineView(
         if (stop.kind() == Stop.Kind.MARK) {
             return "mark";
         }
-        boolean asked = result.run().eventsOf(stop).stream().anyMatch(e -> e.kind().isForPeople());
-        boolean waits =
-                result.wire()
-                        .flatMap(plan -> plan.visit(stop.id()))
-                        .filter(WireVisit::waits)
-                        .isPresent();
-        if (asked || waits) {
+        if (waits(stop, result)) {
             return "waits";
         }
         return result.document().plan().pins().stream().anyMatch(p -> p.contains(stop.id()))

@@ -20,6 +20,7 @@ import tools.jackson.databind.annotation.JsonSerialize;
  * @param halts indexes of motions at which the program stops for people
  * @param keepOut clamps: left, bottom, right, top, height
  * @param slats mm between the slats; 0 when there are none
+ * @param wire what a wire machine has besides; null for others
  */
 public record Scene(
         int step,
@@ -35,6 +36,7 @@ public record Scene(
         int[] halts,
         double slats,
         List<double[]> keepOut,
+        WireScene wire,
         Notes notes) {
 
     /**

@@ -89,6 +89,7 @@ final class SceneBuilder {
                     new int[0],
                     0,
                     List.of(),
+                    null,
                     notes(result, layers));
         }
         List<Stop> stops = result.run().stops();
@@ -108,6 +109,7 @@ final class SceneBuilder {
                 halts(result.timeline().program()),
                 result.machine().habits().slatPitch(),
                 result.run().layout().keepOut().stream().map(SceneBuilder::clamp).toList(),
+                result.wire().map(WireScene::of).orElse(null),
                 notes(result, layers));
     }
 
@@ -266,6 +268,9 @@ final class SceneBuilder {
                 at = feed.segment().end();
                 bulge = feed.segment() instanceof Arc arc ? arc.bulge() : 0;
                 kind = feed.on() ? 1 : IDLE_FEED;
+            } else if (item instanceof Item.TwoPlane both) {
+                at = both.lower().to();
+                kind = both.on() ? 1 : IDLE_FEED;
             } else if (item instanceof Item.Event event) {
                 down = event.kind().isDownAfter(down);
             }
@@ -301,6 +306,15 @@ final class SceneBuilder {
             flat[at++] = segment instanceof Arc arc ? arc.bulge() : 0;
         }
         return flat;
+    }
+
+    /** The edge of a box as a closed path. */
+    static double[] loop(Box box) {
+        double left = box.min().x();
+        double right = box.max().x();
+        double low = box.min().y();
+        double high = box.max().y();
+        return new double[] {left, low, right, low, 0, right, high, 0, left, high, 0, left, low, 0};
     }
 
     private static double[] numbers(Box box) {

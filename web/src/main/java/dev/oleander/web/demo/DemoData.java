@@ -163,6 +163,26 @@ class DemoData implements ApplicationRunner {
                 });
         wire("splined_coupling", "Splined coupling", 20, anselm);
         long funnel = wire("hawse_funnel_die", "Hawse funnel die", 30, mira);
+        // a die plate: everything is an opening in it
+        set(
+                funnel,
+                mira,
+                d ->
+                        d.reshaped(
+                                s ->
+                                        s.withTurned(
+                                                jobs.view(funnel)
+                                                        .result()
+                                                        .reading()
+                                                        .cut()
+                                                        .filter(f -> f.area() < 500)
+                                                        .filter(
+                                                                f ->
+                                                                        f.kind()
+                                                                                == Feature.Kind
+                                                                                        .OUTLINE)
+                                                        .map(Feature::id)
+                                                        .toList())));
         String square = feature(funnel, 390);
         String circle = feature(funnel, 500);
         set(

@@ -12,6 +12,9 @@ import dev.oleander.plan.DrillHole;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.Ruling;
+import dev.oleander.plan.wire.WireKind;
+import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.paper.SvgPaths;
 import java.util.ArrayList;
@@ -31,6 +34,7 @@ final class SheetPicture {
             "<style>path{fill:none}path.stock{stroke:#444444;stroke-width:1.6}"
                     + "path.shown{stroke:#000000;stroke-width:5;stroke-dasharray:14 9}"
                     + "path.kept{fill:#e4eee7;stroke:#1f4a38;stroke-width:1.1}"
+                    + "path.profile{stroke:#1f4a38;stroke-width:1.1}"
                     + "path.mark{stroke:#1f4a38;stroke-width:0.9;stroke-dasharray:5 2 1 2}"
                     + "path.way{stroke:#999999;stroke-width:0.6;stroke-dasharray:2 3}"
                     + "path.axis{stroke:#000000;stroke-width:2}"
@@ -132,9 +136,22 @@ final class SheetPicture {
     }
 
     private void parts() {
+        if (result.wire().isPresent()) {
+            result.wire().get().surfaces().forEach(this::profile);
+            return;
+        }
         for (Placement placement : run.layout().placements()) {
             result.reading().parts().forEach(part -> part(part, placement));
         }
+    }
+
+    /** A profile of a wire; punches are filled. */
+    private void profile(String subject, List<Ruling> surface) {
+        WirePlan plan = result.wire().orElseThrow();
+        boolean punch = plan.settings().get(subject).kind() == WireKind.PUNCH;
+        begin(punch ? "kept" : "profile");
+        paths.append(svg, new Path(surface.stream().map(Ruling::lower).toList()));
+        svg.append("\"/>");
     }
 
     private void outline(String css, Box box) {

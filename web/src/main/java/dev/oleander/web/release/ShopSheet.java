@@ -101,16 +101,36 @@ class ShopSheet {
         values.put("link", link);
         values.put("qr", QrCode.svg(link));
         values.put("trial", trial.isEmpty() ? "" : trialNote(run, result.run()));
-        values.put("facts", facts(result, !trial.isEmpty()));
+        boolean parts = trial.isEmpty() && result.wire().isEmpty();
+        values.put("facts", facts(result, parts));
+        values.put("passes", List.of());
+        values.put("holes", List.of());
         values.put("times", times(timeline.seconds()));
-        values.put("parts", trial.isEmpty() ? parts(result) : List.of());
+        values.put("parts", parts ? parts(result) : List.of());
         values.put("rows", rows(run, rows));
         values.put("registers", registers(run, rows));
         values.put("halts", halts(run));
-        values.put("stops", stops(run, rows, timeline));
         values.put("drilled", drilled(run));
+        if (result.wire().isPresent()) {
+            wire(new WireSheet(result.wire().get(), run, timeline), values);
+        } else {
+            values.put("stops", stops(run, rows, timeline));
+        }
         values.put("accepted", accepted(result.proof(), run, trial));
         return pdf.of("shop-sheet", values);
+    }
+
+    private static void wire(WireSheet sheet, Map<String, Object> values) {
+        List<Object> facts = new ArrayList<>((List<?>) values.get("facts"));
+        facts.addAll(sheet.facts());
+        List<Object> halts = new ArrayList<>((List<?>) values.get("halts"));
+        halts.addAll(sheet.halts());
+        values.put("facts", facts);
+        values.put("halts", halts);
+        values.put("passes", sheet.passes());
+        values.put("holes", sheet.holes());
+        values.put("registers", List.of());
+        values.put("stops", sheet.stops());
     }
 
     /** Stands within quotes of a style. */
@@ -125,7 +145,7 @@ class ShopSheet {
                 .formatted(run.cut().size(), whole.cut().size());
     }
 
-    private static List<Fact> facts(JobResult result, boolean trial) {
+    private static List<Fact> facts(JobResult result, boolean copies) {
         Run run = result.run();
         int placed = run.layout().placed();
         int sheets = (run.layout().asked() + placed - 1) / Math.max(1, placed);
@@ -145,7 +165,7 @@ class ShopSheet {
                                         Numbers.plain(run.layout().stock().width(), 1),
                                         Numbers.plain(run.layout().stock().height(), 1))));
         facts.add(new Fact("Zero point", zero(run)));
-        if (!trial) {
+        if (copies) {
             facts.add(
                     new Fact(
                             "Copies",
@@ -213,7 +233,9 @@ class ShopSheet {
     private static List<Fact> registers(Run run, List<CutRow> rows) {
         Map<Integer, String> values = new TreeMap<>();
         for (Stop stop : run.stops()) {
-            if (stop.path().isPresent() && stop.compensation() != Compensation.PATH) {
+            if (stop.row().isPresent()
+                    && stop.path().isPresent()
+                    && stop.compensation() != Compensation.PATH) {
                 values.put(
                         Registers.of(stop, rows),
                         Numbers.plain(Registers.value(stop), 3)

@@ -56,6 +56,16 @@ public final class PageClient {
     }
 
     /** A fragment request, as htmx makes it. */
+    /** The content of a file. */
+    public byte[] bytes(String path) {
+        HttpRequest request = HttpRequest.newBuilder(URI.create(base + path)).build();
+        try {
+            return http.send(request, BodyHandlers.ofByteArray()).body();
+        } catch (IOException | InterruptedException failed) {
+            throw new IllegalStateException(path, failed);
+        }
+    }
+
     public HttpResponse<String> fragment(String path) {
         return send(request(path).header("HX-Request", "true").GET());
     }

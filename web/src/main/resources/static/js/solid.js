@@ -1,0 +1,340 @@
+import * as THREE from '/webjars/three/0.181.1/build/three.module.min.js';
+import {FANS, fanned} from './fan.js';
+import {readColours} from './painter.js';
+
+// The work of a wire machine in space: both contours with the faces between them, the guides, the wire,
+// pieces that leave, the passes. It follows the player, and is turned, moved and zoomed by the pointer.
+
+const [KIND, X, Y, END] = [0, 1, 2, 4];
+
+/** Share of the height by which a free piece leaves before it is out of the picture. */
+const LEAVES = 1.6;
+
+/** Machine time over which it leaves, s. */
+const LEAVING = 20;
+
+const MOST_FACES = 200000;
+
+export class Solid {
+  #frame = 0;
+
+  constructor(element, player) {
+    this.element = element;
+    this.player = player;
+    this.fan = 1;
+    this.turn = {around: -0.9, up: 0.75, far: 1};
+    player?.addEventListener('moment', () => this.#follow());
+    new ResizeObserver(() => this.#resize()).observe(element);
+    element.addEventListener('pointerdown', (e) => this.#grab(e));
+    element.addEventListener('wheel', (e) => this.#wheel(e), {passive: false});
+    element.addEventListener('keydown', (e) => this.#key(e));
+  }
+
+  /** Fetches and shows the work of a job; says why when it cannot be shown. */
+  async show(job) {
+    const answer = await fetch(`/jobs/${job}/solid`);
+    if (!answer.ok) {
+      return 'There is no plan to show.';
+    }
+    this.data = await answer.json();
+    try {
+      this.renderer ??= new THREE.WebGLRenderer({antialias: true, preserveDrawingBuffer: true});
+    } catch {
+      return 'This browser cannot draw in space: it has no WebGL.';
+    }
+    if (!this.renderer.domElement.isConnected) {
+      this.element.prepend(this.renderer.domElement);
+    }
+    this.#build();
+    this.#resize();
+    this.element.dataset.shown = job;
+    return '';
+  }
+
+  fanOut(factor) {
+    this.fan = factor;
+    if (this.data && this.scene) {
+      this.#passes();
+      this.#draw();
+    }
+  }
+
+  #build() {
+    const c = readColours();
+    this.colours = c;
+    const {stock: [left, bottom, right, top], height} = this.data;
+    this.middle = new THREE.Vector3((left + right) / 2, (bottom + top) / 2, height / 2);
+    this.size = Math.hypot(right - left, top - bottom, height);
+    this.scene = new THREE.Scene();
+    this.scene.background = new THREE.Color(c.tableGround);
+    this.camera = new THREE.PerspectiveCamera(35, 1, this.size / 500, this.size * 20);
+    this.camera.up.set(0, 0, 1);
+    this.scene.add(new THREE.HemisphereLight(0xffffff, 0x9a8f7a, 2.2));
+    const sun = new THREE.DirectionalLight(0xffffff, 1.4);
+    sun.position.set(left - 100, bottom - 200, 400);
+    this.scene.add(sun);
+    this.#stock(c);
+    this.bodies = this.data.bodies.map((body) => this.#body(body, c));
+    this.#machine(c);
+    this.#passes();
+    this.#follow();
+  }
+
+  #stock(c) {
+    const {stock: [left, bottom, right, top], height} = this.data;
+    const box = new THREE.BoxGeometry(right - left, top - bottom, height);
+    const edges = new THREE.LineSegments(new THREE.EdgesGeometry(box), new THREE.LineBasicMaterial({color: c.lineStrong}));
+    edges.position.copy(this.middle);
+    this.scene.add(edges);
+  }
+
+  /** Flanks between both contours; of a piece that comes free also its lower and upper side. */
+  #body(body, c) {
+    const group = new THREE.Group();
+    const part = body.kind === 'punch';
+    const colour = new THREE.Color(part ? c.leaf : c.amberPale);
+    const solid = new THREE.MeshLambertMaterial({color: colour, side: THREE.DoubleSide, transparent: !part, opacity: part ? 1 : 0.85});
+    if (body.lower.length < MOST_FACES) {
+      group.add(new THREE.Mesh(this.#faces(body), solid));
+      if (body.kind !== 'open') {
+        group.add(this.#lid(body.lower, 0, solid), this.#lid(body.upper, this.data.height, solid));
+      }
+    }
+    const wall = new THREE.Group();
+    wall.add(this.#line(body.lower, 0, c.leafDeep), this.#line(body.upper, this.data.height, c.leafDeep));
+    wall.add(this.#rulings(body, c));
+    if (!part && body.kind !== 'open') {
+      const flank = new THREE.MeshLambertMaterial({color: new THREE.Color(c.leafPale), side: THREE.DoubleSide, transparent: true, opacity: 0.55});
+      wall.add(new THREE.Mesh(this.#faces(body), flank));
+    }
+    this.scene.add(group, wall);
+    return {body, group};
+  }
+
+  #faces({lower, upper}) {
+    const {height} = this.data;
+    const count = lower.length / 2;
+    const places = new Float32Array(count * 6);
+    for (let i = 0; i < count; i++) {
+      places.set([lower[2 * i], lower[2 * i + 1], 0, upper[2 * i], upper[2 * i + 1], height], 6 * i);
+    }
+    const faces = [];
+    for (let i = 0; i + 1 < count; i++) {
+      faces.push(2 * i, 2 * i + 2, 2 * i + 1, 2 * i + 1, 2 * i + 2, 2 * i + 3);
+    }
+    const geometry = new THREE.BufferGeometry();
+    geometry.setAttribute('position', new THREE.BufferAttribute(places, 3));
+    geometry.setIndex(faces);
+    geometry.computeVertexNormals();
+    return geometry;
+  }
+
+  #lid(way, z, material) {
+    const points = [];
+    for (let i = 0; i + 3 < way.length; i += 2) {
+      points.push(new THREE.Vector2(way[i], way[i + 1]));
+    }
+    const lid = new THREE.Mesh(new THREE.ShapeGeometry(new THREE.Shape(points)), material);
+    lid.position.z = z;
+    return lid;
+  }
+
+  #line(way, z, colour) {
+    const places = [];
+    for (let i = 0; i < way.length; i += 2) {
+      places.push(way[i], way[i + 1], z);
+    }
+    return this.#strand(places, colour, THREE.Line);
+  }
+
+  #strand(places, colour, Kind) {
+    const geometry = new THREE.BufferGeometry();
+    geometry.setAttribute('position', new THREE.Float32BufferAttribute(places, 3));
+    return new Kind(geometry, new THREE.LineBasicMaterial({color: new THREE.Color(colour)}));
+  }
+
+  /** Lines from the lower to the upper contour: all where there are few, else some. */
+  #rulings({lower, upper}, c) {
+    const count = lower.length / 2;
+    const step = Math.max(1, Math.ceil(count / 90));
+    const places = [];
+    for (let i = 0; i < count; i += step) {
+      places.push(lower[2 * i], lower[2 * i + 1], 0, upper[2 * i], upper[2 * i + 1], this.data.height);
+    }
+    return this.#strand(places, c.sea, THREE.LineSegments);
+  }
+
+  #machine(c) {
+    const radius = Math.max(2, this.size / 45);
+    const guide = new THREE.CylinderGeometry(radius, radius * 0.55, radius, 24);
+    guide.rotateX(Math.PI / 2);
+    const metal = new THREE.MeshLambertMaterial({color: new THREE.Color(c.inkSoft)});
+    this.upperGuide = new THREE.Mesh(guide, metal);
+    this.lowerGuide = new THREE.Mesh(guide, metal);
+    this.lowerGuide.rotation.x = Math.PI;
+    this.radius = radius;
+    const wire = new THREE.CylinderGeometry(this.size / 400, this.size / 400, 1, 8);
+    wire.rotateX(Math.PI / 2);
+    this.wire = new THREE.Mesh(wire, new THREE.MeshBasicMaterial({color: new THREE.Color(c.rose)}));
+    this.scene.add(this.upperGuide, this.lowerGuide, this.wire);
+  }
+
+  /** Passes along the lower and the upper side, spread by the fan. */
+  #passes() {
+    this.lines?.removeFromParent();
+    this.lines = new THREE.Group();
+    for (const {pass, side, offset, lower, upper} of this.data.passes) {
+      const colour = new THREE.Color(this.colours.rose).lerp(new THREE.Color(this.colours.paper), Math.min(0.6, 0.16 * (pass - 1)));
+      this.lines.add(this.#line(spread(lower, side, offset, this.fan), 0, colour), this.#line(spread(upper, side, offset, this.fan), this.data.height, colour));
+    }
+    this.scene.add(this.lines);
+  }
+
+  // ---- what moves
+
+  #follow() {
+    if (!this.scene || this.element.hidden) {
+      return;
+    }
+    const {rows, index, moment} = this.player ?? {rows: [], index: 0, moment: 0};
+    const row = rows[index];
+    if (row) {
+      const begin = this.player.begins(index);
+      const share = row[END] > begin ? Math.min(1, (moment - begin) / (row[END] - begin)) : 1;
+      const [x, y] = this.player.place ?? [row[X], row[Y]];
+      const upper = this.#upper(index, row, share, x, y);
+      this.#hang([x, y], upper, this.data.threaded[index]);
+    } else {
+      this.#hang([0, 0], [0, 0], false);
+    }
+    for (const {body, group} of this.bodies) {
+      this.#leave(body, group, moment);
+    }
+    this.#draw();
+  }
+
+  /** An upright wire stands where its lower end is; a leaning one runs straight between its places. */
+  #upper(index, row, share, x, y) {
+    const {upper} = this.data;
+    const to = [upper[2 * index], upper[2 * index + 1]];
+    const from = index ? [upper[2 * index - 2], upper[2 * index - 1]] : [0, 0];
+    const before = index ? [this.player.startX[index], this.player.startY[index]] : [0, 0];
+    const upright = Math.hypot(to[0] - row[X], to[1] - row[Y]) < 1e-3 && Math.hypot(from[0] - before[0], from[1] - before[1]) < 1e-3;
+    return upright ? [x, y] : [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share];
+  }
+
+  #hang([x, y], [u, v], threaded) {
+    const {height, lowerGuide, upperGuide} = this.data;
+    const at = (z) => new THREE.Vector3(x + (u - x) * z / height, y + (v - y) * z / height, z);
+    const low = at(lowerGuide);
+    const high = at(upperGuide);
+    this.lowerGuide.position.copy(low).add(new THREE.Vector3(0, 0, -this.radius / 2));
+    this.upperGuide.position.copy(high).add(new THREE.Vector3(0, 0, this.radius / 2));
+    this.wire.visible = threaded;
+    this.wire.position.copy(low).lerp(high, 0.5);
+    this.wire.scale.set(1, 1, low.distanceTo(high));
+    this.wire.lookAt(high);
+    this.element.dataset.threaded = threaded;
+  }
+
+  #leave(body, group, moment) {
+    const {rows} = this.player ?? {rows: []};
+    const end = body.freed >= 0 && rows[body.freed] ? rows[body.freed][END] : Infinity;
+    const share = Math.max(0, Math.min(1, (moment - end) / LEAVING));
+    const way = body.exit === 'up' ? 1 : body.exit === 'none' ? 0 : -1;
+    group.position.z = way * share * LEAVES * this.data.height;
+    group.visible = body.kind === 'punch' || share < 1 || way === 0;
+  }
+
+  // ---- the eye
+
+  #grab(event) {
+    this.element.setPointerCapture(event.pointerId);
+    const pan = event.shiftKey || event.button !== 0;
+    let {clientX: x, clientY: y} = event;
+    const move = (e) => {
+      this.#move(e.clientX - x, e.clientY - y, pan);
+      x = e.clientX;
+      y = e.clientY;
+    };
+    this.element.addEventListener('pointermove', move);
+    this.element.addEventListener('pointerup', () => this.element.removeEventListener('pointermove', move), {once: true});
+  }
+
+  #move(dx, dy, pan) {
+    if (pan) {
+      const side = new THREE.Vector3().setFromMatrixColumn(this.camera.matrix, 0);
+      const up = new THREE.Vector3().setFromMatrixColumn(this.camera.matrix, 1);
+      const step = this.size * this.turn.far / this.element.clientHeight;
+      this.middle.addScaledVector(side, -dx * step).addScaledVector(up, dy * step);
+    } else {
+      this.turn.around -= dx / 150;
+      this.turn.up = Math.max(-1.5, Math.min(1.5, this.turn.up + dy / 150));
+    }
+    this.#draw();
+  }
+
+  #wheel(event) {
+    event.preventDefault();
+    this.#zoom(event.deltaY > 0 ? 1.12 : 1 / 1.12);
+  }
+
+  #zoom(factor) {
+    this.turn.far = Math.max(0.02, Math.min(8, this.turn.far * factor));
+    this.#draw();
+  }
+
+  #key(event) {
+    const ways = {ArrowLeft: [-20, 0], ArrowRight: [20, 0], ArrowUp: [0, -20], ArrowDown: [0, 20]};
+    const way = ways[event.key];
+    if (way) {
+      event.preventDefault();
+      event.stopPropagation();
+      this.#move(...way, event.shiftKey);
+    }
+  }
+
+  #resize() {
+    if (!this.renderer || this.element.hidden || !this.element.clientWidth) {
+      return;
+    }
+    this.renderer.setPixelRatio(devicePixelRatio || 1);
+    this.renderer.setSize(this.element.clientWidth, this.element.clientHeight);
+    this.camera.aspect = this.element.clientWidth / this.element.clientHeight;
+    this.camera.updateProjectionMatrix();
+    this.#follow();
+  }
+
+  #draw() {
+    if (!this.#frame && this.scene) {
+      this.#frame = requestAnimationFrame(() => {
+        this.#frame = 0;
+        const {around, up, far} = this.turn;
+        const d = this.size * 1.7 * far;
+        this.camera.position.set(
+            this.middle.x + d * Math.cos(up) * Math.cos(around),
+            this.middle.y + d * Math.cos(up) * Math.sin(around),
+            this.middle.z + d * Math.sin(up));
+        this.camera.lookAt(this.middle);
+        this.renderer.render(this.scene, this.camera);
+      });
+    }
+  }
+}
+
+/** A way of straight stretches spread by the fan. */
+function spread(way, side, offset, factor) {
+  if (factor === FANS[0]) {
+    return way;
+  }
+  const flat = [way[0], way[1]];
+  for (let i = 2; i < way.length; i += 2) {
+    flat.push(way[i], way[i + 1], 0);
+  }
+  const moved = fanned(flat, side, offset, factor);
+  const spread = [moved[0], moved[1]];
+  for (let i = 2; i < moved.length; i += 3) {
+    spread.push(moved[i], moved[i + 1]);
+  }
+  return spread;
+}

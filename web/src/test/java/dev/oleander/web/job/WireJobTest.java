@@ -1,0 +1,221 @@
+package dev.oleander.web.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.SlugHandling;
+import dev.oleander.plan.wire.WireKind;
+import dev.oleander.plan.wire.WireOrder;
+import dev.oleander.plan.wire.WireSettings;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.account.PageClient;
+import dev.oleander.web.api.ApiClient;
+import dev.oleander.web.job.StopEdits.Scope;
+import dev.oleander.web.release.Release;
+import dev.oleander.web.release.ReleaseService;
+import dev.oleander.web.release.ReleaseWish;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import tools.jackson.databind.JsonNode;
+
+/** Jobs on the wire machine, from the drawing to the release. */
+class WireJobTest extends WebTest {
+
+    @Autowired private WireEdits edits;
+    @Autowired private ReleaseService releases;
+
+    private long wireJob(String file, String name, double height) {
+        try (InputStream in = getClass().getResourceAsStream("/demo/" + file + ".dxf")) {
+            return jobs.create(
+                    List.of(new JobService.Upload(file + ".dxf", in.readAllBytes())),
+                    new JobDocument.Order(name, "bracken", "tool steel", Typed.of(height), 1),
+                    d -> d.withSheet(SheetField.STOCK.set(d.sheet(), "around")),
+                    person("mira"));
+        } catch (IOException unreadable) {
+            throw new IllegalStateException(unreadable);
+        }
+    }
+
+    private JobResult edit(long job, JobService.Edit edit) {
+        return jobs.edit(job, "edit", edit, person("mira")).result();
+    }
+
+    private JobResult set(long job, String stop, WireField field, String text) {
+        return edit(job, edits.set(List.of(stop), Scope.ALL, field, text));
+    }
+
+    private JobResult setJob(long job, WireJobField field, String text) {
+        return edit(job, b -> b.document().withWire(field.set(b.document().wire(), text)));
+    }
+
+    private static WireSettings settings(JobResult result, String subject) {
+        return result.wire().orElseThrow().settings().get(subject);
+    }
+
+    private static String first(JobResult result) {
+        return result.run().stops().get(0).id();
+    }
+
+    // ---- values
+
+    @Test
+    void valuesOfAStopAreSetTakenBackAndTellWhereTheyComeFrom() {
+        long job = wireJob("shim_punch_die", "Values", 40);
+        String stop = first(jobs.view(job).result());
+        JobResult held = set(job, stop, WireField.HOLD, "2*1.5");
+        assertThat(settings(held, stop).hold()).isEqualTo(3);
+        assertThat(set(job, stop, WireField.SLUG, "drop").run().stops()).hasSize(1);
+        JobResult back = set(job, stop, WireField.SLUG, null);
+        assertThat(settings(back, stop).slug()).isEqualTo(SlugHandling.HOLD_LATER);
+        assertThat(set(job, stop, WireField.FINISH, "fine").run().stops().get(0).passes())
+                .hasSize(5);
+        assertThat(settings(set(job, stop, WireField.ANGLE, "w*4"), stop).taper().usualAngle())
+                .as("w is the wire")
+                .isEqualTo(1);
+    }
+
+    @Test
+    void whatCannotBeCutIsNotTaken() {
+        long job = wireJob("shim_punch_die", "Refused", 40);
+        String stop = first(jobs.view(job).result());
+        assertThatThrownBy(() -> set(job, stop, WireField.ANGLE, "-12"))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("the taper of -12° closes the upper contour");
+        assertThatThrownBy(() -> set(job, stop, WireField.HOLE, "200 200"))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("no start hole is in reach");
+        assertThatThrownBy(() -> set(job, stop, WireField.HOLE, "nearby"))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("is no place");
+        assertThatThrownBy(() -> set(job, stop, WireField.SLUG, "melt"))
+                .isInstanceOf(RefusedEditException.class);
+        assertThatThrownBy(() -> set(job, stop, WireField.MATCHING, "corners"))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("upper contour first");
+        assertThat(jobs.view(job).result().document().wire().stops()).isEmpty();
+    }
+
+    @Test
+    void listsOfAnglesHoldsAndLinesAreRead() {
+        long job = wireJob("hawse_funnel_die", "Lists", 20);
+        JobResult result = jobs.view(job).result();
+        Feature square =
+                result.reading()
+                        .cut()
+                        .filter(f -> f.chain().segments().size() == 8)
+                        .findFirst()
+                        .orElseThrow();
+        String stop = square.id() + ".1";
+        JobResult single = set(job, stop, WireField.ELEMENTS, "1: 0; 3: 0; 5: 0; 7: 0");
+        assertThat(settings(single, stop).taper().elements()).hasSize(4);
+        assertThatThrownBy(() -> set(job, stop, WireField.ELEMENTS, "first: 2"))
+                .hasMessageContaining("first");
+        set(job, stop, WireField.ELEMENTS, null);
+        JobResult holds = set(job, stop, WireField.HOLD_AT, "+30");
+        assertThat(settings(holds, stop).slug()).isEqualTo(SlugHandling.HOLDS);
+        assertThat(settings(holds, stop).holdAt()).hasSize(1);
+    }
+
+    // ---- the whole job
+
+    @Test
+    void aSetAndCopiesRoundACentre() {
+        long job = wireJob("shim_punch_die", "Set", 40);
+        String contour = jobs.view(job).result().reading().cut().findFirst().orElseThrow().id();
+        setJob(job, WireJobField.SET, contour);
+        JobResult set = setJob(job, WireJobField.CLEARANCE, "0.02");
+        assertThat(settings(set, contour + ".1").kind()).isEqualTo(WireKind.OPENING);
+        assertThat(settings(set, contour + ".2").kind()).isEqualTo(WireKind.PUNCH);
+        setJob(job, WireJobField.SET, contour);
+        JobResult round = setJob(job, WireJobField.COUNT, "4");
+        assertThat(round.run().layout().placements()).hasSize(4);
+        assertThat(round.document().wire().round().angle().value()).isEqualTo(90);
+        assertThatThrownBy(() -> setJob(job, WireJobField.CENTRE, "5"))
+                .isInstanceOf(RefusedEditException.class);
+        assertThat(setJob(job, WireJobField.COUNT, "").document().wire().round()).isNull();
+    }
+
+    @Test
+    void aStopThatIsMovedTooFarIsRefusedWithTheReason() {
+        long job = wireJob("splined_coupling", "Moved", 20);
+        List<String> ids = jobs.view(job).result().run().stops().stream().map(Stop::id).toList();
+        assertThat(ids.get(ids.size() - 1)).endsWith("-off");
+        String last = ids.get(ids.size() - 1);
+        assertThatThrownBy(() -> edit(job, edits.move(List.of(last), ids.get(0))))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("must come after stop");
+        JobResult shifted = edit(job, edits.shift(List.of(ids.get(1)), true));
+        assertThat(shifted.document().wire().order()).isEqualTo(WireOrder.BY_HAND);
+        assertThat(shifted.run().stops().get(0).id()).isEqualTo(ids.get(1));
+    }
+
+    // ---- pages and files
+
+    @Test
+    void theBenchShowsPassesHolesAndPeople() {
+        long job = wireJob("shim_punch_die", "Page", 40);
+        PageClient pages = new PageClient(port).signedIn("mira");
+        String stop = first(jobs.view(job).result());
+        String cuts = pages.get("/jobs/%d/cuts?stop=%s".formatted(job, stop)).body();
+        assertThat(cuts).contains("tool steel 40, good, brass 0.25", "D21", "C105", "0.205");
+        assertThat(cuts).contains("Needs people", "Runs alone");
+        String whole = pages.get("/jobs/%d/cuts".formatted(job)).body();
+        assertThat(whole).contains("alone, then waits once for people", "start-holes.csv");
+        assertThat(pages.get("/jobs/%d/start-holes.csv".formatted(job)).body())
+                .contains("number,x,y,diameter", ",3,", "drawn");
+        assertThat(pages.get("/jobs/%d/start-holes.dxf".formatted(job)).body())
+                .contains("START_HOLES", "CIRCLE");
+        assertThat(pages.get("/jobs/%d/solid".formatted(job)).body())
+                .contains("\"bodies\"", "\"exit\":\"both\"", "\"threaded\"");
+        long sheet = makeJob("cleat_backing_plate", "No wire", 1);
+        assertThat(pages.get("/jobs/%d/solid".formatted(sheet)).statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void aSetIsReleasedWithItsPaper() throws IOException {
+        long job = wireJob("shim_punch_die", "Released", 40);
+        String contour = jobs.view(job).result().reading().cut().findFirst().orElseThrow().id();
+        setJob(job, WireJobField.SET, contour);
+        Release release = releases.release(job, person("mira"));
+        assertThat(release.program()).contains("G41 D21", "M60", "M50", "M00 (hold the slug");
+        assertThat(release.greatestDeviation()).isLessThan(1e-3);
+        ApiClient api = new ApiClient(port, "mira");
+        JsonNode run = api.get("/api/jobs/%d/run".formatted(job)).json();
+        JsonNode passes = run.get("stops").get(0).get("passes");
+        assertThat(passes.get(0).get("seconds").asDouble())
+                .as("the rough pass is the slowest")
+                .isGreaterThan(1.5 * passes.get(1).get("seconds").asDouble());
+        assertThat(pdf(job))
+                .contains("Registers and conditions", "D21", "0.205 mm", "C105")
+                .contains("Start holes", "hold the part: glue, magnet or clamp")
+                .doesNotContain("Parts on the sheet");
+    }
+
+    private String pdf(long job) throws IOException {
+        PageClient pages = new PageClient(port).signedIn("mira");
+        Release release = releases.ofJob(job).get(0);
+        byte[] file = pages.bytes("/releases/%d/sheet.pdf".formatted(release.id()));
+        try (PDDocument document = Loader.loadPDF(file)) {
+            return new PDFTextStripper().getText(document);
+        }
+    }
+
+    @Test
+    void aTrialOfOneVisitStandsAlone() {
+        long job = wireJob("splined_coupling", "Trial", 20);
+        JobResult result = jobs.view(job).result();
+        List<String> stops = List.of(result.run().stops().get(1).id());
+        Release trial = releases.release(job, new ReleaseWish(Map.of(), stops), person("mira"));
+        assertThat(trial.program()).contains("M60", "M78 C").doesNotContain("M00");
+    }
+}
