@@ -76,7 +76,7 @@ public record WireBook(String machine, List<WireRow> rows) {
     private void require(String what, String value, List<String> known) {
         if (!known.contains(value)) {
             throw new CutDataException(
-                    "The cut book of %s has no %s \"%s\" here; it has %s."
+                    "The cut book of %s has no data for %s \"%s\"; it has %s."
                             .formatted(
                                     machine,
                                     what,

@@ -23,6 +23,7 @@ import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.Uploads;
+import dev.oleander.web.job.WireEdits;
 import java.io.IOException;
 import java.net.URI;
 import java.util.List;
@@ -56,13 +57,16 @@ class JobApi {
     private final JobService jobs;
     private final JobRepository repository;
     private final StopEdits stopEdits;
+    private final WireEdits wireEdits;
     private final MachineLibrary machines;
 
     JobApi(
             JobService jobs,
             JobRepository repository,
             StopEdits stopEdits,
+            WireEdits wireEdits,
             MachineLibrary machines) {
+        this.wireEdits = wireEdits;
         this.jobs = jobs;
         this.repository = repository;
         this.stopEdits = stopEdits;
@@ -204,11 +208,15 @@ class JobApi {
                         id,
                         "Values of " + stop,
                         before ->
-                                stopEdits
-                                        .set(
-                                                List.of(stop),
-                                                StopEdits.Scope.COPY,
-                                                new StopPatch(before, stop).read(values))
+                                (before.wireTask().isPresent()
+                                                ? wireEdits.set(
+                                                        List.of(stop),
+                                                        StopEdits.Scope.COPY,
+                                                        WirePatch.read(values))
+                                                : stopEdits.set(
+                                                        List.of(stop),
+                                                        StopEdits.Scope.COPY,
+                                                        new StopPatch(before, stop).read(values)))
                                         .apply(before),
                         who);
         return ApiMapper.stop(job.result().stops().get(stop), job.result());

@@ -4,6 +4,7 @@ import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.machine.WireBook;
 import dev.oleander.plan.PlanException;
 import dev.oleander.price.Estimate;
 import dev.oleander.price.Estimator;
@@ -64,6 +65,14 @@ class EstimateService {
      */
     private JobDocument on(JobDocument document, Machine machine, int quantity) {
         JobDocument.Order order = document.order().withMachine(machine.id()).withQuantity(quantity);
+        if (machine.hasWire()) {
+            WireBook wires = machines.wireBook(machine);
+            String wire = wires.wires().get(0);
+            List<String> finishes = wires.finishes(wire, document.material());
+            String finish = finishes.isEmpty() ? "" : finishes.get(0);
+            wires.find(wire, document.material(), document.thickness().value(), finish);
+            return document.withOrder(order);
+        }
         CutBook book = books.of(machine);
         List<String> qualities = book.qualities(document.material(), document.thickness().value());
         String wanted = document.plan().quality();

@@ -9,9 +9,11 @@ import dev.oleander.plan.wire.WireOrder;
 import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.web.job.StopEdits.Scope;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 
@@ -27,15 +29,23 @@ public class WireEdits {
 
     /** Sets a value of stops; null takes back what was set. */
     public JobService.Edit set(List<String> stopIds, Scope scope, WireField field, String text) {
+        return set(stopIds, scope, Collections.singletonMap(field, text));
+    }
+
+    /** Sets values of stops; a null takes back what was set. */
+    public JobService.Edit set(List<String> stopIds, Scope scope, Map<WireField, String> values) {
         return before -> {
             WireChoices choices = before.document().wire();
             Map<String, Stop> subjects = subjects(before, stopIds);
             for (Stop stop : subjects.values()) {
-                StopField.Entry entry = new StopField.Entry(text, names(before, stop));
-                choices = set(choices, stop, scope, field, entry);
+                for (Map.Entry<WireField, String> value : values.entrySet()) {
+                    StopField.Entry entry =
+                            new StopField.Entry(value.getValue(), names(before, stop));
+                    choices = set(choices, stop, scope, value.getKey(), entry);
+                }
             }
             JobDocument after = before.document().withWire(choices);
-            if (text != null) {
+            if (values.values().stream().anyMatch(Objects::nonNull)) {
                 requireCuttable(before, after, subjects.values());
             }
             return after;

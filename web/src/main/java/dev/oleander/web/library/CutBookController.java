@@ -8,6 +8,7 @@ import dev.oleander.machine.CutRowText;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.machine.WaterjetBook;
+import dev.oleander.machine.WireRow;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
@@ -69,6 +70,9 @@ class CutBookController {
 
     private String show(String id, String find, Problem problem, SignedIn who, Model model) {
         Machine machine = machine(id);
+        if (machine.hasWire()) {
+            return wires(machine, find, who, model);
+        }
         CutBook book = books.of(machine);
         List<CutRow> rows = book.rows().stream().filter(r -> matches(r, find)).toList();
         model.addAttribute("who", who);
@@ -89,8 +93,25 @@ class CutBookController {
         return "cut-book";
     }
 
+    private String wires(Machine machine, String find, SignedIn who, Model model) {
+        List<WireRow> rows =
+                machines.wireBook(machine).rows().stream()
+                        .filter(r -> matches(r.label(), find))
+                        .toList();
+        model.addAttribute("who", who);
+        model.addAttribute("machine", machine);
+        model.addAttribute("machines", machines.machines());
+        model.addAttribute("find", find);
+        model.addAttribute("rows", rows);
+        return "wire-book";
+    }
+
     private static boolean matches(CutRow row, String find) {
-        String text = row.label().toLowerCase(Locale.ROOT) + " " + row.gas();
+        return matches(row.label() + " " + row.gas(), find);
+    }
+
+    private static boolean matches(String label, String find) {
+        String text = label.toLowerCase(Locale.ROOT);
         return Arrays.stream(find.strip().toLowerCase(Locale.ROOT).split("\\s+"))
                 .allMatch(text::contains);
     }
