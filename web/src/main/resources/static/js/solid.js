@@ -97,7 +97,8 @@ export class Solid {
     if (body.lower.length < MOST_FACES) {
       group.add(new THREE.Mesh(this.#faces(body), solid));
       if (body.kind !== 'open') {
-        group.add(this.#lid(body.lower, 0, solid), this.#lid(body.upper, this.data.height, solid));
+        const inside = part ? this.data.bodies.filter((b) => b.kind === 'opening' && contains(body.lower, b.lower[0], b.lower[1])) : [];
+        group.add(this.#lid(body.lower, inside.map((b) => b.lower), 0, solid), this.#lid(body.upper, inside.map((b) => b.upper), this.data.height, solid));
       }
     }
     const wall = new THREE.Group();
@@ -129,12 +130,11 @@ export class Solid {
     return geometry;
   }
 
-  #lid(way, z, material) {
-    const points = [];
-    for (let i = 0; i + 3 < way.length; i += 2) {
-      points.push(new THREE.Vector2(way[i], way[i + 1]));
-    }
-    const lid = new THREE.Mesh(new THREE.ShapeGeometry(new THREE.Shape(points)), material);
+  /** A side of a piece, with the openings in it. */
+  #lid(way, openings, z, material) {
+    const shape = new THREE.Shape(points(way));
+    shape.holes = openings.map((o) => new THREE.Path(points(o)));
+    const lid = new THREE.Mesh(new THREE.ShapeGeometry(shape), material);
     lid.position.z = z;
     return lid;
   }
@@ -320,6 +320,26 @@ export class Solid {
       });
     }
   }
+}
+
+function points(way) {
+  const list = [];
+  for (let i = 0; i + 3 < way.length; i += 2) {
+    list.push(new THREE.Vector2(way[i], way[i + 1]));
+  }
+  return list;
+}
+
+/** Whether a place lies within a closed way. */
+function contains(way, x, y) {
+  let inside = false;
+  for (let i = 0; i + 3 < way.length; i += 2) {
+    const [x0, y0, x1, y1] = way.slice(i, i + 4);
+    if (y0 > y !== y1 > y && x < x0 + (x1 - x0) * (y - y0) / (y1 - y0)) {
+      inside = !inside;
+    }
+  }
+  return inside;
 }
 
 /** A way of straight stretches spread by the fan. */

@@ -34,7 +34,7 @@ export class WireTools {
   }
 
   click(target) {
-    const button = target.closest('#set-hole, #put-holds');
+    const button = target.closest('#set-hole, #set-start, #put-holds');
     if (!button) {
       return false;
     }
@@ -58,7 +58,7 @@ export class WireTools {
   }
 
   #press() {
-    for (const id of ['set-hole', 'put-holds']) {
+    for (const id of ['set-hole', 'set-start', 'put-holds']) {
       document.getElementById(id)?.setAttribute('aria-pressed', String(this.#mode === id));
     }
   }
@@ -75,7 +75,13 @@ export class WireTools {
       return;
     }
     const place = nearest(this.scene.drawnContour(stop), world.x, world.y);
-    if (place.distance * this.table.view.k <= 14) {
+    if (place.distance * this.table.view.k > 14) {
+      return;
+    }
+    if (this.#mode === 'set-start') {
+      this.#set(null);
+      this.post('wire', {field: 'start', value: place.along.toFixed(2)});
+    } else {
       this.post('wire', {field: 'holdAt', value: `+${place.along.toFixed(2)}`});
     }
   }

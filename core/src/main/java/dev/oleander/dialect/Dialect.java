@@ -310,6 +310,33 @@ public record Dialect(
 
     public record Comment(String open, String close) {}
 
+    /** The same format without subprograms: what repeats is written every time. */
+    public Dialect writtenOut() {
+        return new Dialect(
+                name,
+                title,
+                version,
+                language,
+                file,
+                numbering,
+                words,
+                addresses,
+                order,
+                motion,
+                positions,
+                arcs,
+                comment,
+                header,
+                footer,
+                preparatory,
+                stopComment,
+                events,
+                values,
+                parameters,
+                limits,
+                null);
+    }
+
     /** Smallest step of coordinates, mm. */
     public double resolution() {
         return words.coordinate().step();

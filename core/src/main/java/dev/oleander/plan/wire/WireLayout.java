@@ -57,10 +57,11 @@ final class WireLayout {
             boxes.add(stock);
             stock = Box.around(boxes);
         }
+        boolean more = placements.size() != grid.placements().size();
         return new SheetLayout(
                 stock,
                 placements,
-                grid.asked(),
+                more ? placements.size() : grid.asked(),
                 grid.rows(),
                 grid.columns(),
                 grid.gap(),

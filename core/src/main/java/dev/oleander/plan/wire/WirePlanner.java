@@ -31,10 +31,16 @@ public final class WirePlanner {
     }
 
     /**
+     * @param pins stretches of ids of stops that stay together in this order
      * @param events what happens at stops besides, by stop
      * @throws dev.oleander.plan.PlanException when the stock is not usable
      */
-    public WirePlan plan(Reading reading, SheetChoices sheet, Events events, Progress progress) {
+    public WirePlan plan(
+            Reading reading,
+            SheetChoices sheet,
+            List<List<String>> pins,
+            Events events,
+            Progress progress) {
         Subjects subjects = new Subjects(reading, choices);
         SheetLayout layout = new WireLayout(task, choices, subjects).lay(reading, sheet);
         List<SubjectPlanner.Task> tasks = tasks(subjects, layout);
@@ -45,7 +51,7 @@ public final class WirePlanner {
                         .mapToObj(i -> planner.plan(tasks.get(i)))
                         .toList();
         progress.at(0.7, "Ordering the visits");
-        List<Stop> ordered = new WireSequencer(task, choices).order(plans, progress);
+        List<Stop> ordered = new WireSequencer(task, choices, pins).order(plans, progress);
         Map<String, WireVisit> visits = new LinkedHashMap<>();
         Map<String, WireSettings> settings = new LinkedHashMap<>();
         Map<String, List<Ruling>> surfaces = new LinkedHashMap<>();

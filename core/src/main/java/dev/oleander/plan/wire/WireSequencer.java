@@ -27,9 +27,12 @@ final class WireSequencer {
     private final WireTask task;
     private final WireChoices choices;
 
-    WireSequencer(WireTask task, WireChoices choices) {
+    private final List<List<String>> pins;
+
+    WireSequencer(WireTask task, WireChoices choices, List<List<String>> pins) {
         this.task = task;
         this.choices = choices;
+        this.pins = pins;
     }
 
     /** Visits that follow each other without travel in between, as one. */
@@ -61,7 +64,7 @@ final class WireSequencer {
         List<Stop> wished =
                 choices.orderOr() == WireOrder.BY_HAND ? byHand(ordered, plans) : ordered;
         List<Stop> numbered = new ArrayList<>();
-        for (Stop stop : wished) {
+        for (Stop stop : pinned(wished, new WireOrderCheck(plans))) {
             numbered.add(stop.numbered(numbered.size() + 1));
         }
         return numbered;
@@ -187,5 +190,44 @@ final class WireSequencer {
             left.remove(next.id());
         }
         return order;
+    }
+
+    /**
+     * Stretches that stay together come where their first or their last stop was, if that may be.
+     */
+    private List<Stop> pinned(List<Stop> order, WireOrderCheck check) {
+        List<Stop> now = order;
+        for (List<String> pin : pins) {
+            List<Stop> stretch =
+                    pin.stream()
+                            .flatMap(id -> order.stream().filter(s -> s.id().equals(id)))
+                            .toList();
+            for (boolean early : new boolean[] {true, false}) {
+                List<Stop> tried = together(now, stretch, early);
+                boolean possible = check.breach(tried.stream().map(Stop::id).toList()).isEmpty();
+                if (possible) {
+                    now = tried;
+                    break;
+                }
+            }
+        }
+        return now;
+    }
+
+    private static List<Stop> together(List<Stop> order, List<Stop> stretch, boolean early) {
+        List<Stop> others = new ArrayList<>(order);
+        int at = -1;
+        for (int i = 0; i < order.size(); i++) {
+            if (stretch.contains(order.get(i)) && (!early || at < 0)) {
+                at = i;
+            }
+        }
+        long before =
+                order.subList(0, Math.max(0, at)).stream()
+                        .filter(s -> !stretch.contains(s))
+                        .count();
+        others.removeAll(stretch);
+        others.addAll((int) before, stretch);
+        return others;
     }
 }

@@ -37,7 +37,12 @@ public final class WireSamples {
 
     public static WirePlan plan(Reading reading, WireTask task, WireChoices choices) {
         return new WirePlanner(task, choices)
-                .plan(reading, ROUND_PARTS, (List<Stop> stops) -> Map.of(), Progress.NONE);
+                .plan(
+                        reading,
+                        ROUND_PARTS,
+                        List.of(),
+                        (List<Stop> stops) -> Map.of(),
+                        Progress.NONE);
     }
 
     /** The only feature that is cut. */

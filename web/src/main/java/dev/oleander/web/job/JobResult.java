@@ -143,6 +143,7 @@ public final class JobResult {
                 .plan(
                         reading(),
                         document.sheet(),
+                        document.plan().pins(),
                         stops -> Run.events(document.plan(), stops),
                         progress);
     }

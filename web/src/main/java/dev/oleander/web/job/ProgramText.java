@@ -35,7 +35,9 @@ public final class ProgramText {
      * @param trial ids of the stops of a trial; none: all of the run
      */
     public static SplitWriter.Texts of(
-            JobResult result, Dialect format, Map<String, String> frame, Set<String> trial) {
+            JobResult result, Dialect given, Map<String, String> frame, Set<String> trial) {
+        boolean out = Boolean.FALSE.equals(result.document().wire().calls());
+        Dialect format = out ? given.writtenOut() : given;
         PostedProgram posted = posted(result);
         Map<String, String> names = names(result);
         SplitWriter writer = new SplitWriter(format);

@@ -189,7 +189,8 @@ public class StopEdits {
             }
             List<List<String>> pins = unpinned(result.document().plan(), stretch);
             pins.add(stretch.stream().map(Stop::id).toList());
-            if (!new Precedence(result.reading().byId()).permits(run, pins)) {
+            boolean wire = result.wireTask().isPresent();
+            if (!wire && !new Precedence(result.reading().byId()).permits(run, pins)) {
                 throw new RefusedEditException(
                         "This stretch cannot stay together with the others that are pinned: a piece would be free before it is cut.");
             }
