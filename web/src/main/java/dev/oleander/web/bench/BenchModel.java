@@ -12,6 +12,7 @@ import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.ShopRecipes;
 import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StageReport;
+import dev.oleander.web.job.WireRecipes;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
@@ -32,13 +33,16 @@ class BenchModel {
     private final ReleaseService releases;
     private final MachineLibrary machines;
     private final ShopRecipes recipes;
+    private final WireRecipes wireRecipes;
     private final PriceList prices;
 
     BenchModel(
             ReleaseService releases,
             MachineLibrary machines,
             ShopRecipes recipes,
+            WireRecipes wireRecipes,
             PriceList prices) {
+        this.wireRecipes = wireRecipes;
         this.prices = prices;
         this.releases = releases;
         this.machines = machines;
@@ -97,6 +101,8 @@ class BenchModel {
             model.addAttribute("wire", new WireSlip(result, stops, shown.error()));
         }
         if (wire) {
+            model.addAttribute(
+                    "wireRecipes", new WireRecipeSlip(result, wireRecipes.all(), shown.error()));
             model.addAttribute("wireJob", new WireJobSlip(result, shown.error()));
         }
         if (planned && !wire && shown.stage() == Stage.CUTS) {

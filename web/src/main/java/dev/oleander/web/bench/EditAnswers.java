@@ -100,7 +100,8 @@ class EditAnswers {
                 EditController.class,
                 ShapeController.class,
                 RecipeEditController.class,
-                WireEditController.class
+                WireEditController.class,
+                WireRecipeController.class
             })
     static class ContextAdvice {
 

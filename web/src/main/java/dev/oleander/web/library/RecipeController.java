@@ -6,6 +6,7 @@ import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.ShopRecipes;
+import dev.oleander.web.job.WireRecipes;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
 import java.util.Map;
@@ -24,8 +25,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 class RecipeController {
 
     private final ShopRecipes recipes;
+    private final WireRecipes wireRecipes;
 
-    RecipeController(ShopRecipes recipes) {
+    RecipeController(ShopRecipes recipes, WireRecipes wireRecipes) {
+        this.wireRecipes = wireRecipes;
         this.recipes = recipes;
     }
 
@@ -37,6 +40,7 @@ class RecipeController {
     private String show(SignedIn who, Model model, String name, String error) {
         model.addAttribute("who", who);
         model.addAttribute("recipes", recipes.all().stream().map(RecipeRow::of).toList());
+        model.addAttribute("wireRecipes", wireRecipes.all());
         model.addAttribute("kinds", Recipe.Kind.values());
         model.addAttribute("wrong", name);
         model.addAttribute("error", error);
@@ -94,6 +98,12 @@ class RecipeController {
     @PostMapping("/delete")
     String delete(@RequestParam String name) {
         recipes.delete(name);
+        return "redirect:/recipes";
+    }
+
+    @PostMapping("/wire/delete")
+    String deleteForWire(@RequestParam String name) {
+        wireRecipes.delete(name);
         return "redirect:/recipes";
     }
 }

@@ -42,6 +42,9 @@ final class Browser implements AutoCloseable {
                 "--disable-component-update",
                 "--disable-sync",
                 "--disable-dev-shm-usage",
+                // space is drawn without a graphics card
+                "--use-angle=swiftshader",
+                "--enable-unsafe-swiftshader",
                 "--user-data-dir=" + profile);
         options.setExperimentalOption(
                 "prefs", Map.of("download.default_directory", downloads.toString()));

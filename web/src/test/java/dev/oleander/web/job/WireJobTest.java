@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.SlugHandling;
 import dev.oleander.plan.wire.WireKind;
@@ -217,5 +218,61 @@ class WireJobTest extends WebTest {
         List<String> stops = List.of(result.run().stops().get(1).id());
         Release trial = releases.release(job, new ReleaseWish(Map.of(), stops), person("mira"));
         assertThat(trial.program()).contains("M60", "M78 C").doesNotContain("M00");
+    }
+
+    // ---- recipes
+
+    @Test
+    void aRecipeIsKeptGivenByKindAndTakenOff() {
+        long job = wireJob("shim_punch_die", "Kept", 40);
+        String stop = first(jobs.view(job).result());
+        PageClient pages = new PageClient(port).signedIn("mira");
+        String at = "/jobs/%d/cuts/wire-recipes/".formatted(job);
+        assertThat(pages.post(at + "save", Map.of("name", "none", "stop", stop)).statusCode())
+                .as("nothing is set that could be kept")
+                .isEqualTo(422);
+        set(job, stop, WireField.HOLD, "2.2");
+        assertThat(
+                        pages.post(
+                                        at + "save",
+                                        Map.of("name", "short holds", "kind", "true", "stop", stop))
+                                .statusCode())
+                .isEqualTo(200);
+        WireSettings kept = settings(jobs.view(job).result(), stop);
+        assertThat(kept.hold()).isEqualTo(2.2);
+        assertThat(kept.sources()).containsEntry("hold", Source.RECIPE);
+        long other = wireJob("shim_punch_die", "Given", 40);
+        String there = "/jobs/%d/cuts/wire-recipes/".formatted(other);
+        pages.post(there + "give", Map.of("name", "short holds"));
+        assertThat(settings(jobs.view(other).result(), stop).hold()).isEqualTo(2.2);
+        pages.post(there + "drop", Map.of("name", "short holds"));
+        assertThat(settings(jobs.view(other).result(), stop).hold()).isEqualTo(5);
+        assertThat(pages.get("/recipes").body()).contains("short holds", "for every opening");
+        pages.post("/recipes/wire/delete", Map.of("name", "short holds"));
+        assertThat(pages.get("/recipes").body()).doesNotContain("short holds");
+    }
+
+    @Test
+    void copiesShareASubprogramOrAreWrittenOut() {
+        long job = wireJob("shim_punch_die", "Copies", 40);
+        edit(job, b -> b.document().withOrder(b.document().order().withQuantity(3)));
+        Release called = releases.release(job, person("mira"));
+        assertThat(called.program()).contains("M98 P7001").contains("O7001");
+        setJob(job, WireJobField.CALLS, "false");
+        Release written = releases.release(job, person("mira"));
+        assertThat(written.program()).doesNotContain("M98");
+        assertThat(written.program().length()).isGreaterThan(called.program().length());
+        assertThat(written.seconds()).isEqualTo(called.seconds());
+    }
+
+    @Test
+    void pinnedVisitsStayTogether() {
+        long job = wireJob("splined_coupling", "Pinned", 20);
+        List<String> ids = jobs.view(job).result().run().stops().stream().map(Stop::id).toList();
+        List<String> pin = List.of(ids.get(0), ids.get(2));
+        JobResult pinned =
+                edit(job, b -> b.document().withPlan(b.document().plan().withPins(List.of(pin))));
+        List<String> now = pinned.run().stops().stream().map(Stop::id).toList();
+        assertThat(now.indexOf(pin.get(1))).isEqualTo(now.indexOf(pin.get(0)) + 1);
     }
 }

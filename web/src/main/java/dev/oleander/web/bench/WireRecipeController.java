@@ -1,0 +1,113 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.WireChoices;
+import dev.oleander.plan.wire.WireRecipe;
+import dev.oleander.web.bench.EditAnswers.Context;
+import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.WireRecipes;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Recipes for the wire on the bench: kept from a stop, given to others, taken off the job. */
+@Controller
+@RequestMapping("/jobs/{id}/{stage}/wire-recipes")
+class WireRecipeController {
+
+    private final EditAnswers answers;
+    private final JobService jobs;
+    private final WireRecipes recipes;
+
+    WireRecipeController(EditAnswers answers, JobService jobs, WireRecipes recipes) {
+        this.answers = answers;
+        this.jobs = jobs;
+        this.recipes = recipes;
+    }
+
+    /**
+     * Keeps how the selected stop is cut, and gives it to the stop in the place of what was set.
+     */
+    @PostMapping("/save")
+    String save(
+            @ModelAttribute("context") Context context,
+            @RequestParam String name,
+            @RequestParam(defaultValue = "false") boolean kind) {
+        return answers.answer(
+                context,
+                new EditError("recipe", name, ""),
+                () -> {
+                    JobResult result = jobs.view(context.id()).result();
+                    String stop = selected(result, context).get(0).id();
+                    WireRecipe kept = recipes.keep(result, stop, name, kind, context.who());
+                    return jobs.edit(
+                            context.id(),
+                            context.step(),
+                            "Recipe " + kept.name(),
+                            before -> {
+                                WireChoices choices = before.document().wire();
+                                for (Stop one : selected(before, context)) {
+                                    choices = WireRecipes.taken(choices, one);
+                                }
+                                return before.document()
+                                        .withWire(
+                                                WireRecipes.given(
+                                                        choices, kept, features(before, context)));
+                            },
+                            context.who());
+                });
+    }
+
+    /** Gives a recipe to the selected features, or takes it up for the whole job. */
+    @PostMapping("/give")
+    String give(@ModelAttribute("context") Context context, @RequestParam String name) {
+        return answers.edit(
+                context,
+                new EditError("recipe", name, ""),
+                "Recipe " + name,
+                before ->
+                        before.document()
+                                .withWire(
+                                        WireRecipes.given(
+                                                before.document().wire(),
+                                                recipes.require(name),
+                                                context.stop().isBlank()
+                                                        ? List.of()
+                                                        : features(before, context))));
+    }
+
+    /** Takes a recipe off the job. */
+    @PostMapping("/drop")
+    String drop(@ModelAttribute("context") Context context, @RequestParam String name) {
+        return answers.edit(
+                context,
+                new EditError("recipe", name, ""),
+                "Without recipe " + name,
+                before ->
+                        before.document()
+                                .withWire(WireRecipes.without(before.document().wire(), name)));
+    }
+
+    private static List<String> features(JobResult result, Context context) {
+        return selected(result, context).stream().map(Stop::feature).distinct().toList();
+    }
+
+    private static List<Stop> selected(JobResult result, Context context) {
+        Map<String, Stop> stops = result.stops();
+        List<Stop> found =
+                BenchController.ids(context.stop()).stream()
+                        .filter(stops::containsKey)
+                        .map(stops::get)
+                        .toList();
+        if (found.isEmpty()) {
+            throw new NotFoundException("No stop is selected.");
+        }
+        return found;
+    }
+}

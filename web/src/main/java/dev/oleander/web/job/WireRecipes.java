@@ -1,0 +1,136 @@
+package dev.oleander.web.job;
+
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.EntryChoice;
+import dev.oleander.plan.wire.WireChoice;
+import dev.oleander.plan.wire.WireChoices;
+import dev.oleander.plan.wire.WireKind;
+import dev.oleander.plan.wire.WireRecipe;
+import dev.oleander.web.account.AccountRepository;
+import dev.oleander.web.account.SignedIn;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * The shop's recipes for the wire. Jobs keep their own copy, so that a change here changes no job.
+ */
+@Service
+public class WireRecipes {
+
+    private static final int LONGEST_NAME = 60;
+
+    private final ShopWireRecipeRepository recipes;
+    private final AccountRepository accounts;
+    private final Clock clock;
+
+    WireRecipes(ShopWireRecipeRepository recipes, AccountRepository accounts, Clock clock) {
+        this.recipes = recipes;
+        this.accounts = accounts;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public List<ShopWireRecipe> all() {
+        return recipes.inOrder();
+    }
+
+    /**
+     * @throws NotFoundException when there is none of the name
+     */
+    @Transactional(readOnly = true)
+    public WireRecipe require(String name) {
+        return find(name).recipe();
+    }
+
+    private ShopWireRecipe find(String name) {
+        return recipes.findById(name)
+                .orElseThrow(
+                        () -> new NotFoundException("There is no recipe \"%s\".".formatted(name)));
+    }
+
+    /**
+     * Keeps how a stop is cut; one of the same name is replaced.
+     *
+     * @param forKind whether it is for all of its kind; else it is given by hand only
+     * @throws RefusedEditException when the name is not usable, or nothing is set
+     */
+    @Transactional
+    public WireRecipe keep(
+            JobResult result, String stopId, String wanted, boolean forKind, SignedIn who) {
+        String name = wanted.strip();
+        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+            throw new RefusedEditException(
+                    "A recipe's name must have from 1 to %d characters.".formatted(LONGEST_NAME));
+        }
+        Stop stop = result.stops().get(stopId);
+        if (stop == null) {
+            throw NotFoundException.stop(stopId);
+        }
+        WireChoice choice = set(result.document().wire(), stop).asRecipe();
+        if (choice.isNothing()) {
+            throw new RefusedEditException(
+                    "Nothing is set here that a recipe could keep. Set it first.");
+        }
+        var settings =
+                result.wire().orElseThrow().settings().get(Stop.id(stop.feature(), stop.copy()));
+        WireKind kind = forKind && settings != null ? settings.kind() : null;
+        WireRecipe recipe = new WireRecipe(name, kind, choice);
+        ShopWireRecipe kept = recipes.findById(name).orElseGet(() -> new ShopWireRecipe(name));
+        kept.set(recipe, accounts.getReferenceById(who.id()), clock.instant());
+        recipes.save(kept);
+        return recipe;
+    }
+
+    @Transactional
+    public void delete(String name) {
+        recipes.delete(find(name));
+    }
+
+    private static WireChoice set(WireChoices choices, Stop stop) {
+        WireChoice all = choices.stops().getOrDefault(stop.feature(), WireChoice.NOTHING);
+        return choices.stops()
+                .getOrDefault(Stop.id(stop.feature(), stop.copy()), WireChoice.NOTHING)
+                .over(all);
+    }
+
+    /** The choices with a recipe taken up and given to features. */
+    public static WireChoices given(WireChoices choices, WireRecipe recipe, List<String> features) {
+        List<WireRecipe> all = new ArrayList<>(choices.recipes());
+        all.removeIf(r -> r.name().equals(recipe.name()));
+        all.add(recipe);
+        Map<String, String> given = new TreeMap<>(choices.given());
+        features.forEach(f -> given.put(f, recipe.name()));
+        return choices.withRecipes(all, given);
+    }
+
+    /** The choices without a recipe. */
+    public static WireChoices without(WireChoices choices, String name) {
+        List<WireRecipe> left =
+                choices.recipes().stream().filter(r -> !r.name().equals(name)).toList();
+        Map<String, String> given = new TreeMap<>(choices.given());
+        given.values().removeIf(name::equals);
+        return choices.withRecipes(left, given);
+    }
+
+    /** What a recipe now says of a stop is no longer set there as well; places stay. */
+    public static WireChoices taken(WireChoices choices, Stop stop) {
+        WireChoices changed = choices;
+        for (String key : List.of(stop.feature(), Stop.id(stop.feature(), stop.copy()))) {
+            WireChoice set = changed.stops().getOrDefault(key, WireChoice.NOTHING);
+            WireChoice places =
+                    WireChoice.NOTHING
+                            .withEntry(
+                                    EntryChoice.NOTHING
+                                            .withHole(set.entry().hole())
+                                            .withStart(set.entry().start()))
+                            .withUpper(set.upper());
+            changed = changed.withStop(key, places);
+        }
+        return changed;
+    }
+}
