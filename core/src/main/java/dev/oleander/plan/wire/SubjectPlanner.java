@@ -2,7 +2,6 @@ package dev.oleander.plan.wire;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
@@ -145,7 +144,9 @@ final class SubjectPlanner {
                         .plan();
             }
             Contour contour = (Contour) chain;
-            StartHole hole = hole(contour);
+            StartHole hole =
+                    new HoleChooser(task, placers.get(wanted.placement().copy()), wanted)
+                            .choose(contour, settings.kind(), choice, subjects.holesOf(feature));
             double start =
                     new StartFinder(contour, settings)
                             .find(hole.at(), value(choice.entry().start()));
@@ -196,69 +197,6 @@ final class SubjectPlanner {
                     Optional.of(hole),
                     surface(elements, source, outwardLeft),
                     inside(contour));
-        }
-
-        // ---- hole
-
-        private StartHole hole(Contour contour) {
-            boolean inside = settings.kind() == WireKind.OPENING;
-            double usual = task.machine().wire().startHole();
-            if (choice.entry().hole() != null) {
-                Point at = placed.apply(choice.entry().hole());
-                return checked(contour, at, usual, StartHole.Given.CLICKED);
-            }
-            StartHole best = null;
-            double least = Double.POSITIVE_INFINITY;
-            for (Feature hole : subjects.holesOf(feature)) {
-                Point at = placed.apply(Subjects.centre(hole));
-                double d = contour.nearest(at).point().distance(at);
-                if (contour.contains(at) == inside && d < least) {
-                    least = d;
-                    double diameter = hole.circleDiameter().orElse(usual);
-                    best =
-                            new StartHole(
-                                    wanted.id(),
-                                    wanted.placement().copy(),
-                                    at,
-                                    diameter,
-                                    StartHole.Given.DRAWN);
-                }
-            }
-            if (best != null) {
-                return best;
-            }
-            HolePlacer placer = placers.get(wanted.placement().copy());
-            double diameter = fitting(contour, inside, usual);
-            Point at =
-                    inside ? placer.inside(contour, diameter) : placer.outside(contour, diameter);
-            return new StartHole(
-                    wanted.id(), wanted.placement().copy(), at, diameter, StartHole.Given.PROPOSED);
-        }
-
-        /** Small openings get a smaller hole. */
-        private double fitting(Contour contour, boolean inside, double usual) {
-            Box box = contour.box();
-            double room = Math.min(box.width(), box.height()) - 2 * LEAST_WALL;
-            return inside ? Math.max(LEAST_HOLE, Math.min(usual, room)) : usual;
-        }
-
-        private StartHole checked(
-                Contour contour, Point at, double diameter, StartHole.Given given) {
-            boolean inside = settings.kind() == WireKind.OPENING;
-            if (contour.contains(at) != inside) {
-                throw new RefusedException(
-                        new Refusal(
-                                Refusal.Kind.HOLE,
-                                "no start hole is in reach: the one at %s lies %s. Set it %s."
-                                        .formatted(
-                                                Flanks.place(at),
-                                                inside ? "outside of the opening" : "in the part",
-                                                inside ? "into the opening" : "beside the part"),
-                                at,
-                                0,
-                                0));
-            }
-            return new StartHole(wanted.id(), wanted.placement().copy(), at, diameter, given);
         }
 
         // ---- flanks
@@ -409,11 +347,6 @@ final class SubjectPlanner {
             return inside;
         }
     }
-
-    /** mm left round a start hole in a small opening. */
-    private static final double LEAST_WALL = 0.6;
-
-    private static final double LEAST_HOLE = 0.3;
 
     private static Double value(Typed typed) {
         return typed == null ? null : typed.value();

@@ -3,14 +3,19 @@ package dev.oleander.web.bench;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.plan.PlanException;
+import dev.oleander.plan.Stop;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.bench.BenchModel.Shown;
+import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.StaleEditException;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
 import java.util.function.Supplier;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
@@ -42,7 +47,31 @@ class EditAnswers {
             String stop,
             SignedIn who,
             Model model,
-            HttpServletResponse response) {}
+            HttpServletResponse response) {
+
+        /**
+         * The selected stops.
+         *
+         * @throws NotFoundException when there are none
+         */
+        List<Stop> selected(JobResult result) {
+            Map<String, Stop> stops = result.stops();
+            List<Stop> found =
+                    BenchController.ids(stop).stream()
+                            .filter(stops::containsKey)
+                            .map(stops::get)
+                            .toList();
+            if (found.isEmpty()) {
+                throw new NotFoundException("No stop is selected.");
+            }
+            return found;
+        }
+
+        /** Ids of the features of the selected stops, each once. */
+        List<String> features(JobResult result) {
+            return selected(result).stream().map(Stop::feature).distinct().toList();
+        }
+    }
 
     private final JobService jobs;
     private final BenchModel bench;

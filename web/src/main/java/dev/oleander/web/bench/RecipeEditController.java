@@ -9,10 +9,8 @@ import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
-import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.ShopRecipes;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -57,7 +55,7 @@ class RecipeEditController {
 
     private Recipe keep(Context context, String name) {
         JobResult result = jobs.view(context.id()).result();
-        Stop stop = selected(result, context).get(0);
+        Stop stop = context.selected(result).get(0);
         PlanChoices plan = result.document().plan();
         Feature feature = result.reading().byId().get(stop.feature());
         StopChoice choice =
@@ -70,13 +68,13 @@ class RecipeEditController {
     /** What the recipe says is no longer set here as well. */
     private static JobDocument taken(JobResult before, Context context, Recipe recipe) {
         PlanChoices plan = before.document().plan();
-        for (Stop stop : selected(before, context)) {
+        for (Stop stop : context.selected(before)) {
             for (String key : List.of(stop.feature(), stop.id())) {
                 StopChoice set = plan.stops().getOrDefault(key, StopChoice.NOTHING);
                 plan = plan.withStop(key, set.ofPlace());
             }
         }
-        return before.document().withPlan(plan.given(recipe, features(before, context)));
+        return before.document().withPlan(plan.given(recipe, context.features(before)));
     }
 
     /** Gives a recipe to the selected features. */
@@ -92,7 +90,7 @@ class RecipeEditController {
                             .withPlan(
                                     before.document()
                                             .plan()
-                                            .given(recipe, features(before, context)));
+                                            .given(recipe, context.features(before)));
                 });
     }
 
@@ -119,22 +117,5 @@ class RecipeEditController {
                 new EditError("recipe", name, ""),
                 "Without recipe " + name,
                 before -> before.document().withPlan(before.document().plan().without(name)));
-    }
-
-    private static List<String> features(JobResult result, Context context) {
-        return selected(result, context).stream().map(Stop::feature).distinct().toList();
-    }
-
-    private static List<Stop> selected(JobResult result, Context context) {
-        Map<String, Stop> stops = result.stops();
-        List<Stop> found =
-                BenchController.ids(context.stop()).stream()
-                        .filter(stops::containsKey)
-                        .map(stops::get)
-                        .toList();
-        if (found.isEmpty()) {
-            throw new NotFoundException("No stop is selected.");
-        }
-        return found;
     }
 }

@@ -6,10 +6,8 @@ import dev.oleander.plan.wire.WireRecipe;
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
-import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.WireRecipes;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -44,7 +42,7 @@ class WireRecipeController {
                 new EditError("recipe", name, ""),
                 () -> {
                     JobResult result = jobs.view(context.id()).result();
-                    String stop = selected(result, context).get(0).id();
+                    String stop = context.selected(result).get(0).id();
                     WireRecipe kept = recipes.keep(result, stop, name, kind, context.who());
                     return jobs.edit(
                             context.id(),
@@ -52,13 +50,13 @@ class WireRecipeController {
                             "Recipe " + kept.name(),
                             before -> {
                                 WireChoices choices = before.document().wire();
-                                for (Stop one : selected(before, context)) {
+                                for (Stop one : context.selected(before)) {
                                     choices = WireRecipes.taken(choices, one);
                                 }
                                 return before.document()
                                         .withWire(
                                                 WireRecipes.given(
-                                                        choices, kept, features(before, context)));
+                                                        choices, kept, context.features(before)));
                             },
                             context.who());
                 });
@@ -79,7 +77,7 @@ class WireRecipeController {
                                                 recipes.require(name),
                                                 context.stop().isBlank()
                                                         ? List.of()
-                                                        : features(before, context))));
+                                                        : context.features(before))));
     }
 
     /** Takes a recipe off the job. */
@@ -92,22 +90,5 @@ class WireRecipeController {
                 before ->
                         before.document()
                                 .withWire(WireRecipes.without(before.document().wire(), name)));
-    }
-
-    private static List<String> features(JobResult result, Context context) {
-        return selected(result, context).stream().map(Stop::feature).distinct().toList();
-    }
-
-    private static List<Stop> selected(JobResult result, Context context) {
-        Map<String, Stop> stops = result.stops();
-        List<Stop> found =
-                BenchController.ids(context.stop()).stream()
-                        .filter(stops::containsKey)
-                        .map(stops::get)
-                        .toList();
-        if (found.isEmpty()) {
-            throw new NotFoundException("No stop is selected.");
-        }
-        return found;
     }
 }

@@ -29,8 +29,9 @@ final class Browser implements AutoCloseable {
 
     /**
      * @param downloads folder that downloaded files go to
+     * @param more arguments of the browser
      */
-    Browser(int port, Path downloads, Path profile) {
+    Browser(int port, Path downloads, Path profile, List<String> more) {
         ChromeOptions options = new ChromeOptions();
         options.setBinary("/usr/bin/chromium");
         options.addArguments(
@@ -42,10 +43,8 @@ final class Browser implements AutoCloseable {
                 "--disable-component-update",
                 "--disable-sync",
                 "--disable-dev-shm-usage",
-                // space is drawn without a graphics card
-                "--use-angle=swiftshader",
-                "--enable-unsafe-swiftshader",
                 "--user-data-dir=" + profile);
+        options.addArguments(more);
         options.setExperimentalOption(
                 "prefs", Map.of("download.default_directory", downloads.toString()));
         ChromeDriverService service =

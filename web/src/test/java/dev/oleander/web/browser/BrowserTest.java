@@ -4,6 +4,7 @@ import dev.oleander.web.WebTest;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.TestInstance;
@@ -23,7 +24,12 @@ abstract class BrowserTest extends WebTest {
     @BeforeAll
     void openBrowser(@TempDir Path folder) throws IOException {
         downloads = Files.createDirectory(folder.resolve("downloads"));
-        browser = new Browser(port, downloads, folder.resolve("profile"));
+        browser = new Browser(port, downloads, folder.resolve("profile"), arguments());
+    }
+
+    /** What the browser is started with besides. */
+    protected List<String> arguments() {
+        return List.of();
     }
 
     @AfterAll

@@ -33,8 +33,15 @@ class EstimateTest extends WebTest {
         List<Estimate> all = estimates.all(jobs.view(job).document(), 12);
         assertThat(all)
                 .extracting(Estimate::machine)
-                .containsExactly("Teasel", "Sorrel", "Yarrow", "Tansy");
-        assertThat(all).allMatch(Estimate::isPossible);
+                .containsExactly("Teasel", "Sorrel", "Yarrow", "Bracken", "Tansy");
+        assertThat(all)
+                .filteredOn(e -> !e.isPossible())
+                .singleElement()
+                .satisfies(
+                        e ->
+                                assertThat(e.cannot())
+                                        .as("the wire's data begin at 10 mm")
+                                        .contains("from 10 to 80 mm; the work is 6 mm high"));
         assertThat(all.get(2).seconds()).isGreaterThan(3 * all.get(0).seconds());
         String rows = pages.fragment("/jobs/%d/estimate/rows".formatted(job)).body();
         assertThat(rows).contains("this job", "lowest", "round 11: 4");
