@@ -5,6 +5,7 @@ import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.SheetField;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -52,6 +53,19 @@ public abstract class WebTest {
             return in.readAllBytes();
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    /** A job of a demo drawing on the wire machine, its work round the parts; height in mm. */
+    protected long makeWireJob(String file, String name, double height) {
+        try (InputStream in = WebTest.class.getResourceAsStream("/demo/" + file + ".dxf")) {
+            return jobs.create(
+                    List.of(new JobService.Upload(file + ".dxf", in.readAllBytes())),
+                    new JobDocument.Order(name, "bracken", "tool steel", Typed.of(height), 1),
+                    d -> d.withSheet(SheetField.STOCK.set(d.sheet(), "around")),
+                    person("mira"));
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(file, unreadable);
         }
     }
 }

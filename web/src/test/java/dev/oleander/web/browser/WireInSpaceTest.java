@@ -2,12 +2,6 @@ package dev.oleander.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.oleander.quantity.Typed;
-import dev.oleander.web.job.JobDocument;
-import dev.oleander.web.job.JobService;
-import dev.oleander.web.job.SheetField;
-import java.io.IOException;
-import java.io.InputStream;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -25,21 +19,9 @@ class WireInSpaceTest extends BrowserTest {
         browser.signIn("mira");
     }
 
-    private long wireJob(String file, String name, double height) {
-        try (InputStream in = getClass().getResourceAsStream("/demo/" + file + ".dxf")) {
-            return jobs.create(
-                    List.of(new JobService.Upload(file + ".dxf", in.readAllBytes())),
-                    new JobDocument.Order(name, "bracken", "tool steel", Typed.of(height), 1),
-                    d -> d.withSheet(SheetField.STOCK.set(d.sheet(), "around")),
-                    person("mira"));
-        } catch (IOException unreadable) {
-            throw new IllegalStateException(unreadable);
-        }
-    }
-
     @Test
     void theViewInSpaceShowsTheWire() {
-        long job = wireJob("splined_coupling", "In space", 20);
+        long job = makeWireJob("splined_coupling", "In space", 20);
         browser.openStage(job, "proof");
         browser.click("#tool-solid");
         browser.until(b -> !b.all("#solid[data-shown] canvas").isEmpty());

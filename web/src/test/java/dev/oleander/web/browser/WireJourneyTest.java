@@ -2,13 +2,6 @@ package dev.oleander.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.oleander.quantity.Typed;
-import dev.oleander.web.job.JobDocument;
-import dev.oleander.web.job.JobService;
-import dev.oleander.web.job.SheetField;
-import java.io.IOException;
-import java.io.InputStream;
-import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.support.ui.Select;
@@ -21,21 +14,9 @@ class WireJourneyTest extends BrowserTest {
         browser.signIn("mira");
     }
 
-    private long wireJob(String file, String name, double height) {
-        try (InputStream in = getClass().getResourceAsStream("/demo/" + file + ".dxf")) {
-            return jobs.create(
-                    List.of(new JobService.Upload(file + ".dxf", in.readAllBytes())),
-                    new JobDocument.Order(name, "bracken", "tool steel", Typed.of(height), 1),
-                    d -> d.withSheet(SheetField.STOCK.set(d.sheet(), "around")),
-                    person("mira"));
-        } catch (IOException unreadable) {
-            throw new IllegalStateException(unreadable);
-        }
-    }
-
     @Test
     void punchAndDieFromOneDrawingToTheRelease() {
-        long job = wireJob("shim_punch_die", "Punch and die", 40);
+        long job = makeWireJob("shim_punch_die", "Punch and die", 40);
         browser.openStage(job, "cuts");
         browser.script(
                 "document.querySelectorAll('details.elements').forEach((d) => d.open = true)");
@@ -52,7 +33,7 @@ class WireJourneyTest extends BrowserTest {
 
     @Test
     void aTaperMadeWrongIsToldAndTheJobStaysAsItWas() {
-        long job = wireJob("shim_punch_die", "Wrong taper", 40);
+        long job = makeWireJob("shim_punch_die", "Wrong taper", 40);
         browser.openStage(job, "cuts");
         browser.click(".stop-button");
         browser.until(b -> !b.all("#f-angle").isEmpty());
@@ -68,7 +49,7 @@ class WireJourneyTest extends BrowserTest {
 
     @Test
     void aSlotIsErodedCompletely() {
-        long job = wireJob("shim_punch_die", "Coreless", 40);
+        long job = makeWireJob("shim_punch_die", "Coreless", 40);
         browser.openStage(job, "cuts");
         browser.click(".stop-button");
         browser.until(b -> !b.all("#f-slug").isEmpty());

@@ -10,7 +10,6 @@ import dev.oleander.plan.wire.SlugHandling;
 import dev.oleander.plan.wire.WireKind;
 import dev.oleander.plan.wire.WireOrder;
 import dev.oleander.plan.wire.WireSettings;
-import dev.oleander.quantity.Typed;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
@@ -19,7 +18,6 @@ import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
 import dev.oleander.web.release.ReleaseWish;
 import java.io.IOException;
-import java.io.InputStream;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
@@ -34,18 +32,6 @@ class WireJobTest extends WebTest {
 
     @Autowired private WireEdits edits;
     @Autowired private ReleaseService releases;
-
-    private long wireJob(String file, String name, double height) {
-        try (InputStream in = getClass().getResourceAsStream("/demo/" + file + ".dxf")) {
-            return jobs.create(
-                    List.of(new JobService.Upload(file + ".dxf", in.readAllBytes())),
-                    new JobDocument.Order(name, "bracken", "tool steel", Typed.of(height), 1),
-                    d -> d.withSheet(SheetField.STOCK.set(d.sheet(), "around")),
-                    person("mira"));
-        } catch (IOException unreadable) {
-            throw new IllegalStateException(unreadable);
-        }
-    }
 
     private JobResult edit(long job, JobService.Edit edit) {
         return jobs.edit(job, "edit", edit, person("mira")).result();
@@ -71,7 +57,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void valuesOfAStopAreSetTakenBackAndTellWhereTheyComeFrom() {
-        long job = wireJob("shim_punch_die", "Values", 40);
+        long job = makeWireJob("shim_punch_die", "Values", 40);
         String stop = first(jobs.view(job).result());
         JobResult held = set(job, stop, WireField.HOLD, "2*1.5");
         assertThat(settings(held, stop).hold()).isEqualTo(3);
@@ -87,7 +73,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void whatCannotBeCutIsNotTaken() {
-        long job = wireJob("shim_punch_die", "Refused", 40);
+        long job = makeWireJob("shim_punch_die", "Refused", 40);
         String stop = first(jobs.view(job).result());
         assertThatThrownBy(() -> set(job, stop, WireField.ANGLE, "-12"))
                 .isInstanceOf(RefusedEditException.class)
@@ -108,7 +94,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void listsOfAnglesHoldsAndLinesAreRead() {
-        long job = wireJob("hawse_funnel_die", "Lists", 20);
+        long job = makeWireJob("hawse_funnel_die", "Lists", 20);
         JobResult result = jobs.view(job).result();
         Feature square =
                 result.reading()
@@ -131,7 +117,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void aSetAndCopiesRoundACentre() {
-        long job = wireJob("shim_punch_die", "Set", 40);
+        long job = makeWireJob("shim_punch_die", "Set", 40);
         String contour = jobs.view(job).result().reading().cut().findFirst().orElseThrow().id();
         setJob(job, WireJobField.SET, contour);
         JobResult set = setJob(job, WireJobField.CLEARANCE, "0.02");
@@ -148,7 +134,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void aStopThatIsMovedTooFarIsRefusedWithTheReason() {
-        long job = wireJob("splined_coupling", "Moved", 20);
+        long job = makeWireJob("splined_coupling", "Moved", 20);
         List<String> ids = jobs.view(job).result().run().stops().stream().map(Stop::id).toList();
         assertThat(ids.get(ids.size() - 1)).endsWith("-off");
         String last = ids.get(ids.size() - 1);
@@ -164,7 +150,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void theBenchShowsPassesHolesAndPeople() {
-        long job = wireJob("shim_punch_die", "Page", 40);
+        long job = makeWireJob("shim_punch_die", "Page", 40);
         PageClient pages = new PageClient(port).signedIn("mira");
         String stop = first(jobs.view(job).result());
         String cuts = pages.get("/jobs/%d/cuts?stop=%s".formatted(job, stop)).body();
@@ -184,7 +170,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void aSetIsReleasedWithItsPaper() throws IOException {
-        long job = wireJob("shim_punch_die", "Released", 40);
+        long job = makeWireJob("shim_punch_die", "Released", 40);
         String contour = jobs.view(job).result().reading().cut().findFirst().orElseThrow().id();
         setJob(job, WireJobField.SET, contour);
         Release release = releases.release(job, person("mira"));
@@ -213,7 +199,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void aTrialOfOneVisitStandsAlone() {
-        long job = wireJob("splined_coupling", "Trial", 20);
+        long job = makeWireJob("splined_coupling", "Trial", 20);
         JobResult result = jobs.view(job).result();
         List<String> stops = List.of(result.run().stops().get(1).id());
         Release trial = releases.release(job, new ReleaseWish(Map.of(), stops), person("mira"));
@@ -224,7 +210,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void aRecipeIsKeptGivenByKindAndTakenOff() {
-        long job = wireJob("shim_punch_die", "Kept", 40);
+        long job = makeWireJob("shim_punch_die", "Kept", 40);
         String stop = first(jobs.view(job).result());
         PageClient pages = new PageClient(port).signedIn("mira");
         String at = "/jobs/%d/cuts/wire-recipes/".formatted(job);
@@ -241,7 +227,7 @@ class WireJobTest extends WebTest {
         WireSettings kept = settings(jobs.view(job).result(), stop);
         assertThat(kept.hold()).isEqualTo(2.2);
         assertThat(kept.sources()).containsEntry("hold", Source.RECIPE);
-        long other = wireJob("shim_punch_die", "Given", 40);
+        long other = makeWireJob("shim_punch_die", "Given", 40);
         String there = "/jobs/%d/cuts/wire-recipes/".formatted(other);
         pages.post(there + "give", Map.of("name", "short holds"));
         assertThat(settings(jobs.view(other).result(), stop).hold()).isEqualTo(2.2);
@@ -254,7 +240,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void copiesShareASubprogramOrAreWrittenOut() {
-        long job = wireJob("shim_punch_die", "Copies", 40);
+        long job = makeWireJob("shim_punch_die", "Copies", 40);
         edit(job, b -> b.document().withOrder(b.document().order().withQuantity(3)));
         Release called = releases.release(job, person("mira"));
         assertThat(called.program()).contains("M98 P7001").contains("O7001");
@@ -267,7 +253,7 @@ class WireJobTest extends WebTest {
 
     @Test
     void pinnedVisitsStayTogether() {
-        long job = wireJob("splined_coupling", "Pinned", 20);
+        long job = makeWireJob("splined_coupling", "Pinned", 20);
         List<String> ids = jobs.view(job).result().run().stops().stream().map(Stop::id).toList();
         List<String> pin = List.of(ids.get(0), ids.get(2));
         JobResult pinned =
