@@ -167,6 +167,14 @@ final class WireController {
     }
 
     private void together(Segment lower, Segment upper) {
+        boolean upright =
+                lower.start().distance(upper.start()) < SAME
+                        && lower.end().distance(upper.end()) < SAME
+                        && at.distance(above) < SAME;
+        if (upright) {
+            move(lower);
+            return;
+        }
         int parts = Math.max(chords(lower), chords(upper));
         for (int i = 1; i <= parts; i++) {
             double t = (double) i / parts;

@@ -1,11 +1,14 @@
 package dev.oleander.proof;
 
+import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.WireMotion;
 import dev.oleander.plan.wire.Ruling;
+import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +21,15 @@ public final class WireReplay {
 
     /** mm; shorter moves are left out of both. */
     private static final double LEAST = 2e-4;
+
+    /** mm; ways that are farther apart are not the same. */
+    private static final double MOST_APART = 5e-3;
+
+    /** radians between places of an arc */
+    private static final double ARC_STEP = 0.02;
+
+    /** Stretches of the other way among which the next is sought. */
+    private static final int AHEAD = 2000;
 
     private WireReplay() {}
 
@@ -50,10 +62,7 @@ public final class WireReplay {
 
     private static Result compare(List<Ruling> planned, List<Ruling> done) {
         if (planned.size() != done.size()) {
-            String sentence =
-                    "The wire makes %d moves in the plan, the controller %d."
-                            .formatted(planned.size(), done.size());
-            return new Result(Double.NaN, List.of(sentence));
+            return differently(planned, done);
         }
         double deviation = 0;
         for (int i = 0; i < planned.size(); i++) {
@@ -90,5 +99,98 @@ public final class WireReplay {
 
     private static Segment way(Item.Way way) {
         return WireController.segment(way.from(), way.to());
+    }
+
+    /**
+     * Arcs may fall into one chord more or less when their ends were rounded: then both ways are
+     * compared as lines in the four coordinates, in either direction.
+     */
+    private static Result differently(List<Ruling> planned, List<Ruling> done) {
+        if (planned.isEmpty() || done.isEmpty()) {
+            return new Result(
+                    Double.NaN,
+                    List.of(
+                            "The wire makes %d moves in the plan, the controller %d."
+                                    .formatted(planned.size(), done.size())));
+        }
+        double[][] one = places(planned);
+        double[][] other = places(done);
+        double deviation = Math.max(apart(one, other), apart(other, one));
+        if (deviation > MOST_APART) {
+            String sentence =
+                    "The wire makes %d moves in the plan, the controller %d, up to %s mm apart."
+                            .formatted(planned.size(), done.size(), Numbers.plain(deviation, 4));
+            return new Result(deviation, List.of(sentence));
+        }
+        return new Result(deviation, List.of());
+    }
+
+    /** x and y below and above, by place. */
+    private static double[][] places(List<Ruling> moves) {
+        List<double[]> places = new ArrayList<>();
+        for (Ruling move : moves) {
+            int parts = 1;
+            if (move.lower() instanceof Arc arc) {
+                parts += (int) (Math.abs(arc.sweep()) / ARC_STEP);
+            }
+            for (int i = 0; i <= parts; i++) {
+                Point lower = move.lower().at((double) i / parts);
+                Point upper = move.upper().at((double) i / parts);
+                places.add(new double[] {lower.x(), lower.y(), upper.x(), upper.y()});
+            }
+        }
+        return places.toArray(double[][]::new);
+    }
+
+    /** The greatest distance of the places of a way from another one, which is followed along. */
+    private static double apart(double[][] places, double[][] way) {
+        double most = 0;
+        int at = 0;
+        for (double[] place : places) {
+            int next = following(place, way, at);
+            if (next >= 0) {
+                at = next;
+            }
+            most = Math.max(most, distance(place, way[at], way[at + 1]));
+        }
+        return most;
+    }
+
+    /**
+     * The next stretch that holds the place, the nearest of neighbours that do; not a later one,
+     * since a wire goes to and fro on the same way.
+     *
+     * @return -1 if none does
+     */
+    private static int following(double[] place, double[][] way, int from) {
+        int end = Math.min(way.length - 1, from + AHEAD);
+        for (int j = from; j < end; j++) {
+            double here = distance(place, way[j], way[j + 1]);
+            if (here > MOST_APART) {
+                continue;
+            }
+            while (j + 1 < end && distance(place, way[j + 1], way[j + 2]) < here) {
+                j++;
+                here = distance(place, way[j], way[j + 1]);
+            }
+            return j;
+        }
+        return -1;
+    }
+
+    private static double distance(double[] p, double[] a, double[] b) {
+        double along = 0;
+        double square = 0;
+        for (int k = 0; k < p.length; k++) {
+            along += (p[k] - a[k]) * (b[k] - a[k]);
+            square += (b[k] - a[k]) * (b[k] - a[k]);
+        }
+        double t = square == 0 ? 0 : Math.max(0, Math.min(1, along / square));
+        double sum = 0;
+        for (int k = 0; k < p.length; k++) {
+            double off = p[k] - a[k] - t * (b[k] - a[k]);
+            sum += off * off;
+        }
+        return Math.sqrt(sum);
     }
 }

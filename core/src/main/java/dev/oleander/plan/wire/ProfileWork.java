@@ -78,7 +78,7 @@ final class ProfileWork {
             leans = back(leans).stream().map(WireCut.Lean::back).toList();
             left = !left;
         }
-        Lead lead = from == null ? Lead.NONE : lead(profile.get(0), way.get(0), left, stretch);
+        Lead lead = from == null ? Lead.NONE : lead(profile.get(0), isUpright(way), left, stretch);
         Point off = stays ? null : off(profile, way, left);
         boolean posted = settings.compensation() == Compensation.CONTROLLER && source.follows();
         return new WireCut(
@@ -154,11 +154,15 @@ final class ProfileWork {
         return back(profile).stream().map(Segment::reversed).toList();
     }
 
+    private static boolean isUpright(List<Ruling> way) {
+        return way.stream().allMatch(Ruling::isUpright);
+    }
+
     private record Lead(Point square, WireCut.LeadArc arc) {
         static final Lead NONE = new Lead(null, null);
     }
 
-    private Lead lead(Segment first, Ruling begin, boolean left, Stretch stretch) {
+    private Lead lead(Segment first, boolean upright, boolean left, Stretch stretch) {
         WireLead kind = settings.lead();
         double offset = settings.row().offset(stretch.pass());
         boolean straight = kind == WireLead.DIRECT || stretch.pass() > 1;
@@ -169,7 +173,7 @@ final class ProfileWork {
         Point aside = along.left().times(left ? 1 : -1);
         Point at = first.start();
         double length = settings.leadLength();
-        if (kind == WireLead.SQUARE || !begin.isUpright() || length <= offset * 1.1) {
+        if (kind == WireLead.SQUARE || !upright || length <= offset * 1.1) {
             return new Lead(at.plus(aside.times(Math.max(length, 1.1 * offset))), null);
         }
         double sweep = left ? -Math.PI / 2 : Math.PI / 2;

@@ -27,6 +27,10 @@ final class SettingsResolver {
     private static final double MOST_HOLD = 5;
     private static final double OVERLAP = 0.3;
     private static final double LEAD = 1.5;
+
+    /** mm; shorter pieces of elements are not made. */
+    private static final double LEAST_PIECE = 0.1;
+
     private static final double MM3_PER_M3 = 1e9;
 
     private final WireTask task;
@@ -104,7 +108,7 @@ final class SettingsResolver {
                             Source.RECIPE,
                             0.1,
                             100),
-                    number("overlap", c -> c.entry().overlap(), OVERLAP, Source.RECIPE, 0, 50),
+                    overlap(),
                     number(
                             "backOff",
                             c -> c.entry().backOff(),
@@ -113,7 +117,13 @@ final class SettingsResolver {
                             0.01,
                             20),
                     slug,
-                    number("hold", c -> c.slug().hold(), usualHold, Source.FOUND, 0.05, length),
+                    number(
+                            "hold",
+                            c -> c.slug().hold(),
+                            usualHold,
+                            Source.FOUND,
+                            LEAST_PIECE,
+                            length),
                     (int) number("holds", c -> c.slug().count(), 2, Source.RECIPE, 1, 20),
                     Optional.ofNullable(any(c -> c.slug().at())).orElse(List.of()),
                     value("holdStop", c -> c.slug().stop(), HoldStop.ALWAYS, Source.RECIPE),
@@ -138,6 +148,25 @@ final class SettingsResolver {
 
         private TaperChoice taper() {
             return layers.here().taper().over(layers.recipe().taper()).over(layers.job().taper());
+        }
+
+        /** A piece that is too short has no direction left when its ends are written. */
+        private double overlap() {
+            double overlap =
+                    number("overlap", c -> c.entry().overlap(), OVERLAP, Source.RECIPE, 0, 50);
+            if (overlap > 0 && overlap < LEAST_PIECE) {
+                throw new RefusedException(
+                        new Refusal(
+                                Refusal.Kind.HOLD,
+                                "the overlap is %s mm; it must be 0 or at least %s mm."
+                                        .formatted(
+                                                Numbers.plain(overlap, 4),
+                                                Numbers.plain(LEAST_PIECE, 2)),
+                                feature.chain().start(),
+                                overlap,
+                                LEAST_PIECE));
+            }
+            return overlap;
         }
 
         private WireRow row() {
@@ -173,13 +202,13 @@ final class SettingsResolver {
             if (kind == WireKind.PUNCH) {
                 return SlugHandling.HOLD_LATER;
             }
+            boolean upright = !taper().leans() && any(WireChoice::upper) == null;
             Box box = feature.chain().box();
-            if (Math.min(box.width(), box.height()) < CORELESS_BELOW) {
+            if (upright && Math.min(box.width(), box.height()) < CORELESS_BELOW) {
                 return SlugHandling.CORELESS;
             }
             double mass = feature.area() * task.height() / MM3_PER_M3 * task.density();
-            boolean falls = !taper().leans() && any(WireChoice::upper) == null;
-            return falls && mass > 0 && mass < task.machine().wire().dropMass()
+            return upright && mass > 0 && mass < task.machine().wire().dropMass()
                     ? SlugHandling.DROP
                     : SlugHandling.HOLD_LATER;
         }

@@ -45,7 +45,10 @@ final class StartFinder {
         double before = settings.slug().holds() ? settings.hold() : 0;
         double clear = clear(settings);
         double at = wished == null ? contour.distanceAt(contour.nearest(hole)) : wished;
-        double start = wished == null ? found(at, before, clear) : kept(at, before);
+        double start =
+                wished == null
+                        ? found(at, before, clear)
+                        : kept(stretches.isCorner(at) ? at : stretches.away(at, clear), before);
         requireClear(hole, contour.stationAt(start).point());
         return start;
     }

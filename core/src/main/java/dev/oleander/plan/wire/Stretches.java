@@ -15,6 +15,9 @@ final class Stretches {
     /** Sine of a turn from which on a joint is a corner. */
     private static final double CORNER = 0.02;
 
+    /** mm */
+    private static final double AT_CORNER = 1e-6;
+
     private final Chain chain;
     private final double length;
     private final List<Double> corners = new ArrayList<>();
@@ -62,6 +65,14 @@ final class Stretches {
             all.add(new Stretch(corners.get(i), next));
         }
         return all;
+    }
+
+    /** Whether a place is a corner itself. */
+    boolean isCorner(double place) {
+        double at = ((place % length) + length) % length;
+        return corners.stream()
+                .anyMatch(
+                        c -> Math.abs(c - at) < AT_CORNER || length - Math.abs(c - at) < AT_CORNER);
     }
 
     /**

@@ -329,6 +329,15 @@ final class SubjectPlanner {
         }
 
         private List<Segment> rings(Contour contour, Point hole) {
+            if (settings.taper().leans() || choice.upper() != null) {
+                throw new RefusedException(
+                        new Refusal(
+                                Refusal.Kind.TAPER,
+                                "an opening with leaning flanks cannot be eroded completely: its rings stand upright and would leave material. Leave a slug.",
+                                contour.start(),
+                                0,
+                                0));
+            }
             double offset = settings.row().offset(1);
             double step = settings.step() * settings.row().width(1);
             return new Rings(contour, offset, step).way(hole);

@@ -219,6 +219,17 @@ class WirePlannerTest {
         assertEroded(new Drawn().closed(0, 0, 10, 0, 10, 3, 4, 3, 4, 9, 0, 9).reading());
     }
 
+    @Test
+    void aLeaningOpeningIsNotErodedCompletely() {
+        WireChoice choice =
+                WireChoice.NOTHING
+                        .withSlug(SlugChoice.NOTHING.withHandling(SlugHandling.CORELESS))
+                        .withTaper(TaperChoice.NOTHING.withAngle(Typed.of(1)));
+        Reading reading = opening(new Drawn().circle(0, 0, 4).reading());
+        WirePlan plan = WireSamples.plan(reading, 40, WireSamples.all(choice));
+        assertThat(WireSamples.refusal(plan)).contains("cannot be eroded completely");
+    }
+
     /** The swath of all passes by JTS against the area of the opening. */
     private static void assertEroded(Reading reading) {
         Feature feature = WireSamples.only(reading);

@@ -54,7 +54,7 @@ public enum WireField implements EditField {
             "slug",
             "handling of the slug",
             slug((c, e) -> c.withHandling(word(SlugHandling.class, e)))),
-    HOLD("hold", "width of the hold", slug((c, e) -> c.withHold(e.number("The hold", 0.05, 500)))),
+    HOLD("hold", "width of the hold", slug((c, e) -> c.withHold(e.number("The hold", 0.1, 500)))),
     HOLDS("holds", "number of holds", slug((c, e) -> c.withCount(e.whole("Holds", 1, 20)))),
     HOLD_AT("holdAt", "places of holds", slug(WireField::holds)),
     HOLD_STOP(
