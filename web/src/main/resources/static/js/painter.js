@@ -414,7 +414,6 @@ export class Painter {
     ctx.fill();
   }
 
-  /** Pierce rings, arrow heads where leads join, order numbers. */
   /** A programmed stop: two short parallel bars where the head waits for people. */
   #halts(stop, sx, sy) {
     const ends = [stop.out, stop.over, stop.main].find((d) => d.length);
@@ -432,6 +431,7 @@ export class Painter {
     }
   }
 
+  /** Pierce rings, arrow heads where leads join, order numbers. */
   #startMarks(scene) {
     const visible = scene.stops.filter((s) => s.box && this.view.isVisible(s.box));
     this.screen();

@@ -3,6 +3,7 @@ package dev.oleander.dialect;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.oleander.Samples;
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
@@ -24,18 +25,6 @@ import org.junit.jupiter.api.Test;
 
 /** Random programs in every format, written and read back; and texts that were made wrong. */
 class RoundTripTest {
-
-    private static final Map<String, String> FRAME =
-            Map.of(
-                    "number", "0001",
-                    "job", "Random",
-                    "revision", "A",
-                    "date", "2026-01-02",
-                    "quantity", "1",
-                    "material", "steel",
-                    "thickness", "6",
-                    "stockWidth", "100",
-                    "stockHeight", "100");
 
     private static final List<Dialect> SHIPPED = DialectLibrary.shipped().all();
 
@@ -68,14 +57,14 @@ class RoundTripTest {
         Program program = program(random);
         for (Dialect dialect : SHIPPED) {
             CheckedWriter.Checked checked =
-                    new CheckedWriter(dialect).write(program, FRAME, Map.of());
+                    new CheckedWriter(dialect).write(program, Samples.FRAME, Map.of());
             assertThat(checked.faults()).as(dialect.name()).isEmpty();
         }
         String habit =
                 HABITS.get(random.nextInt(HABITS.size())).apply(Descriptions.shipped("teasel"));
         CheckedWriter.Checked checked =
                 new CheckedWriter(DialectLibrary.parse("habit", habit))
-                        .write(program, FRAME, Map.of());
+                        .write(program, Samples.FRAME, Map.of());
         assertThat(checked.faults()).as(habit).isEmpty();
     }
 
@@ -148,10 +137,13 @@ class RoundTripTest {
         Program program = new Program(items);
         for (Dialect dialect : SHIPPED) {
             if (dialect.motion().twoPlanes()) {
-                var checked = new CheckedWriter(dialect).write(program, FRAME, Map.of());
+                var checked = new CheckedWriter(dialect).write(program, Samples.FRAME, Map.of());
                 assertThat(checked.faults()).as(dialect.name()).isEmpty();
             } else {
-                assertThatThrownBy(() -> new DialectWriter(dialect).write(program, FRAME, Map.of()))
+                assertThatThrownBy(
+                                () ->
+                                        new DialectWriter(dialect)
+                                                .write(program, Samples.FRAME, Map.of()))
                         .hasMessageContaining("cannot say moves in two planes");
             }
         }
@@ -190,7 +182,8 @@ class RoundTripTest {
                     items.add(new Item.Event(kind, args, "look", Origin.FRAME));
                 }
             }
-            var checked = new CheckedWriter(dialect).write(new Program(items), FRAME, Map.of());
+            var checked =
+                    new CheckedWriter(dialect).write(new Program(items), Samples.FRAME, Map.of());
             assertThat(checked.faults()).as(dialect.name()).isEmpty();
             assertThat(items).as(dialect.name()).hasSizeGreaterThan(12);
         }
@@ -268,7 +261,8 @@ class RoundTripTest {
                                 event(EventKind.PROCESS_OFF, Map.of()),
                                 event(EventKind.END, Map.of())));
         Expressible said = Expressible.of(program, dialect);
-        List<String> lines = new DialectWriter(dialect).write(program, FRAME, Map.of()).lines();
+        List<String> lines =
+                new DialectWriter(dialect).write(program, Samples.FRAME, Map.of()).lines();
         List<String> made = lines.stream().map(wrong).toList();
         assertThat(made).as(dialect.name() + ": " + mistake).isNotEqualTo(lines);
         ReadBack back = new DialectReader(dialect).read(String.join("\n", made));

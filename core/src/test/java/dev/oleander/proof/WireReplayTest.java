@@ -3,6 +3,7 @@ package dev.oleander.proof;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.Drawn;
+import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectLibrary;
@@ -29,19 +30,6 @@ class WireReplayTest {
 
     private static final Dialect BRACKEN = DialectLibrary.shipped().find("bracken").orElseThrow();
 
-    private static final Map<String, String> FRAME =
-            Map.of(
-                    "job",
-                    "test",
-                    "revision",
-                    "A",
-                    "date",
-                    "2026-01-01",
-                    "material",
-                    "steel",
-                    "thickness",
-                    "40");
-
     /** A plate with an opening whose corners are round, a sharp one, a circle and a slot. */
     private static Reading plate() {
         Drawn drawn = new Drawn().rectangle(-15, -15, 130, 100).circle(80, 20, 9);
@@ -58,7 +46,7 @@ class WireReplayTest {
         assertThat(plan.run().refused()).isEmpty();
         WireMotion motion = WireMotion.of(plan);
         CheckedWriter.Checked checked =
-                new CheckedWriter(BRACKEN).write(motion.posted(), FRAME, Map.of());
+                new CheckedWriter(BRACKEN).write(motion.posted(), Samples.FRAME, Map.of());
         assertThat(checked.faults()).isEmpty();
         ReadBack read = new DialectReader(BRACKEN).read(checked.written().text());
         assertThat(read.problems()).isEmpty();
@@ -120,7 +108,10 @@ class WireReplayTest {
         WirePlan plan = WireSamples.plan(plate(), 40, WireChoices.NOTHING.withAll(taper(1.5)));
         WireMotion motion = WireMotion.of(plan);
         String text =
-                new CheckedWriter(BRACKEN).write(motion.posted(), FRAME, Map.of()).written().text();
+                new CheckedWriter(BRACKEN)
+                        .write(motion.posted(), Samples.FRAME, Map.of())
+                        .written()
+                        .text();
         String wrong = text.replaceFirst("G51", "G52");
         assertThat(wrong).isNotEqualTo(text);
         Program read = new DialectReader(BRACKEN).read(wrong).program();

@@ -3,6 +3,7 @@ package dev.oleander.plan.wire;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.Drawn;
+import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectLibrary;
@@ -29,19 +30,6 @@ class RandomWirePlansTest {
 
     private static final Dialect BRACKEN = DialectLibrary.shipped().find("bracken").orElseThrow();
 
-    private static final Map<String, String> FRAME =
-            Map.of(
-                    "job",
-                    "test",
-                    "revision",
-                    "A",
-                    "date",
-                    "2026-01-01",
-                    "material",
-                    "steel",
-                    "thickness",
-                    "40");
-
     @Property(tries = 60, shrinking = ShrinkingMode.OFF)
     void whatIsWrittenMovesTheWireAsPlanned(@ForAll long seed) {
         SplittableRandom random = new SplittableRandom(seed);
@@ -49,7 +37,7 @@ class RandomWirePlansTest {
         WirePlan plan = WireSamples.plan(reading, height(random), choices(random));
         WireMotion motion = WireMotion.of(plan);
         CheckedWriter.Checked checked =
-                new CheckedWriter(BRACKEN).write(motion.posted(), FRAME, Map.of());
+                new CheckedWriter(BRACKEN).write(motion.posted(), Samples.FRAME, Map.of());
         assertThat(checked.faults()).isEmpty();
         WireReplay.Result replay =
                 WireReplay.compare(

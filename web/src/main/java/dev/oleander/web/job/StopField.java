@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import dev.oleander.geometry.Point;
 import dev.oleander.machine.Compensation;
 import dev.oleander.plan.CornerForm;
 import dev.oleander.plan.LeadChoice;
@@ -89,6 +90,21 @@ public enum StopField implements EditField {
             return Arrays.stream(text.strip().split("[;\\s]+"))
                     .map(one -> new Entry(one, names).number(what, 0, 1e6))
                     .toList();
+        }
+
+        /** Two numbers, x and y in the drawing, mm; null without a text. */
+        Point place() {
+            if (text == null) {
+                return null;
+            }
+            String[] parts = text.strip().split("[;\\s]+");
+            if (parts.length != 2) {
+                throw new RefusedEditException(
+                        "\"%s\" is no place: two numbers are, x and y.".formatted(text));
+            }
+            Typed x = new Entry(parts[0], names).number("X", -1e6, 1e6);
+            Typed y = new Entry(parts[1], names).number("Y", -1e6, 1e6);
+            return new Point(x.value(), y.value());
         }
     }
 

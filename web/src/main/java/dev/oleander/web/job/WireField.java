@@ -1,6 +1,5 @@
 package dev.oleander.web.job;
 
-import dev.oleander.geometry.Point;
 import dev.oleander.machine.Compensation;
 import dev.oleander.plan.wire.CornerTaper;
 import dev.oleander.plan.wire.EntryChoice;
@@ -34,7 +33,7 @@ public enum WireField implements EditField {
             "compensation",
             "compensation",
             passes((c, e) -> c.withCompensation(word(Compensation.class, e)))),
-    HOLE("hole", "start hole", entry((c, e) -> c.withHole(place(e)))),
+    HOLE("hole", "start hole", entry((c, e) -> c.withHole(e.place()))),
     START(
             "start",
             "start of the profile",
@@ -180,21 +179,6 @@ public enum WireField implements EditField {
 
     private static Typed angle(Entry entry) {
         return entry.number("The angle", -45, 45);
-    }
-
-    /** Two numbers: x and y in the drawing. */
-    private static Point place(Entry entry) {
-        if (entry.text() == null) {
-            return null;
-        }
-        String[] parts = entry.text().strip().split("[;\\s]+");
-        if (parts.length != 2) {
-            throw new RefusedEditException(
-                    "\"%s\" is no place: two numbers are, x and y.".formatted(entry.text()));
-        }
-        Typed x = new Entry(parts[0], entry.names()).number("X", -1e6, 1e6);
-        Typed y = new Entry(parts[1], entry.names()).number("Y", -1e6, 1e6);
-        return new Point(x.value(), y.value());
     }
 
     /** Places between blanks; with a plus before it one more, with a minus the nearest one less. */

@@ -34,7 +34,7 @@ public enum WireJobField implements EditField {
     CENTRE(
             "round.centre",
             "centre of the copies",
-            round((r, e) -> new CopyChoice(r.count(), r.angle(), centre(e), r.indexed()))),
+            round((r, e) -> new CopyChoice(r.count(), r.angle(), e.place(), r.indexed()))),
     INDEXED(
             "round.indexed",
             "turning by a rotary axis",
@@ -132,16 +132,5 @@ public enum WireJobField implements EditField {
             }
             return choices.withRound(change.apply(choices.round(), new Entry(text, Map.of())));
         };
-    }
-
-    private static Point centre(Entry entry) {
-        String[] parts = entry.text().strip().split("[;\\s]+");
-        if (parts.length != 2) {
-            throw new RefusedEditException(
-                    "\"%s\" is no place: two numbers are, x and y.".formatted(entry.text()));
-        }
-        return new Point(
-                new Entry(parts[0], Map.of()).number("X", -1e6, 1e6).value(),
-                new Entry(parts[1], Map.of()).number("Y", -1e6, 1e6).value());
     }
 }
