@@ -40,30 +40,45 @@ const MOST_IN_ADDRESS = 100;
 let selection = state().querySelector('[name=stop]').value.split(',').filter(Boolean);
 let scene = null;
 
-/** Motions from which on the picture is shown before the replay is made ready. */
-const MANY = 10000;
-
 const nextPicture = () => new Promise((shown) => requestAnimationFrame(() => setTimeout(shown)));
 
-async function loadScene() {
-  const answer = await fetch(`/jobs/${job}/scene?planned=${stage !== 'shape'}`);
+async function fetched(path) {
+  const answer = await fetch(`/jobs/${job}/${path}`);
   if (!answer.ok) {
+    throw new Error(answer.statusText);
+  }
+  return answer.json();
+}
+
+/** The picture first: what the replay plays is more, and is asked for while the picture is painted. */
+async function loadScene() {
+  try {
+    scene = new Scene(await fetched(`scene?planned=${stage !== 'shape'}`), stage);
+    const coming = player ? fetched('replay') : null;
+    layers?.apply(scene);
+    table.show(scene);
+    applySelection();
+    await nextPicture();
+    performance.mark('picture');
+    await follow(await coming);
+  } catch (failure) {
     say('The drawing could not be fetched. Reload the page.');
+    throw failure;
+  }
+}
+
+async function follow(replay) {
+  if (replay && replay.step !== scene.step) {
+    // the job went on between the two questions
+    await loadScene();
     return;
   }
-  scene = new Scene(await answer.json(), stage);
-  layers?.apply(scene);
-  table.show(scene);
-  applySelection();
-  if (scene.motion.length > MANY) {
-    await nextPicture();
-  }
-  player?.load(scene);
+  player?.load(scene, replay);
   program?.load(job);
   remains?.load();
-  document.body.dataset.scene = scene.step;
   leads.follow(scene);
   wire.follow(scene);
+  document.body.dataset.scene = scene.step;
 }
 
 // ---- selection

@@ -26,10 +26,10 @@ export class Player extends EventTarget {
     table.addEventListener('viewpainted', () => this.trace.again());
   }
 
-  load(scene) {
-    this.rows = scene.motion;
+  load(scene, replay) {
+    this.rows = replay.motion;
     this.stops = scene.stops;
-    this.halts = scene.halts ?? [];
+    this.halts = replay.halts;
     this.startX = new Float64Array(this.rows.length);
     this.startY = new Float64Array(this.rows.length);
     let x = 0;
@@ -47,7 +47,7 @@ export class Player extends EventTarget {
     this.moment = Math.max(0, Math.min(this.total, this.moment));
     this.index = this.itemAt(this.moment);
     this.#order = this.#stopsInOrder();
-    this.trace.load(this, scene);
+    this.trace.load(this, replay.pieces);
     this.dispatchEvent(new Event('loaded'));
     this.seek(this.moment);
   }

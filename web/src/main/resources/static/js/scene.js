@@ -66,18 +66,10 @@ export class Scene {
     }
     this.travelPath = new Path2D();
     this.lowPath = new Path2D();
-    let x = 0;
-    let y = 0;
-    for (const row of this.motion) {
-      if (row[0] === 0 || row[0] === 3) {
-        const path = row[0] === 0 ? this.travelPath : this.lowPath;
-        path.moveTo(x, y);
-        path.lineTo(row[1], row[2]);
-      }
-      if (row[0] !== 2) {
-        x = row[1];
-        y = row[2];
-      }
+    for (const [low, x0, y0, x1, y1] of this.travel) {
+      const path = low ? this.lowPath : this.travelPath;
+      path.moveTo(x0, y0);
+      path.lineTo(x1, y1);
     }
   }
 

@@ -26,10 +26,10 @@ export class Trace {
     this.table = table;
   }
 
-  load(player, scene) {
+  load(player, pieces) {
     this.player = player;
-    this.stops = scene.stops;
-    this.pieces = scene.pieces ?? [];
+    this.stops = player.stops;
+    this.pieces = pieces;
     this.every = Math.max(LEAST_BETWEEN, Math.ceil(player.rows.length / PICTURES));
     this.again();
   }

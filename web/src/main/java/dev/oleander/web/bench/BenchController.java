@@ -166,14 +166,28 @@ class BenchController {
             @RequestParam(defaultValue = "true") boolean planned,
             @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "") String packed) {
         JobView job = jobs.view(id);
-        if (planned && packed.contains("gzip")) {
-            return ResponseEntity.ok()
-                    .header(HttpHeaders.CONTENT_ENCODING, "gzip")
-                    .header(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING)
-                    .contentType(MediaType.APPLICATION_JSON)
-                    .body(scenes.planned(job));
-        }
-        return ResponseEntity.ok(SceneBuilder.build(job.step(), job.result(), planned));
+        return planned && packed.contains("gzip")
+                ? packed(scenes.planned(job))
+                : ResponseEntity.ok(SceneBuilder.build(job.step(), job.result(), planned));
+    }
+
+    /** What the replay plays over the scene. */
+    @GetMapping(value = "/jobs/{id}/replay", produces = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<?> replay(
+            @PathVariable long id,
+            @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "") String packed) {
+        JobView job = jobs.view(id);
+        return packed.contains("gzip")
+                ? packed(scenes.replay(job))
+                : ResponseEntity.ok(Replay.of(job.step(), job.result()));
+    }
+
+    private static ResponseEntity<byte[]> packed(byte[] json) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_ENCODING, "gzip")
+                .header(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING)
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(json);
     }
 
     /** Where the parts differ from the drawing after the last move. */

@@ -3,18 +3,22 @@ package dev.oleander.web.bench;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.Planning;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.zip.Deflater;
 import java.util.zip.GZIPOutputStream;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Scenes of proved plans as they are sent: packed once and kept while they fit, since those of
- * large sheets take longer to write than to draw.
+ * Scenes and replays of proved plans as they are sent: packed once and kept while they fit, since
+ * those of large sheets take longer to write than to draw. Plans that took long are packed as soon
+ * as they are there.
  */
 @Component
 class PackedScenes {
@@ -25,31 +29,58 @@ class PackedScenes {
     private static final int LEAST_BYTES = 4 << 20;
 
     private final JsonMapper json;
-    private final Cache<Key, byte[]> scenes =
+    private final JobService jobs;
+    private final Cache<Key, byte[]> packed =
             Caffeine.newBuilder()
                     .maximumWeight(MOST_BYTES)
-                    .weigher((Key key, byte[] scene) -> Math.max(LEAST_BYTES, scene.length))
+                    .weigher((Key key, byte[] bytes) -> Math.max(LEAST_BYTES, bytes.length))
                     .build();
 
-    /** What a scene follows from. */
-    private record Key(JobResult result, int step) {}
+    /** What a scene, or its replay, follows from. */
+    private record Key(JobResult result, int step, boolean replay) {}
 
-    PackedScenes(JsonMapper json) {
+    PackedScenes(JsonMapper json, JobService jobs) {
         this.json = json;
+        this.jobs = jobs;
     }
 
     /** The scene of a job with its plan, packed by gzip. */
     byte[] planned(JobView job) {
-        JobResult result = job.result();
-        return result.isProved()
-                ? scenes.get(new Key(result, job.step()), key -> packed(job))
-                : packed(job);
+        return packed(job, false);
     }
 
-    private byte[] packed(JobView job) {
+    /** What its replay plays, packed by gzip. */
+    byte[] replay(JobView job) {
+        return packed(job, true);
+    }
+
+    @EventListener
+    void follow(Planning.Ready plan) {
+        prepare(plan.job());
+    }
+
+    /** Packs the picture of a job, unless its plan is still to come. */
+    void prepare(long id) {
+        JobView job = jobs.view(id);
+        if (job.result().isProved()) {
+            planned(job);
+            replay(job);
+        }
+    }
+
+    private byte[] packed(JobView job, boolean replay) {
+        Key key = new Key(job.result(), job.step(), replay);
+        return job.result().isProved() ? packed.get(key, this::pack) : pack(key);
+    }
+
+    private byte[] pack(Key key) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (GZIPOutputStream packing = new Quick(bytes)) {
-            json.writeValue(packing, SceneBuilder.build(job.step(), job.result(), true));
+            json.writeValue(
+                    packing,
+                    key.replay()
+                            ? Replay.of(key.step(), key.result())
+                            : SceneBuilder.build(key.step(), key.result(), true));
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }

@@ -12,12 +12,7 @@ import tools.jackson.databind.annotation.JsonSerialize;
  *     openings
  * @param placements six numbers each: (x, y) to (a x + c y + e, b x + d y + f)
  * @param stock left, bottom, right, top; null when the sheet cannot be laid out
- * @param motion rows: kind, x, y, bulge, time at the end, index of the stop, entry speed, peak
- *     speed, exit speed, acceleration. Kinds: 0 rapid with the head up, 1 feed, 2 event, 3 rapid
- *     with the head down, 4 feed without the process
- * @param pieces that come free, in order: index of the stop, index of the motion that closes it, 1
- *     for a part and 0 for waste, what becomes of it: 1 it rests, 2 it can tip, 3 it falls
- * @param halts indexes of motions at which the program stops for people
+ * @param travel rapids: 1 with the head down and 0 with it up, x and y of both ends
  * @param keepOut clamps: left, bottom, right, top, height
  * @param slats mm between the slats; 0 when there are none
  * @param wire what a wire machine has besides; null for others
@@ -31,9 +26,7 @@ public record Scene(
         double[] stock,
         List<StopShape> stops,
         List<Flag> flags,
-        @JsonSerialize(using = ShortNumbers.class) List<double[]> motion,
-        List<int[]> pieces,
-        int[] halts,
+        @JsonSerialize(using = ShortNumbers.class) List<double[]> travel,
         double slats,
         List<double[]> keepOut,
         WireScene wire,

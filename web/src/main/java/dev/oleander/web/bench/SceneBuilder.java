@@ -7,15 +7,10 @@ import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Box;
-import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
-import dev.oleander.material.MaterialState;
-import dev.oleander.material.Rest;
 import dev.oleander.motion.Item;
-import dev.oleander.motion.Profile;
 import dev.oleander.motion.Program;
-import dev.oleander.motion.Timeline;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.KeepOut;
 import dev.oleander.plan.Side;
@@ -31,26 +26,18 @@ import dev.oleander.web.bench.Scene.StopShape;
 import dev.oleander.web.job.JobResult;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.stream.DoubleStream;
-import java.util.stream.IntStream;
 
 /** Puts what the table draws into plain numbers. */
 final class SceneBuilder {
 
-    private static final int LOW_RAPID = 3;
-    private static final int IDLE_FEED = 4;
-
     /** Steps per mm: ten nanometres are far below a pixel at any zoom, and short as text. */
     private static final double STEPS = 1e5;
 
-    /** The same of bulges, and of speeds and accelerations. */
+    /** The same of bulges. */
     private static final double BULGES = 1e9;
-
-    private static final double SPEEDS = 1e3;
 
     private SceneBuilder() {}
 
@@ -85,8 +72,6 @@ final class SceneBuilder {
                     List.of(),
                     List.of(),
                     List.of(),
-                    List.of(),
-                    new int[0],
                     0,
                     List.of(),
                     null,
@@ -104,9 +89,7 @@ final class SceneBuilder {
                 numbers(result.run().layout().stock()),
                 stops.stream().map(s -> stop(s, result.run().eventsOf(s))).toList(),
                 result.findings().stream().map(SceneBuilder::flag).toList(),
-                motion(result.timeline(), stops),
-                pieces(result.material(), stops),
-                halts(result.timeline().program()),
+                travel(result.timeline().program()),
                 result.machine().habits().slatPitch(),
                 result.run().layout().keepOut().stream().map(SceneBuilder::clamp).toList(),
                 result.wire().map(WireScene::of).orElse(null),
@@ -217,22 +200,6 @@ final class SceneBuilder {
                 f.place().map(p -> rounded(p.y())).orElse(null));
     }
 
-    private static List<int[]> pieces(MaterialState material, List<Stop> stops) {
-        Map<String, Integer> index = new HashMap<>();
-        stops.forEach(stop -> index.put(stop.id(), index.size()));
-        return material.pieces().stream()
-                .filter(p -> p.rest() != Rest.HELD)
-                .map(
-                        p ->
-                                new int[] {
-                                    index.get(p.stop().id()),
-                                    p.item(),
-                                    p.kept() ? 1 : 0,
-                                    p.rest().ordinal()
-                                })
-                .toList();
-    }
-
     private static double[] clamp(KeepOut k) {
         Box box = k.box();
         return new double[] {
@@ -240,54 +207,22 @@ final class SceneBuilder {
         };
     }
 
-    private static int[] halts(Program program) {
-        return IntStream.range(0, program.size())
-                .filter(
-                        i ->
-                                program.items().get(i) instanceof Item.Event e
-                                        && e.kind().isForPeople())
-                .toArray();
-    }
-
-    private static List<double[]> motion(Timeline timeline, List<Stop> stops) {
-        Map<String, Integer> index = new HashMap<>();
-        for (int i = 0; i < stops.size(); i++) {
-            index.put(stops.get(i).id(), i);
-        }
-        List<double[]> rows = new ArrayList<>(timeline.program().size());
-        Point at = Point.ORIGIN;
+    private static List<double[]> travel(Program program) {
+        List<double[]> rows = new ArrayList<>();
         boolean down = false;
-        for (int i = 0; i < timeline.program().size(); i++) {
-            Item item = timeline.program().items().get(i);
-            double bulge = 0;
-            int kind = 2;
+        for (Item item : program.items()) {
             if (item instanceof Item.Rapid rapid) {
-                at = rapid.to();
-                kind = down ? LOW_RAPID : 0;
-            } else if (item instanceof Item.Feed feed) {
-                at = feed.segment().end();
-                bulge = feed.segment() instanceof Arc arc ? arc.bulge() : 0;
-                kind = feed.on() ? 1 : IDLE_FEED;
-            } else if (item instanceof Item.TwoPlane both) {
-                at = both.lower().to();
-                kind = both.on() ? 1 : IDLE_FEED;
+                rows.add(
+                        new double[] {
+                            down ? 1 : 0,
+                            rounded(rapid.from().x()),
+                            rounded(rapid.from().y()),
+                            rounded(rapid.to().x()),
+                            rounded(rapid.to().y())
+                        });
             } else if (item instanceof Item.Event event) {
                 down = event.kind().isDownAfter(down);
             }
-            Profile p = timeline.profiles().get(i);
-            rows.add(
-                    new double[] {
-                        kind,
-                        rounded(at.x()),
-                        rounded(at.y()),
-                        Math.rint(bulge * BULGES) / BULGES,
-                        rounded(timeline.ends()[i]),
-                        index.getOrDefault(item.origin().stop(), -1),
-                        speed(p.entry()),
-                        speed(p.peak()),
-                        speed(p.exit()),
-                        speed(p.acceleration())
-                    });
         }
         return rows;
     }
@@ -303,7 +238,7 @@ final class SceneBuilder {
         for (Segment segment : segments) {
             flat[at++] = rounded(segment.end().x());
             flat[at++] = rounded(segment.end().y());
-            flat[at++] = segment instanceof Arc arc ? arc.bulge() : 0;
+            flat[at++] = bulge(segment);
         }
         return flat;
     }
@@ -325,11 +260,12 @@ final class SceneBuilder {
         return new double[] {t.a(), t.b(), t.c(), t.d(), t.e(), t.f()};
     }
 
-    private static double speed(double value) {
-        return Math.rint(value * SPEEDS) / SPEEDS;
+    /** Zero for a line. */
+    static double bulge(Segment segment) {
+        return segment instanceof Arc arc ? Math.rint(arc.bulge() * BULGES) / BULGES : 0;
     }
 
-    private static double rounded(double value) {
+    static double rounded(double value) {
         return Math.rint(value * STEPS) / STEPS;
     }
 }

@@ -3,6 +3,7 @@ package dev.oleander.web.job;
 import jakarta.persistence.LockModeType;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.EntityGraph;
@@ -39,4 +40,8 @@ public interface JobRepository extends JpaRepository<Job, Long> {
 
     @Query("select j.id from Job j where j.nextAction = :nextAction")
     List<Long> findIdsByNextAction(String nextAction);
+
+    /** Of the jobs that were changed last, the latest first. */
+    @Query("select j.id from Job j order by j.changedAt desc, j.id desc")
+    List<Long> findLatestIds(Limit most);
 }

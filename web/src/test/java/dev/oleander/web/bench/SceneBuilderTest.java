@@ -25,15 +25,17 @@ class SceneBuilderTest extends WebTest {
         assertThat(scene.placements()).hasSize(3);
         assertThat(scene.regions()).hasSize(1);
         assertThat(scene.regions().get(0)).hasSize(8);
-        assertThat(scene.motion()).hasSize(result.timeline().program().size());
-        for (int i = 0; i < scene.motion().size(); i++) {
-            Item item = result.timeline().program().items().get(i);
-            double kind = scene.motion().get(i)[0];
-            if (item instanceof Item.Rapid) {
-                assertThat(kind).as("head up or down").isIn(0.0, 3.0);
-            } else {
-                assertThat(kind).isEqualTo(item instanceof Item.Feed ? 1 : 2);
-            }
+        List<Item.Rapid> rapids =
+                result.timeline().program().items().stream()
+                        .filter(Item.Rapid.class::isInstance)
+                        .map(Item.Rapid.class::cast)
+                        .toList();
+        assertThat(scene.travel()).hasSameSizeAs(rapids);
+        for (int i = 0; i < rapids.size(); i++) {
+            double[] row = scene.travel().get(i);
+            assertThat(row[0]).as("head up or down").isIn(0.0, 1.0);
+            assertThat(row[1]).isCloseTo(rapids.get(i).from().x(), within(1e-5));
+            assertThat(row[4]).isCloseTo(rapids.get(i).to().y(), within(1e-5));
         }
     }
 

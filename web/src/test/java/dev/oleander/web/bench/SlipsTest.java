@@ -327,7 +327,7 @@ class SlipsTest extends WebTest {
         assertThat(remains.areas())
                 .allSatisfy(a -> assertThat(a.depth()).isGreaterThan(Leftover.LEAST))
                 .allSatisfy(a -> assertThat(a.d()).isNotEmpty());
-        assertThat(SceneBuilder.build(1, jobs.view(id).result(), true).pieces())
+        assertThat(Replay.of(1, jobs.view(id).result()).pieces())
                 .as("all contours that set a piece free")
                 .isNotEmpty()
                 .allSatisfy(p -> assertThat(p).hasSize(4));

@@ -30,13 +30,14 @@ class PlayerTest extends BrowserTest {
         String script =
                 """
                 const [count, done] = arguments;
-                Promise.all([import('/js/player.js'), fetch(`/jobs/${document.body.dataset.job}/scene`).then((a) => a.json())])
-                    .then(([{Player}, scene]) => {
+                const fetched = (what) => fetch(`/jobs/${document.body.dataset.job}/${what}`).then((a) => a.json());
+                Promise.all([import('/js/player.js'), fetched('scene'), fetched('replay')])
+                    .then(([{Player}, scene, replay]) => {
                       const layer = document.createElement('canvas');
                       const table = {overlays: [], addEventListener() {}, refreshTop() {}, traceLayer: layer, ratio: 1,
                         colours: {}, view: {k: 1, ox: 0, oy: 0}};
                       const player = new Player(table);
-                      player.load(scene);
+                      player.load(scene, replay);
                       const found = [];
                       for (let i = 0; i <= count; i++) {
                         player.seek(player.total * i / count);
