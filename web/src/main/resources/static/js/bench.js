@@ -50,17 +50,16 @@ async function fetched(path) {
   return answer.json();
 }
 
-/** The picture first: what the replay plays is more, and is asked for while the picture is painted. */
+/** The picture first: what the replay plays is more, and would be in its way. */
 async function loadScene() {
   try {
     scene = new Scene(await fetched(`scene?planned=${stage !== 'shape'}`), stage);
-    const coming = player ? fetched('replay') : null;
     layers?.apply(scene);
     table.show(scene);
     applySelection();
     await nextPicture();
     performance.mark('picture');
-    await follow(await coming);
+    await follow(player ? await fetched('replay') : null);
   } catch (failure) {
     say('The drawing could not be fetched. Reload the page.');
     throw failure;
@@ -79,6 +78,7 @@ async function follow(replay) {
   leads.follow(scene);
   wire.follow(scene);
   document.body.dataset.scene = scene.step;
+  runLine.complete();
 }
 
 // ---- selection
@@ -337,6 +337,9 @@ if (player) {
 
 let kept = null;
 
+/** What was open and in sight in a part of the run line that is yet to come. */
+let late = null;
+
 document.addEventListener('htmx:beforeSwap', () => {
   kept ??= {
     closed: [...document.querySelectorAll('.line-group')].filter((g) => !g.open).map((g) => g.id),
@@ -351,7 +354,9 @@ document.addEventListener('htmx:afterSettle', () => {
   if (!kept) {
     return;
   }
-  const {closed, open, line, slip, focus} = kept;
+  const {closed, open, line} = late ?? kept;
+  const {slip, focus} = kept;
+  late = runLine.partial ? late ?? kept : null;
   kept = null;
   closed.forEach((id) => document.getElementById(id)?.removeAttribute('open'));
   open.forEach((id) => document.getElementById(id)?.setAttribute('open', ''));
@@ -369,6 +374,9 @@ document.addEventListener('htmx:afterSettle', () => {
   applySelection();
   runLine.placeMarker();
   leads.follow(scene);
+  if (scene) {
+    runLine.complete();
+  }
 });
 
 document.addEventListener('sceneChanged', ({detail: {step}}) => {

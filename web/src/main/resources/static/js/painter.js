@@ -9,6 +9,11 @@ const SHORTEST_WITH_TICKS = 26;
 const MOST_NUMBERS = 500;
 const SPECK = 3;
 
+/** Thousands of cuts of few pixels are drawn as hair lines: wider ones run into each other, and take ten times as long. */
+const CROWD = 1000;
+const ROOM = 24;
+const HAIR = 0.9;
+
 /** Colour, width and dashes by what is done with a line. */
 const STYLES = {
   cut: ['rose', 1.5, []],
@@ -260,16 +265,17 @@ export class Painter {
     if (replay) {
       this.#slats(scene);
     }
+    const fine = scene.stops.length > CROWD && scene.usualSize * this.view.k < ROOM;
     this.ctx.globalAlpha = replay ? 0.45 : 1;
     this.stroke(scene.travelPath, this.c.travel, 1, [1.5, 3]);
     this.stroke(scene.lowPath, this.c.travel, 0.8);
     if (scene.wire) {
       this.#passes(scene);
     } else {
-      this.stroke(scene.mainPath, this.c.rose, 1.4);
+      this.stroke(scene.mainPath, this.c.rose, fine ? HAIR : 1.4);
     }
     this.stroke(scene.markPath, this.c.sea, 1.2, [7, 3, 2, 3]);
-    this.stroke(scene.leadPath, this.c.sea, 1.4);
+    this.stroke(scene.leadPath, this.c.sea, fine ? HAIR : 1.4);
     if (scene.stage !== 'sheet') {
       this.#ticksOfStops(scene);
       this.#tabs(scene);
@@ -415,7 +421,7 @@ export class Painter {
   }
 
   /** A programmed stop: two short parallel bars where the head waits for people. */
-  #halts(stop, sx, sy) {
+  #halts(path, stop, sx, sy) {
     const ends = [stop.out, stop.over, stop.main].find((d) => d.length);
     const places = [];
     if (stop.halts & 1) {
@@ -424,56 +430,64 @@ export class Painter {
     if (stop.halts & 2) {
       places.push(this.view.toScreen(ends[ends.length - 3], ends[ends.length - 2]));
     }
-    this.ctx.fillStyle = this.c.ink;
     for (const [x, y] of places) {
-      this.ctx.fillRect(x - 11, y + 6, 3, 11);
-      this.ctx.fillRect(x - 5, y + 6, 3, 11);
+      path.rect(x - 11, y + 6, 3, 11);
+      path.rect(x - 5, y + 6, 3, 11);
     }
   }
 
-  /** Pierce rings, arrow heads where leads join, order numbers. */
+  /** Pierce rings, arrow heads where leads join, order numbers; marks of a kind in one path, for there may be thousands. */
   #startMarks(scene) {
     const visible = scene.stops.filter((s) => s.box && this.view.isVisible(s.box));
-    this.screen();
-    this.ctx.font = '600 11px Commissioner, sans-serif';
-    this.ctx.textBaseline = 'middle';
+    const [rings, arrows, halts] = [new Path2D(), new Path2D(), new Path2D()];
+    const numbered = [];
     for (const stop of visible) {
       const start = stop.in.length ? stop.in : stop.main;
       const [sx, sy] = this.view.toScreen(start[0], start[1]);
       const size = Math.max(stop.box[2] - stop.box[0], stop.box[3] - stop.box[1]) * this.view.k;
       if (size > 7) {
-        this.ctx.beginPath();
-        this.ctx.arc(sx, sy, size > 22 ? 3.4 : 2, 0, 2 * Math.PI);
-        this.ctx.fillStyle = this.c.card;
-        this.ctx.fill();
-        this.ctx.strokeStyle = this.c.ink;
-        this.ctx.lineWidth = 1.2;
-        this.ctx.stroke();
+        const r = size > 22 ? 3.4 : 2;
+        rings.moveTo(sx + r, sy);
+        rings.arc(sx, sy, r, 0, 2 * Math.PI);
       }
       if (stop.in.length && length(stop.in) * this.view.k > 12) {
-        this.#arrow(stop.in);
+        this.#arrow(arrows, stop.in);
       }
-      this.#halts(stop, sx, sy);
+      this.#halts(halts, stop, sx, sy);
       if (visible.length < MOST_NUMBERS && size > 26) {
-        this.#number(stop, sx, sy);
+        numbered.push([stop, sx, sy]);
       }
+    }
+    this.screen();
+    this.ctx.lineWidth = 1.2;
+    this.#solid(rings, this.c.card, this.c.ink);
+    this.#solid(arrows, this.c.sea);
+    this.#solid(halts, this.c.ink);
+    this.ctx.font = '600 11px Commissioner, sans-serif';
+    this.ctx.textBaseline = 'middle';
+    numbered.forEach((place) => this.#number(...place));
+  }
+
+  #solid(path, colour, edge = null) {
+    this.ctx.fillStyle = colour;
+    this.ctx.fill(path);
+    if (edge) {
+      this.ctx.strokeStyle = edge;
+      this.ctx.stroke(path);
     }
   }
 
-  #arrow(d) {
+  #arrow(path, d) {
     const at = d.length - 5;
     const [x0, y0] = at === 0 ? [d[0], d[1]] : [d[at - 1], d[at]];
-    const end = pointOf(at === 0 ? d[0] : x0, at === 0 ? d[1] : y0, d[d.length - 3], d[d.length - 2], d[d.length - 1], 1);
+    const end = pointOf(x0, y0, d[d.length - 3], d[d.length - 2], d[d.length - 1], 1);
     const [sx, sy] = this.view.toScreen(end.x, end.y);
     const dx = end.dx;
     const dy = -end.dy;
-    this.ctx.beginPath();
-    this.ctx.moveTo(sx, sy);
-    this.ctx.lineTo(sx - 7 * dx - 3 * dy, sy - 7 * dy + 3 * dx);
-    this.ctx.lineTo(sx - 7 * dx + 3 * dy, sy - 7 * dy - 3 * dx);
-    this.ctx.closePath();
-    this.ctx.fillStyle = this.c.sea;
-    this.ctx.fill();
+    path.moveTo(sx, sy);
+    path.lineTo(sx - 7 * dx - 3 * dy, sy - 7 * dy + 3 * dx);
+    path.lineTo(sx - 7 * dx + 3 * dy, sy - 7 * dy - 3 * dx);
+    path.closePath();
   }
 
   #number(stop, sx, sy) {

@@ -15,8 +15,30 @@ export class RunLine extends EventTarget {
     document.addEventListener('pointermove', (e) => this.#move(e));
     document.addEventListener('pointerup', (e) => this.#up(e));
     document.addEventListener('pointercancel', () => this.#end());
-    // a folded group fetches its stops when it opens; the marker then has a place
-    root.addEventListener('toggle', () => this.placeMarker(), true);
+    root.addEventListener('toggle', ({target}) => this.#unfold(target), true);
+  }
+
+  /** A folded group fetches its rows when it is first opened; the marker then has a place. */
+  async #unfold(group) {
+    const {rows} = group.dataset;
+    if (rows && group.open) {
+      delete group.dataset.rows;
+      await htmx.ajax('GET', rows, {source: group, target: group, swap: 'beforeend'});
+    }
+    this.placeMarker();
+  }
+
+  /** Whether groups are still missing: long lines come in two parts, so that the picture waits for one only. */
+  get partial() {
+    return this.root.querySelector('.line-rest') !== null;
+  }
+
+  async complete() {
+    const rest = this.root.querySelector('.line-rest');
+    if (rest) {
+      rest.className = '';
+      await htmx.ajax('GET', rest.dataset.rows, {source: rest, target: rest, swap: 'outerHTML'});
+    }
   }
 
   get scroll() {

@@ -57,6 +57,8 @@ export class Scene {
       trace(this.leadPath, stop.in);
       trace(this.leadPath, stop.out);
     }
+    const sizes = this.stops.filter((s) => s.box).map((s) => Math.max(s.box[2] - s.box[0], s.box[3] - s.box[1]));
+    this.usualSize = sizes.sort((a, b) => a - b)[sizes.length >> 1] ?? 0;
     this.fanOut(1);
     this.tabPath = new Path2D();
     for (const stop of this.stops) {

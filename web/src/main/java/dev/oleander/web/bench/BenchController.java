@@ -9,6 +9,7 @@ import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StageReport;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.constraints.PositiveOrZero;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -137,6 +138,32 @@ class BenchController {
         return "bench/slip :: content";
     }
 
+    /**
+     * The groups of the run line that did not come with the page.
+     *
+     * @param from how many came
+     */
+    @GetMapping("/jobs/{id}/groups")
+    String groups(
+            @PathVariable long id,
+            @RequestParam @PositiveOrZero int from,
+            @RequestParam(defaultValue = "") String stop,
+            Model model) {
+        JobView job = jobs.view(id);
+        RunLineView line = runLine(job, stop);
+        model.addAttribute("job", job);
+        model.addAttribute("runLine", line);
+        model.addAttribute("shown", line.from(from));
+        return "bench/run-line :: groups";
+    }
+
+    private static RunLineView runLine(JobView job, String stop) {
+        if (!job.result().isPlanned()) {
+            throw new NotFoundException("The run of job %d is not planned.".formatted(job.id()));
+        }
+        return RunLineView.of(job.result(), new LinkedHashSet<>(ids(stop)));
+    }
+
     /** The stops of one folded group of the run line. */
     @GetMapping("/jobs/{id}/groups/{index}")
     String group(
@@ -145,7 +172,7 @@ class BenchController {
             @RequestParam(defaultValue = "") String stop,
             Model model) {
         JobView job = jobs.view(id);
-        RunLineView line = RunLineView.of(job.result(), new LinkedHashSet<>(ids(stop)));
+        RunLineView line = runLine(job, stop);
         if (index < 0 || index >= line.groups().size()) {
             throw new NotFoundException("The run line has no group %d.".formatted(index));
         }

@@ -25,6 +25,9 @@ public record RunLineView(
     /** Above this many stops groups start folded, which keeps the page light. */
     private static final int MOST_UNFOLDED = 240;
 
+    /** Groups that come with the page when they are folded; the others follow the picture. */
+    private static final int EARLY = 40;
+
     /** Stops of one part and copy that follow each other. */
     public record Group(
             int index,
@@ -61,6 +64,30 @@ public record RunLineView(
         public String duration() {
             return refused ? "–" : Numbers.duration(seconds);
         }
+    }
+
+    /** The groups that come with the page: the first ones, and up to those that are selected. */
+    public List<Group> early() {
+        if (!folded) {
+            return groups;
+        }
+        int count = EARLY;
+        for (Group group : groups) {
+            if (group.selected()) {
+                count = Math.max(count, group.index() + 1);
+            }
+        }
+        return groups.subList(0, Math.min(count, groups.size()));
+    }
+
+    /** Whether there are more groups than come with the page. */
+    public boolean isLonger() {
+        return early().size() < groups.size();
+    }
+
+    /** The groups from one on; none when there are fewer. */
+    List<Group> from(int index) {
+        return groups.subList(Math.min(index, groups.size()), groups.size());
     }
 
     static RunLineView of(JobResult result, Set<String> selected) {

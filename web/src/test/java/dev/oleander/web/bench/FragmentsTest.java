@@ -12,6 +12,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -130,6 +131,31 @@ class FragmentsTest extends WebTest {
     void aGroupsStopsAreFetched() {
         String rows = pages.fragment("/jobs/%d/groups/0".formatted(job)).body();
         assertThat(rows.split("class=\"stop\"")).hasSizeGreaterThan(8);
+    }
+
+    @Test
+    void aLongLineComesInTwoParts() {
+        long many = makeJob("cleat_backing_plate", "Many", 45);
+        String page = pages.get("/jobs/%d/cuts".formatted(many)).body();
+        assertThat(count(page, "class=\"line-group\"")).isEqualTo(40);
+        assertThat(count(page, "class=\"stop\"")).as("all are folded").isZero();
+        assertThat(page).contains("data-rows=\"/jobs/%d/groups?from=40\"".formatted(many));
+        String rest = pages.fragment("/jobs/%d/groups?from=40".formatted(many)).body();
+        assertThat(count(rest, "class=\"line-group\"")).isEqualTo(5);
+        assertThat(rest)
+                .contains("id=\"group-44\"", "data-rows=\"/jobs/%d/groups/44\"".formatted(many));
+        assertThat(pages.fragment("/jobs/%d/groups?from=99".formatted(many)).body())
+                .doesNotContain("line-group");
+        assertThat(pages.get("/jobs/%d/groups?from=-1".formatted(many)).statusCode())
+                .isEqualTo(400);
+        String last = jobs.view(many).result().run().stops().get(45 * 8 - 1).id();
+        String selected = pages.get("/jobs/%d/cuts?stop=%s".formatted(many, last)).body();
+        assertThat(count(selected, "class=\"line-group\"")).as("up to the selected").isEqualTo(45);
+        assertThat(selected).contains("data-stop=\"" + last + "\"").doesNotContain("line-rest");
+    }
+
+    private static int count(String text, String part) {
+        return text.split(Pattern.quote(part), -1).length - 1;
     }
 
     @Test
