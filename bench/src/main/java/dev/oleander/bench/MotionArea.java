@@ -66,7 +66,7 @@ final class MotionArea implements Area {
     }
 
     @Override
-    public List<Row> measure() {
+    public List<Row> measure() throws Exception {
         Program program = program();
         Dialect dialect = DialectLibrary.shipped().find("teasel").orElseThrow();
         TimeModel model = new TimeModel(MachineLibrary.shipped().find("teasel").orElseThrow());
@@ -105,6 +105,7 @@ final class MotionArea implements Area {
                         null));
         rows.add(Row.below("faults found in it", checked.faults().size(), "", 0.0, null));
         material(rows);
+        rows.addAll(FirstPicture.measure());
         return rows;
     }
 

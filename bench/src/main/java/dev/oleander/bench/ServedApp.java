@@ -12,13 +12,15 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 
-/** Starts and stops the application by its own script, with a data folder that is thrown away. */
-final class StartUp {
+/**
+ * The application started and stopped by its own script, with a data folder that is thrown away.
+ */
+final class ServedApp implements AutoCloseable {
 
     private final Path data;
     private final int port;
 
-    StartUp() throws IOException {
+    ServedApp() throws IOException {
         this.data = Files.createTempDirectory("oleander-bench");
         // the database's user has to reach into it
         data.toFile().setExecutable(true, false);
@@ -28,20 +30,30 @@ final class StartUp {
         }
     }
 
-    /** Seconds from the command to a served page, for a start that has nothing to build or fill. */
-    double secondsOfSecondStart() throws IOException, InterruptedException {
-        try {
-            run("start", "--detach");
-            run("stop");
-            long began = System.nanoTime();
-            run("start", "--detach");
-            requirePage();
-            double seconds = (System.nanoTime() - began) / 1e9;
-            run("stop");
-            return seconds;
-        } finally {
-            run("stop");
-            remove();
+    /** Returns when pages are served. */
+    void start() throws IOException, InterruptedException {
+        run("start", "--detach");
+        HttpRequest request = HttpRequest.newBuilder(address("/sign-in")).build();
+        int status = HttpClient.newHttpClient().send(request, BodyHandlers.ofString()).statusCode();
+        if (status != 200) {
+            throw new IllegalStateException("the sign-in page answers " + status);
+        }
+    }
+
+    void stop() throws IOException, InterruptedException {
+        run("stop");
+    }
+
+    URI address(String path) {
+        return URI.create("http://127.0.0.1:" + port + path);
+    }
+
+    /** Stops it and throws its data away. */
+    @Override
+    public void close() throws IOException, InterruptedException {
+        stop();
+        try (Stream<Path> files = Files.walk(data)) {
+            files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(f -> f.delete());
         }
     }
 
@@ -55,21 +67,6 @@ final class StartUp {
         if (builder.start().waitFor() != 0) {
             throw new IllegalStateException(
                     String.join(" ", command) + " failed: " + Files.readString(said));
-        }
-    }
-
-    private void requirePage() throws IOException, InterruptedException {
-        HttpRequest request =
-                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/sign-in")).build();
-        int status = HttpClient.newHttpClient().send(request, BodyHandlers.ofString()).statusCode();
-        if (status != 200) {
-            throw new IllegalStateException("the sign-in page answers " + status);
-        }
-    }
-
-    private void remove() throws IOException {
-        try (Stream<Path> files = Files.walk(data)) {
-            files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(f -> f.delete());
         }
     }
 }
