@@ -13,8 +13,10 @@ export class Scene {
     for (const stop of this.stops) {
       stop.box = stop.main.length ? box(stop.main) : null;
     }
-    for (const feature of this.features) {
-      feature.box = box(feature.d);
+    if (stage === 'shape') {
+      this.features.forEach((feature) => {
+        feature.box = box(feature.d);
+      });
     }
     this.keptPath = this.#kept();
     if (stage !== 'shape') {
@@ -31,10 +33,10 @@ export class Scene {
       }
       return all;
     }
-    const parts = this.regions.map((contours) => {
+    const parts = this.parts.map((contours) => {
       const path = new Path2D();
-      contours.forEach((d) => {
-        trace(path, d);
+      contours.forEach((id) => {
+        trace(path, this.featureById.get(id).d);
         path.closePath();
       });
       return path;

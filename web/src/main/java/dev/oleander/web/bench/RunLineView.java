@@ -1,6 +1,8 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.motion.Item;
 import dev.oleander.motion.Seconds;
+import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.WireVisit;
 import dev.oleander.proof.Finding;
@@ -96,15 +98,18 @@ public record RunLineView(
         List<Group> groups = new ArrayList<>();
         List<Row> rows = new ArrayList<>();
         List<Stop> stops = result.run().stops();
-        for (int i = 0; i < stops.size(); i++) {
-            Stop stop = stops.get(i);
-            rows.add(row(stop, result, worst, begins, selected));
-            String title = title(stop, result);
-            boolean last = i + 1 == stops.size() || !title.equals(title(stops.get(i + 1), result));
-            if (last) {
+        String title = "";
+        for (Stop stop : stops) {
+            String own = title(stop, result);
+            if (!own.equals(title) && !rows.isEmpty()) {
                 groups.add(group(groups.size(), title, rows));
                 rows = new ArrayList<>();
             }
+            title = own;
+            rows.add(row(stop, result, worst, begins, selected));
+        }
+        if (!rows.isEmpty()) {
+            groups.add(group(groups.size(), title, rows));
         }
         boolean grouped = groups.size() > 1;
         return new RunLineView(
@@ -199,10 +204,16 @@ public record RunLineView(
 
     private static Map<String, Double> begins(JobResult result) {
         Map<String, Double> begins = new HashMap<>();
-        double[] ends = result.timeline().ends();
+        Timeline timeline = result.timeline();
+        double[] ends = timeline.ends();
+        List<Item> items = timeline.program().items();
+        String before = null;
         for (int i = 0; i < ends.length; i++) {
-            String stop = result.timeline().program().items().get(i).origin().stop();
-            begins.putIfAbsent(stop, i == 0 ? 0 : ends[i - 1]);
+            String stop = items.get(i).origin().stop();
+            if (!stop.equals(before)) {
+                begins.putIfAbsent(stop, i == 0 ? 0 : ends[i - 1]);
+                before = stop;
+            }
         }
         return begins;
     }

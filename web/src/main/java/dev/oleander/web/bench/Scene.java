@@ -8,8 +8,7 @@ import tools.jackson.databind.annotation.JsonSerialize;
  * each segment; bulge is tan(sweep / 4), 0 for a line. Lengths mm, times s.
  *
  * @param features chains of the drawing, in its own coordinates
- * @param regions kept material of each part, in the drawing's coordinates: outer path, then
- *     openings
+ * @param parts kept material of each: ids of the features that are its outline, then its openings
  * @param placements six numbers each: (x, y) to (a x + c y + e, b x + d y + f)
  * @param stock left, bottom, right, top; null when the sheet cannot be laid out
  * @param travel rapids: 1 with the head down and 0 with it up, x and y of both ends
@@ -21,7 +20,7 @@ public record Scene(
         int step,
         double[] box,
         List<FeatureShape> features,
-        List<List<double[]>> regions,
+        List<List<String>> parts,
         List<double[]> placements,
         double[] stock,
         List<StopShape> stops,

@@ -3,6 +3,7 @@ package dev.oleander.web.bench;
 import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.draw.Drawn;
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Arc;
@@ -29,6 +30,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 
 /** Puts what the table draws into plain numbers. */
 final class SceneBuilder {
@@ -52,21 +54,14 @@ final class SceneBuilder {
                 reading.features().stream()
                         .map(f -> feature(f, Collections.binarySearch(layers, f.layer())))
                         .toList();
-        List<List<double[]>> regions =
-                reading.parts().stream()
-                        .map(
-                                p ->
-                                        p.region().contours().stream()
-                                                .map(c -> flat(c.segments()))
-                                                .toList())
-                        .toList();
+        List<List<String>> parts = reading.parts().stream().map(SceneBuilder::contours).toList();
         double[] box = numbers(planned ? reading.workBox() : shownBox(reading));
         if (!planned || !result.isPlanned()) {
             return new Scene(
                     step,
                     box,
                     features,
-                    regions,
+                    parts,
                     List.of(),
                     null,
                     List.of(),
@@ -82,7 +77,7 @@ final class SceneBuilder {
                 step,
                 box,
                 features,
-                regions,
+                parts,
                 result.run().layout().placements().stream()
                         .map(p -> numbers(p.transform()))
                         .toList(),
@@ -94,6 +89,10 @@ final class SceneBuilder {
                 result.run().layout().keepOut().stream().map(SceneBuilder::clamp).toList(),
                 result.wire().map(WireScene::of).orElse(null),
                 notes(result, layers));
+    }
+
+    private static List<String> contours(Part part) {
+        return Stream.concat(Stream.of(part.outline()), part.openings().stream()).toList();
     }
 
     /** Round all that Shape draws, but for what is ignored: that may lie far off. */

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -27,18 +28,19 @@ public class ScriptModules {
             Pattern.compile(
                     "^import\\s(?:[^;]*?\\sfrom\\s)?'\\./([\\w-]+\\.js)';", Pattern.MULTILINE);
 
-    /** Text of each module, by name. */
-    private final Map<String, String> texts = new TreeMap<>();
+    /** What each module imports, by name. */
+    private final Map<String, List<String>> imports = new HashMap<>();
 
     private final String version;
 
     ScriptModules(ResourcePatternResolver resources) throws IOException {
-        StringBuilder all = new StringBuilder();
+        Map<String, String> texts = new TreeMap<>();
         for (Resource file : resources.getResources("classpath:/static/js/*.js")) {
             texts.put(file.getFilename(), file.getContentAsString(StandardCharsets.UTF_8));
         }
-        texts.forEach((name, text) -> all.append(name).append('\n').append(text));
-        this.version = DigestUtils.md5DigestAsHex(all.toString().getBytes(StandardCharsets.UTF_8));
+        texts.forEach((name, text) -> imports.put(name, importsOf(text)));
+        byte[] all = texts.toString().getBytes(StandardCharsets.UTF_8);
+        this.version = DigestUtils.md5DigestAsHex(all);
     }
 
     /** Changes when any module changes. */
@@ -51,7 +53,7 @@ public class ScriptModules {
         Set<String> found = new LinkedHashSet<>(List.of(module));
         Deque<String> open = new ArrayDeque<>(found);
         while (!open.isEmpty()) {
-            for (String imported : importsOf(open.remove())) {
+            for (String imported : imports.get(open.remove())) {
                 if (found.add(imported)) {
                     open.add(imported);
                 }
@@ -61,7 +63,7 @@ public class ScriptModules {
         return List.copyOf(found);
     }
 
-    private List<String> importsOf(String module) {
-        return IMPORT.matcher(texts.get(module)).results().map(m -> m.group(1)).toList();
+    private static List<String> importsOf(String text) {
+        return IMPORT.matcher(text).results().map(m -> m.group(1)).toList();
     }
 }

@@ -23,8 +23,8 @@ class SceneBuilderTest extends WebTest {
         Scene scene = SceneBuilder.build(job.step(), result, true);
         assertThat(scene.stops()).hasSize(24);
         assertThat(scene.placements()).hasSize(3);
-        assertThat(scene.regions()).hasSize(1);
-        assertThat(scene.regions().get(0)).hasSize(8);
+        assertThat(scene.parts()).hasSize(1);
+        assertThat(scene.parts().get(0)).hasSize(8);
         List<Item.Rapid> rapids =
                 result.timeline().program().items().stream()
                         .filter(Item.Rapid.class::isInstance)
