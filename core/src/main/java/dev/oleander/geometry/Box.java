@@ -67,6 +67,13 @@ public record Box(Point min, Point max) {
         return Math.hypot(Math.max(0, x), Math.max(0, y));
     }
 
+    /** How far this reaches out of another box at most, mm; 0 when it lies within. */
+    public double beyond(Box other) {
+        double x = Math.max(other.min.x() - min.x(), max.x() - other.max.x());
+        double y = Math.max(other.min.y() - min.y(), max.y() - other.max.y());
+        return Math.max(0, Math.max(x, y));
+    }
+
     public boolean touches(Box other) {
         return other.min.x() <= max.x()
                 && other.max.x() >= min.x()

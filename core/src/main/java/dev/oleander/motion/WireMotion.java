@@ -11,7 +11,6 @@ import dev.oleander.motion.Item.TwoPlane;
 import dev.oleander.motion.Item.Way;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
-import dev.oleander.plan.wire.CopyChoice;
 import dev.oleander.plan.wire.Ruling;
 import dev.oleander.plan.wire.WireCut;
 import dev.oleander.plan.wire.WirePlan;
@@ -51,7 +50,7 @@ public record WireMotion(Program wire, Program posted, List<Integer> itemOfWire)
         private final List<Integer> itemOfWire = new ArrayList<>();
         private Point at = Point.ORIGIN;
         private int condition = -1;
-        private int copy = 1;
+        private double turn;
         private boolean on;
         private WireCut.Lean lean;
         private Origin origin = Origin.FRAME;
@@ -97,10 +96,9 @@ public record WireMotion(Program wire, Program posted, List<Integer> itemOfWire)
 
         /** Turns the work to the copy, where a rotary axis does. */
         private void index(WireVisit visit) {
-            CopyChoice round = plan.choices().round();
-            if (round != null && round.indexed() && visit.copy() != copy) {
-                copy = visit.copy();
-                double turn = (copy - 1) * round.angle().value();
+            double wanted = plan.copy(visit.copy()).turn();
+            if (wanted != turn) {
+                turn = wanted;
                 event(EventKind.INDEX, Map.of("turn", turn), "");
             }
         }

@@ -28,6 +28,8 @@ public record Refusal(Kind kind, String sentence, Point place, double value, dou
         /** there is no start hole, or it lies on the wrong side */
         HOLE,
         /** a hold does not fit where it is */
-        HOLD
+        HOLD,
+        /** it lies beyond the edge of the stock */
+        OUTSIDE
     }
 }

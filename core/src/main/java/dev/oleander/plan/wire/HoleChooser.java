@@ -35,8 +35,7 @@ final class HoleChooser {
     StartHole choose(Contour contour, WireKind kind, WireChoice choice, List<Feature> drawn) {
         boolean inside = kind == WireKind.OPENING;
         if (choice.entry().hole() != null) {
-            return set(
-                    contour, inside, wanted.placement().transform().apply(choice.entry().hole()));
+            return set(contour, inside, wanted.placed().apply(choice.entry().hole()));
         }
         StartHole nearest = nearest(contour, inside, drawn);
         if (nearest != null) {
@@ -48,14 +47,14 @@ final class HoleChooser {
     }
 
     private StartHole hole(Point at, double diameter, StartHole.Given given) {
-        return new StartHole(wanted.id(), wanted.placement().copy(), at, diameter, given);
+        return new StartHole(wanted.id(), wanted.copy().number(), at, diameter, given);
     }
 
     private StartHole nearest(Contour contour, boolean inside, List<Feature> drawn) {
         StartHole best = null;
         double least = Double.POSITIVE_INFINITY;
         for (Feature feature : drawn) {
-            Point at = wanted.placement().transform().apply(Subjects.centre(feature));
+            Point at = wanted.placed().apply(Subjects.centre(feature));
             double d = contour.nearest(at).point().distance(at);
             if (contour.contains(at) == inside && d < least) {
                 least = d;

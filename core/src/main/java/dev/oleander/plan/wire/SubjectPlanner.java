@@ -2,6 +2,7 @@ package dev.oleander.plan.wire;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
@@ -11,7 +12,6 @@ import dev.oleander.geometry.Transform;
 import dev.oleander.geometry.offset.OffsetException;
 import dev.oleander.geometry.offset.OffsetOptions;
 import dev.oleander.geometry.offset.Offsetter;
-import dev.oleander.plan.Placement;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.Stop;
@@ -28,6 +28,9 @@ import java.util.Optional;
 /** Plans one feature of one copy: hole, start, flanks, passes. Serves many threads. */
 final class SubjectPlanner {
 
+    /** mm beyond the stock that come from rounding. */
+    private static final double OUTSIDE = 1e-6;
+
     private final WireTask task;
     private final WireChoices choices;
     private final Subjects subjects;
@@ -35,37 +38,44 @@ final class SubjectPlanner {
     private final Map<String, Feature> features;
     private final SettingsResolver resolver;
     private final Map<Integer, HolePlacer> placers = new HashMap<>();
+    private final Map<Integer, List<Task>> together = new HashMap<>();
 
     SubjectPlanner(
             WireTask task,
             WireChoices choices,
             Subjects subjects,
             SheetLayout layout,
-            Reading reading) {
+            Reading reading,
+            List<Task> all) {
         this.task = task;
         this.choices = choices;
         this.subjects = subjects;
         this.layout = layout;
         this.features = reading.byId();
         this.resolver = new SettingsResolver(task, choices);
-        List<Contour> drawn =
-                subjects.all().stream().filter(Feature::isClosed).map(Feature::contour).toList();
-        for (Placement placement : layout.placements()) {
-            List<Contour> there =
-                    drawn.stream().map(c -> c.transformed(placement.transform())).toList();
-            placers.put(placement.copy(), new HolePlacer(there, layout.stock()));
+        for (Task one : all) {
+            together.computeIfAbsent(one.copy().base(), base -> new ArrayList<>()).add(one);
         }
+        together.forEach(
+                (base, tasks) -> {
+                    List<Contour> there =
+                            tasks.stream()
+                                    .filter(t -> t.feature().isClosed())
+                                    .map(t -> t.feature().contour().transformed(t.placed()))
+                                    .toList();
+                    placers.put(base, new HolePlacer(there, layout.stock()));
+                });
     }
 
-    /**
-     * A feature where a copy lies.
-     *
-     * @param punchOfSet whether it is the punch for a die that is cut from the same contour
-     */
-    record Task(Feature feature, Placement placement, boolean punchOfSet) {
+    /** A feature where a copy lies. */
+    record Task(Feature feature, WireCopy copy) {
 
         String id() {
-            return Stop.id(feature.id(), placement.copy());
+            return Stop.id(feature.id(), copy.number());
+        }
+
+        Transform placed() {
+            return copy.placement().transform();
         }
     }
 
@@ -76,7 +86,7 @@ final class SubjectPlanner {
         } catch (RefusedException refused) {
             Stop stop =
                     WireStops.refused(
-                            wanted.feature(), wanted.placement().copy(), kind, refused.refusal());
+                            wanted.feature(), wanted.copy().number(), kind, refused.refusal());
             return new SubjectPlan(
                     wanted.id(),
                     List.of(stop),
@@ -90,7 +100,7 @@ final class SubjectPlanner {
 
     private WireKind kind(Task wanted) {
         if (subjects.isSet(wanted.feature())) {
-            return wanted.punchOfSet() ? WireKind.PUNCH : WireKind.OPENING;
+            return wanted.copy().punches() ? WireKind.PUNCH : WireKind.OPENING;
         }
         return subjects.kindOf(wanted.feature());
     }
@@ -106,15 +116,15 @@ final class SubjectPlanner {
         Work(Task wanted, WireKind kind) {
             this.wanted = wanted;
             this.feature = wanted.feature();
-            this.placed = wanted.placement().transform();
-            int copy = wanted.placement().copy();
+            this.placed = wanted.placed();
+            int copy = wanted.copy().number();
             this.choice = resolver.choice(feature, copy, kind);
             this.settings = resolver.resolve(feature, copy, kind);
             this.chain = drawn().transformed(placed);
         }
 
         private Chain drawn() {
-            boolean shrinks = wanted.punchOfSet() && choices.clearance() != null;
+            boolean shrinks = wanted.copy().punches() && choices.clearance() != null;
             if (!shrinks || choices.clearance().value() == 0) {
                 return feature.chain();
             }
@@ -140,12 +150,14 @@ final class SubjectPlanner {
 
         SubjectPlan plan() {
             if (settings.kind() == WireKind.OPEN) {
-                return new OpenCutter(task, layout, feature, wanted.placement(), settings, choice)
+                return new OpenCutter(
+                                task, layout, feature, wanted.copy().placement(), settings, choice)
                         .plan();
             }
             Contour contour = (Contour) chain;
+            requireInside(contour);
             StartHole hole =
-                    new HoleChooser(task, placers.get(wanted.placement().copy()), wanted)
+                    new HoleChooser(task, placers.get(wanted.copy().base()), wanted)
                             .choose(contour, settings.kind(), choice, subjects.holesOf(feature));
             double start =
                     new StartFinder(contour, settings)
@@ -171,7 +183,7 @@ final class SubjectPlanner {
             ProfileWork.WaySource source = source(elements, outwardLeft, forward, start);
             ProfileWork work = new ProfileWork(elements, settings, outwardLeft, source);
             Subject subject =
-                    new Subject(wanted.id(), feature.id(), wanted.placement().copy(), hole.at());
+                    new Subject(wanted.id(), feature.id(), wanted.copy().number(), hole.at());
             StopCutter cutter =
                     new StopCutter(
                             subject,
@@ -304,6 +316,21 @@ final class SubjectPlanner {
 
         // ---- room
 
+        private void requireInside(Contour contour) {
+            Box box = contour.box();
+            double beyond = box.beyond(layout.stock());
+            if (beyond > OUTSIDE) {
+                throw new RefusedException(
+                        new Refusal(
+                                Refusal.Kind.OUTSIDE,
+                                "it reaches %s beyond the edge of the stock. Take a larger stock or repeat it less far."
+                                        .formatted(Numbers.length(beyond)),
+                                box.centre(),
+                                beyond,
+                                0));
+            }
+        }
+
         /** What is wider than the wire nowhere falls apart when it is offset as a whole. */
         private void requireRoom(Contour contour) {
             double offset = settings.row().greatestOffset();
@@ -346,11 +373,12 @@ final class SubjectPlanner {
         /** What lies in the piece that comes free. */
         private List<String> inside(Contour contour) {
             List<String> inside = new ArrayList<>();
-            for (Feature other : subjects.all()) {
-                boolean within =
-                        other != feature && contour.contains(placed.apply(other.chain().start()));
-                if (within) {
-                    inside.add(Stop.id(other.id(), wanted.placement().copy()));
+            for (Task other : together.get(wanted.copy().base())) {
+                boolean here = !other.equals(wanted) && other.copy().isWith(wanted.copy());
+                if (here
+                        && contour.contains(
+                                other.placed().apply(other.feature().chain().start()))) {
+                    inside.add(other.id());
                 }
             }
             return inside;

@@ -4,13 +4,15 @@ package dev.oleander.plan.wire;
  * What a person set for a stop of a wire machine, in groups.
  *
  * @param upper another contour at the upper side; null: none
+ * @param repeat how it is repeated; for all copies of a contour only
  */
 public record WireChoice(
         EntryChoice entry,
         PassChoice passes,
         SlugChoice slug,
         TaperChoice taper,
-        UpperChoice upper) {
+        UpperChoice upper,
+        RepeatChoice repeat) {
 
     public static final WireChoice NOTHING =
             new WireChoice(
@@ -18,13 +20,15 @@ public record WireChoice(
                     PassChoice.NOTHING,
                     SlugChoice.NOTHING,
                     TaperChoice.NOTHING,
-                    null);
+                    null,
+                    RepeatChoice.NOTHING);
 
     public WireChoice {
         entry = entry == null ? EntryChoice.NOTHING : entry;
         passes = passes == null ? PassChoice.NOTHING : passes;
         slug = slug == null ? SlugChoice.NOTHING : slug;
         taper = taper == null ? TaperChoice.NOTHING : taper;
+        repeat = repeat == null ? RepeatChoice.NOTHING : repeat;
     }
 
     public boolean isNothing() {
@@ -38,7 +42,8 @@ public record WireChoice(
                 passes.over(other.passes),
                 slug.over(other.slug),
                 taper.over(other.taper),
-                upper != null ? upper : other.upper);
+                upper != null ? upper : other.upper,
+                repeat.equals(RepeatChoice.NOTHING) ? other.repeat : repeat);
     }
 
     /** What makes sense for other contours too: not where on this one something lies. */
@@ -48,26 +53,31 @@ public record WireChoice(
                 passes,
                 slug.withAt(null),
                 new TaperChoice(taper.angle(), null, taper.corners(), null, taper.land()),
-                null);
+                null,
+                RepeatChoice.NOTHING);
     }
 
     public WireChoice withEntry(EntryChoice value) {
-        return new WireChoice(value, passes, slug, taper, upper);
+        return new WireChoice(value, passes, slug, taper, upper, repeat);
     }
 
     public WireChoice withPasses(PassChoice value) {
-        return new WireChoice(entry, value, slug, taper, upper);
+        return new WireChoice(entry, value, slug, taper, upper, repeat);
     }
 
     public WireChoice withSlug(SlugChoice value) {
-        return new WireChoice(entry, passes, value, taper, upper);
+        return new WireChoice(entry, passes, value, taper, upper, repeat);
     }
 
     public WireChoice withTaper(TaperChoice value) {
-        return new WireChoice(entry, passes, slug, value, upper);
+        return new WireChoice(entry, passes, slug, value, upper, repeat);
     }
 
     public WireChoice withUpper(UpperChoice value) {
-        return new WireChoice(entry, passes, slug, taper, value);
+        return new WireChoice(entry, passes, slug, taper, value, repeat);
+    }
+
+    public WireChoice withRepeat(RepeatChoice value) {
+        return new WireChoice(entry, passes, slug, taper, upper, value);
     }
 }

@@ -12,6 +12,7 @@ import java.util.TreeMap;
  * What a wire machine does, visit by visit.
  *
  * @param run the same as entries of the run line, in the same order
+ * @param copies of the drawing and of single contours, in the order of their numbers
  * @param visits by id of their stop; refused stops have none
  * @param settings by feature and copy, as in c3.2
  * @param holes that the wire is threaded through, those to be drilled and those that are there
@@ -22,6 +23,7 @@ public record WirePlan(
         WireTask task,
         WireChoices choices,
         Run run,
+        List<WireCopy> copies,
         Map<String, WireVisit> visits,
         Map<String, WireSettings> settings,
         List<StartHole> holes,
@@ -29,10 +31,18 @@ public record WirePlan(
         WireOrderCheck order) {
 
     public WirePlan {
+        copies = List.copyOf(copies);
         visits = Map.copyOf(visits);
         settings = Map.copyOf(settings);
         holes = List.copyOf(holes);
         surfaces = Map.copyOf(surfaces);
+    }
+
+    /**
+     * @param number from 1
+     */
+    public WireCopy copy(int number) {
+        return copies.get(number - 1);
     }
 
     /** What happens at an entry of the run line. */

@@ -6,7 +6,6 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Transform;
 import dev.oleander.plan.OrderRule;
-import dev.oleander.plan.Placement;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
@@ -42,9 +41,11 @@ public final class WirePlanner {
             Events events,
             Progress progress) {
         Subjects subjects = new Subjects(reading, choices);
-        SheetLayout layout = new WireLayout(task, choices, subjects).lay(reading, sheet);
-        List<SubjectPlanner.Task> tasks = tasks(subjects, layout);
-        SubjectPlanner planner = new SubjectPlanner(task, choices, subjects, layout, reading);
+        WireLayout.Laid laid = new WireLayout(task, choices, subjects).lay(reading, sheet);
+        SheetLayout layout = laid.layout();
+        List<SubjectPlanner.Task> tasks = tasks(subjects, laid.copies());
+        SubjectPlanner planner =
+                new SubjectPlanner(task, choices, subjects, layout, reading, tasks);
         List<SubjectPlan> plans =
                 IntStream.range(0, tasks.size())
                         .parallel()
@@ -65,7 +66,15 @@ public final class WirePlanner {
         Map<String, List<StopEvent>> happening = events.of(ordered);
         Run run = new Run(task.machine(), OrderRule.BY_HAND, layout, ordered, happening, List.of());
         return new WirePlan(
-                task, choices, run, visits, settings, holes, surfaces, new WireOrderCheck(plans));
+                task,
+                choices,
+                run,
+                laid.copies(),
+                visits,
+                settings,
+                holes,
+                surfaces,
+                new WireOrderCheck(plans));
     }
 
     /** Gives the events of stops. */
@@ -73,14 +82,12 @@ public final class WirePlanner {
         Map<String, List<StopEvent>> of(List<Stop> stops);
     }
 
-    private List<SubjectPlanner.Task> tasks(Subjects subjects, SheetLayout layout) {
-        int dies = WireLayout.dies(layout, subjects);
+    private static List<SubjectPlanner.Task> tasks(Subjects subjects, List<WireCopy> copies) {
         List<SubjectPlanner.Task> tasks = new ArrayList<>();
-        for (Placement placement : layout.placements()) {
+        for (WireCopy copy : copies) {
             for (Feature feature : subjects.all()) {
-                boolean extra = placement.copy() > dies;
-                if (!extra || subjects.isSet(feature)) {
-                    tasks.add(new SubjectPlanner.Task(feature, placement, extra));
+                if (copy.features().contains(feature.id())) {
+                    tasks.add(new SubjectPlanner.Task(feature, copy));
                 }
             }
         }

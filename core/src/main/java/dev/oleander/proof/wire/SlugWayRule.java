@@ -7,7 +7,6 @@ import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
-import dev.oleander.plan.Placement;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.WireKind;
 import dev.oleander.plan.wire.WirePlan;
@@ -15,7 +14,6 @@ import dev.oleander.plan.wire.WireSettings;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -37,10 +35,6 @@ public final class SlugWayRule extends WireRule {
 
     @Override
     void check(WirePlan plan, ProofInput input, Findings findings) {
-        Map<Integer, Transform> placed = new HashMap<>();
-        for (Placement placement : plan.run().layout().placements()) {
-            placed.put(placement.copy(), placement.transform());
-        }
         Map<String, Feature> features = input.reading().byId();
         List<Loose> loose = new ArrayList<>();
         Point[] at = {Point.ORIGIN};
@@ -58,9 +52,9 @@ public final class SlugWayRule extends WireRule {
                     if (slug && !visit.waits()) {
                         double room = 2 * settings.row().offset(1);
                         if (!Exit.of(plan.surfaces().get(subject), room).down()) {
+                            Transform placed = plan.copy(visit.copy()).placement().transform();
                             Contour contour = features.get(visit.feature()).contour();
-                            loose.add(
-                                    new Loose(stop, contour.transformed(placed.get(visit.copy()))));
+                            loose.add(new Loose(stop, contour.transformed(placed)));
                         }
                     }
                 });

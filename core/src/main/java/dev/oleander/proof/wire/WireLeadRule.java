@@ -7,9 +7,8 @@ import dev.oleander.geometry.Distances;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.Transform;
-import dev.oleander.plan.Placement;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.WireCopy;
 import dev.oleander.plan.wire.WireCut;
 import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.proof.ProofInput;
@@ -33,16 +32,17 @@ public final class WireLeadRule extends WireRule {
         return "no lead of the wire crosses kept material";
     }
 
-    /** A profile that is cut, where it lies. */
+    /** A profile that is cut, where it lies when the work is turned to it. */
     private record Profile(String subject, Contour contour, Box box) {}
 
     @Override
     void check(WirePlan plan, ProofInput input, Findings findings) {
-        List<Profile> profiles = profiles(plan, input);
+        Map<Double, List<Profile>> byTurn = profiles(plan, input);
         visits(
                 plan,
                 (stop, visit) -> {
                     String own = Stop.id(visit.feature(), visit.copy());
+                    List<Profile> profiles = byTurn.get(plan.copy(visit.copy()).turn());
                     for (WireCut cut : visit.cuts()) {
                         if (cut.from() != null) {
                             findings.checked(1);
@@ -52,20 +52,17 @@ public final class WireLeadRule extends WireRule {
                 });
     }
 
-    private static List<Profile> profiles(WirePlan plan, ProofInput input) {
-        Map<Integer, Transform> placed = new HashMap<>();
-        for (Placement placement : plan.run().layout().placements()) {
-            placed.put(placement.copy(), placement.transform());
-        }
+    private static Map<Double, List<Profile>> profiles(WirePlan plan, ProofInput input) {
         Map<String, Feature> features = input.reading().byId();
-        List<Profile> profiles = new ArrayList<>();
+        Map<Double, List<Profile>> profiles = new HashMap<>();
+        plan.copies().forEach(c -> profiles.put(c.turn(), new ArrayList<>()));
         for (String subject : plan.settings().keySet()) {
             int dot = subject.lastIndexOf('.');
             Feature feature = features.get(subject.substring(0, dot));
             if (feature.isClosed()) {
-                Transform transform = placed.get(Integer.parseInt(subject.substring(dot + 1)));
-                Contour contour = feature.contour().transformed(transform);
-                profiles.add(new Profile(subject, contour, contour.box()));
+                WireCopy copy = plan.copy(Integer.parseInt(subject.substring(dot + 1)));
+                Contour contour = feature.contour().transformed(copy.placement().transform());
+                profiles.get(copy.turn()).add(new Profile(subject, contour, contour.box()));
             }
         }
         return profiles;

@@ -2,7 +2,9 @@ package dev.oleander.proof.wire;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Point;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.WireCopy;
 import dev.oleander.plan.wire.WireCut;
 import dev.oleander.plan.wire.WireKind;
 import dev.oleander.plan.wire.WirePlan;
@@ -12,6 +14,7 @@ import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Nothing is cut on a piece that is gone, and no cut-off comes before the skims of what it frees.
@@ -31,7 +34,7 @@ public final class WireOrderRule extends WireRule {
     @Override
     void check(WirePlan plan, ProofInput input, Findings findings) {
         Map<String, Feature> features = input.reading().byId();
-        Map<String, Stop> freed = new HashMap<>();
+        Map<String, Gone> freed = new HashMap<>();
         visits(
                 plan,
                 (stop, visit) -> {
@@ -39,30 +42,48 @@ public final class WireOrderRule extends WireRule {
                     String subject = Stop.id(visit.feature(), visit.copy());
                     WireSettings settings = plan.settings().get(subject);
                     boolean punch = settings.kind() == WireKind.PUNCH;
-                    onGone(stop, visit, freed, features, findings);
+                    onGone(plan, stop, visit, freed, features, findings);
                     if (punch) {
-                        ofPart(stop, visit, freed.get(subject), findings);
+                        Gone gone = freed.get(subject);
+                        ofPart(stop, visit, gone == null ? null : gone.by(), findings);
                     }
                     if (visit.frees()) {
-                        freed.put(subject, stop);
+                        freed.put(subject, gone(plan, stop, features.get(visit.feature())));
                     }
                 });
     }
 
+    /** A piece that is free. */
+    private record Gone(Stop by, WireCopy copy, Optional<Contour> piece) {}
+
+    private static Gone gone(WirePlan plan, Stop by, Feature feature) {
+        WireCopy copy = plan.copy(by.copy());
+        Optional<Contour> piece =
+                feature.isClosed()
+                        ? Optional.of(feature.contour().transformed(copy.placement().transform()))
+                        : Optional.empty();
+        return new Gone(by, copy, piece);
+    }
+
     private static void onGone(
+            WirePlan plan,
             Stop stop,
             WireVisit visit,
-            Map<String, Stop> freed,
+            Map<String, Gone> freed,
             Map<String, Feature> features,
             Findings findings) {
-        for (Stop earlier : freed.values()) {
-            Feature piece = features.get(earlier.feature());
-            boolean other = earlier.copy() == visit.copy() && piece.isClosed();
-            if (!other || earlier.feature().equals(visit.feature())) {
-                continue;
-            }
-            Contour round = piece.contour();
-            if (round.contains(features.get(visit.feature()).chain().start())) {
+        WireCopy copy = plan.copy(visit.copy());
+        Point start =
+                copy.placement().transform().apply(features.get(visit.feature()).chain().start());
+        String subject = Stop.id(visit.feature(), visit.copy());
+        for (Map.Entry<String, Gone> entry : freed.entrySet()) {
+            Gone gone = entry.getValue();
+            Stop earlier = gone.by();
+            boolean around =
+                    !entry.getKey().equals(subject)
+                            && gone.copy().isWith(copy)
+                            && gone.piece().filter(p -> p.contains(start)).isPresent();
+            if (around) {
                 findings.add(
                         Severity.MUST_FIX,
                         stop.id(),

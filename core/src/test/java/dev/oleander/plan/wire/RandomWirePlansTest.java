@@ -138,6 +138,6 @@ class RandomWirePlansTest {
         };
         return WireChoices.NOTHING
                 .withOrder(orders[random.nextInt(3)], List.of())
-                .withAll(new WireChoice(entry, passes, slug, taper, null));
+                .withAll(new WireChoice(entry, passes, slug, taper, null, null));
     }
 }

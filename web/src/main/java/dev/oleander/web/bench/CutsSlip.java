@@ -78,7 +78,9 @@ public final class CutsSlip {
 
     /** Whether there are other copies of these features, so that a change may be for all. */
     public boolean hasCopies() {
-        return result.run().layout().placed() > 1;
+        return result.wire()
+                .map(plan -> plan.copies().size() > 1)
+                .orElseGet(() -> result.run().layout().placed() > 1);
     }
 
     /** On how many equal parts the same contour could be cut as is set here. */

@@ -14,9 +14,11 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.KeepOut;
+import dev.oleander.plan.Placement;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.plan.wire.WireCopy;
 import dev.oleander.proof.Finding;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.bench.Scene.FaultMark;
@@ -78,9 +80,7 @@ final class SceneBuilder {
                 box,
                 features,
                 parts,
-                result.run().layout().placements().stream()
-                        .map(p -> numbers(p.transform()))
-                        .toList(),
+                placements(result).map(p -> numbers(p.transform())).toList(),
                 numbers(result.run().layout().stock()),
                 stops.stream().map(s -> stop(s, result.run().eventsOf(s))).toList(),
                 result.findings().stream().map(SceneBuilder::flag).toList(),
@@ -89,6 +89,13 @@ final class SceneBuilder {
                 result.run().layout().keepOut().stream().map(SceneBuilder::clamp).toList(),
                 result.wire().map(WireScene::of).orElse(null),
                 notes(result, layers));
+    }
+
+    /** In the order of their numbers; on a wire machine those of single contours too. */
+    private static Stream<Placement> placements(JobResult result) {
+        return result.wire()
+                .map(plan -> plan.copies().stream().map(WireCopy::placement))
+                .orElseGet(() -> result.run().layout().placements().stream());
     }
 
     private static List<String> contours(Part part) {

@@ -16,6 +16,10 @@ import java.util.List;
 /** What holds for a whole job on a wire machine. */
 public final class WireJobSlip {
 
+    /** What turns the work to a copy round a centre. */
+    static final List<Choice> INDEXED_WAYS =
+            List.of(new Choice("false", "the path"), new Choice("true", "a rotary axis"));
+
     private static final int MOST_SETS = 40;
 
     private final JobResult result;
@@ -117,7 +121,7 @@ public final class WireJobSlip {
     }
 
     public List<Choice> indexedWays() {
-        return List.of(new Choice("false", "the path"), new Choice("true", "a rotary axis"));
+        return INDEXED_WAYS;
     }
 
     public FieldView calls() {

@@ -261,6 +261,11 @@ public final class WireSlip {
         return new WireFlanksSlip(result, first, values);
     }
 
+    /** How the contours are repeated. */
+    public WireRepeatSlip repeat() {
+        return new WireRepeatSlip(values);
+    }
+
     // ---- data
 
     /** A pass as the book has it. */

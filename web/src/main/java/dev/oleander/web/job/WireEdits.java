@@ -71,7 +71,7 @@ public class WireEdits {
 
     private static WireChoices set(
             WireChoices choices, Stop stop, Scope scope, WireField field, StopField.Entry entry) {
-        if (scope == Scope.COPY) {
+        if (scope == Scope.COPY && !field.isOfAllCopies()) {
             return with(choices, Stop.id(stop.feature(), stop.copy()), field, entry);
         }
         StopField.Entry nothing = new StopField.Entry(null, Map.of());
@@ -118,11 +118,14 @@ public class WireEdits {
         List<Stop> stops = computer.result(after).run().stops();
         for (Stop seen : subjects) {
             for (Stop stop : stops) {
-                boolean same = stop.feature().equals(seen.feature()) && stop.copy() == seen.copy();
+                boolean fresh = stop.copy() > before.wire().orElseThrow().copies().size();
+                boolean same =
+                        stop.feature().equals(seen.feature())
+                                && (stop.copy() == seen.copy() || fresh);
                 boolean refused =
                         stop.refusal().filter(r -> r.kind() != Refusal.Kind.NO_DATA).isPresent();
                 if (same && refused && seen.refusal().isEmpty()) {
-                    throw RefusedEditException.of(stop.numbered(seen.number()));
+                    throw RefusedEditException.of(fresh ? stop : stop.numbered(seen.number()));
                 }
             }
         }

@@ -6,6 +6,7 @@ import dev.oleander.plan.wire.EntryChoice;
 import dev.oleander.plan.wire.HoldStop;
 import dev.oleander.plan.wire.Matching;
 import dev.oleander.plan.wire.PassChoice;
+import dev.oleander.plan.wire.RepeatChoice;
 import dev.oleander.plan.wire.SlugChoice;
 import dev.oleander.plan.wire.SlugHandling;
 import dev.oleander.plan.wire.TaperChoice;
@@ -83,7 +84,19 @@ public enum WireField implements EditField {
     UPPER_START(
             "upperStart",
             "start of the upper contour",
-            above((u, e) -> u.withStart(e.number("The start", 0, 1e6))));
+            above((u, e) -> u.withStart(e.number("The start", 0, 1e6)))),
+    COLUMNS("columns", "columns of copies", repeat((r, e) -> r.withColumns(copies("Columns", e)))),
+    ROWS("rows", "rows of copies", repeat((r, e) -> r.withRows(copies("Rows", e)))),
+    PITCH_X("pitchX", "pitch of columns", repeat((r, e) -> r.withPitchX(pitch(e)))),
+    PITCH_Y("pitchY", "pitch of rows", repeat((r, e) -> r.withPitchY(pitch(e)))),
+    ROUND_COUNT("roundCount", "copies round a centre", repeat(WireField::roundCount)),
+    ROUND_ANGLE(
+            "roundAngle",
+            "angle between copies",
+            repeat((r, e) -> r.withAngle(e.number("The angle", -360, 360)))),
+    ROUND_CENTRE("roundCentre", "centre of the copies", repeat((r, e) -> r.withCentre(e.place()))),
+    ROUND_INDEXED(
+            "roundIndexed", "turning by a rotary axis", repeat((r, e) -> r.withIndexed(yes(e))));
 
     private final String word;
     private final String label;
@@ -145,6 +158,31 @@ public enum WireField implements EditField {
             }
             return c.withUpper(change.apply(c.upper(), e));
         };
+    }
+
+    private static BiFunction<WireChoice, Entry, WireChoice> repeat(
+            BiFunction<RepeatChoice, Entry, RepeatChoice> change) {
+        return (c, e) -> c.withRepeat(change.apply(c.repeat(), e));
+    }
+
+    /** Whether it says how a contour is repeated, which one of its copies cannot. */
+    boolean isOfAllCopies() {
+        return compareTo(COLUMNS) >= 0;
+    }
+
+    private static Typed copies(String what, Entry entry) {
+        return entry.whole(what, 1, 100);
+    }
+
+    private static Typed pitch(Entry entry) {
+        return entry.number("The pitch", -10_000, 10_000);
+    }
+
+    /** Without a count what else was said of the circle is forgotten. */
+    private static RepeatChoice roundCount(RepeatChoice repeat, Entry entry) {
+        Typed count = entry.whole("The number of copies", 1, 360);
+        RepeatChoice changed = repeat.withCount(count);
+        return count == null ? changed.withAngle(null).withCentre(null).withIndexed(null) : changed;
     }
 
     private static <E extends Enum<E> & Worded> E word(Class<E> all, Entry entry) {
