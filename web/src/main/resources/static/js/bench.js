@@ -374,6 +374,7 @@ document.addEventListener('htmx:afterSettle', () => {
   applySelection();
   runLine.placeMarker();
   leads.follow(scene);
+  wire.followSlip();
   if (scene) {
     runLine.complete();
   }

@@ -109,19 +109,21 @@ export function area(d) {
   return Math.abs(double) / 2;
 }
 
-/** Nearest place: distance along the path, point, and how far away it is. */
+/** Nearest place: distance along the path, number of its segment from 0, point, and how far away it is. */
 export function nearest(d, px, py) {
-  let best = {along: 0, x: d[0], y: d[1], distance: Infinity};
+  let best = {along: 0, index: 0, x: d[0], y: d[1], distance: Infinity};
   let before = 0;
+  let index = 0;
   forSegments(d, (x0, y0, x1, y1, b) => {
     const l = segmentLength(x0, y0, x1, y1, b);
     const share = nearestShare(x0, y0, x1, y1, b, px, py);
     const p = pointOf(x0, y0, x1, y1, b, share);
     const distance = Math.hypot(p.x - px, p.y - py);
     if (distance < best.distance) {
-      best = {along: before + share * l, x: p.x, y: p.y, dx: p.dx, dy: p.dy, distance};
+      best = {along: before + share * l, index, x: p.x, y: p.y, dx: p.dx, dy: p.dy, distance};
     }
     before += l;
+    index++;
   });
   return best;
 }

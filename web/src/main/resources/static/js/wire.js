@@ -1,4 +1,5 @@
 import {FANS} from './fan.js';
+import {FlankTools} from './flanks.js';
 import {apply, inverse, nearest} from './paths.js';
 
 // What the bench has for a wire machine besides: the fan of passes, the view in space, start holes and holds
@@ -15,6 +16,7 @@ export class WireTools {
    */
   constructor(table, player, job, post, only, say) {
     Object.assign(this, {table, player, job, post, only, say});
+    this.flanks = new FlankTools(table, post, only, say);
     table.addEventListener('pointedAt', ({detail}) => this.#pointed(detail));
     document.getElementById('tool-fan')?.addEventListener('click', () => this.#nextFan());
     document.getElementById('tool-solid')?.addEventListener('click', (e) => this.#showSolid(e.currentTarget));
@@ -30,22 +32,37 @@ export class WireTools {
     if (this.solid && !this.solid.element.hidden) {
       this.solid.show(this.job);
     }
-    this.#press();
+    this.followSlip();
+  }
+
+  /** The slip is a new one. */
+  followSlip() {
+    if (this.scene?.wire) {
+      this.#press();
+      this.flanks.follow(this.scene);
+    }
   }
 
   click(target) {
     const button = target.closest('#set-hole, #set-start, #put-holds');
     if (!button) {
+      if (this.flanks.click(target)) {
+        this.#mode = null;
+        this.#press();
+        return true;
+      }
       return false;
     }
+    this.flanks.set(null);
     this.#set(this.#mode === button.id ? null : button.id);
     return true;
   }
 
   /** Whether something was being pointed at, which ends. */
   cancel() {
-    const active = this.#mode !== null;
+    const active = this.#mode !== null || this.flanks.active;
     this.#set(null);
+    this.flanks.set(null);
     return active;
   }
 

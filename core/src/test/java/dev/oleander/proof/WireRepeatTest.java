@@ -93,12 +93,15 @@ class WireRepeatTest {
         return ((Arc) cut.profile().get(0)).centre();
     }
 
+    private static Proof prove(Reading reading, WirePlan plan) {
+        var timeline = new TimeModel(WireSamples.BRACKEN).time(WireMotion.of(plan).wire());
+        return Prover.withAllRules().prove(ProofInput.of(reading, plan, timeline), Map.of());
+    }
+
     private static void assertClean(Reading reading, WirePlan plan) {
         assertThat(plan.run().refused()).isEmpty();
         WireMotion motion = WireMotion.of(plan);
-        var timeline = new TimeModel(WireSamples.BRACKEN).time(motion.wire());
-        Proof proof = Prover.withAllRules().prove(ProofInput.of(reading, plan, timeline), Map.of());
-        assertThat(proof.findings())
+        assertThat(prove(reading, plan).findings())
                 .filteredOn(f -> f.severity() == Severity.MUST_FIX)
                 .as("found")
                 .isEmpty();
@@ -211,6 +214,26 @@ class WireRepeatTest {
         assertThat(plan.copies().subList(2, 12)).extracting(c -> c.base()).containsOnly(1, 2);
         assertThat(centres(reading, plan)).hasSize(12);
         assertClean(reading, plan);
+    }
+
+    @Test
+    void withoutAPitchCopiesLieBesideEachOther() {
+        Reading reading = plate();
+        RepeatChoice row = RepeatChoice.NOTHING.withColumns(Typed.of(2));
+        WirePlan plan = WireSamples.plan(reading, 40, repeated(reading, row));
+        List<Point> found = centres(reading, plan);
+        assertThat(Math.abs(found.get(1).x() - found.get(0).x()))
+                .isCloseTo(2 * HOLE + 10, within(1e-9));
+        assertClean(reading, plan);
+    }
+
+    @Test
+    void copiesThatOverlapStandAgainstARelease() {
+        Reading reading = plate();
+        RepeatChoice close = RepeatChoice.NOTHING.withColumns(Typed.of(3)).withPitchX(Typed.of(3));
+        WirePlan plan = WireSamples.plan(reading, 40, repeated(reading, close));
+        assertThat(prove(reading, plan).findings())
+                .anyMatch(f -> f.severity() == Severity.MUST_FIX);
     }
 
     @Test

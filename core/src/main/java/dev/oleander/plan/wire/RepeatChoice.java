@@ -1,5 +1,6 @@
 package dev.oleander.plan.wire;
 
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
 import dev.oleander.quantity.Typed;
@@ -13,8 +14,8 @@ import java.util.List;
  *
  * @param columns along x, with the drawn one
  * @param rows along y, with the drawn one
- * @param pitchX from one column to the next
- * @param pitchY from one row to the next
+ * @param pitchX from one column to the next; null: as wide as the contour, and {@link #GAP}
+ * @param pitchY from one row to the next; null likewise
  * @param count copies round the centre, with the drawn one
  * @param angle from one copy to the next; null: all lie evenly on a circle
  * @param centre null: the zero of the drawing
@@ -33,6 +34,9 @@ public record RepeatChoice(
     public static final RepeatChoice NOTHING =
             new RepeatChoice(null, null, null, null, null, null, null, null);
 
+    /** mm between copies when no pitch is set. */
+    static final double GAP = 10;
+
     private static final double FULL = 360;
 
     /**
@@ -42,17 +46,23 @@ public record RepeatChoice(
      */
     record Shift(Transform transform, double turn) {}
 
-    /** The copies besides the drawn one; none when nothing is repeated. */
-    List<Shift> others() {
-        return count == null ? grid() : round();
+    /**
+     * The copies besides the drawn one; none when nothing is repeated.
+     *
+     * @param drawn box round what is repeated
+     */
+    List<Shift> others(Box drawn) {
+        return count == null ? grid(drawn) : round();
     }
 
-    private List<Shift> grid() {
+    private List<Shift> grid(Box drawn) {
+        double x = pitchX == null ? drawn.width() + GAP : pitchX.value();
+        double y = pitchY == null ? drawn.height() + GAP : pitchY.value();
         List<Shift> others = new ArrayList<>();
         for (int row = 0; row < whole(rows); row++) {
             for (int column = 0; column < whole(columns); column++) {
                 if (row + column > 0) {
-                    Point by = new Point(column * number(pitchX), row * number(pitchY));
+                    Point by = new Point(column * x, row * y);
                     others.add(new Shift(Transform.translation(by), 0));
                 }
             }
@@ -86,10 +96,6 @@ public record RepeatChoice(
 
     private static int whole(Typed typed) {
         return typed == null ? 1 : (int) Math.round(typed.value());
-    }
-
-    private static double number(Typed typed) {
-        return typed == null ? 0 : typed.value();
     }
 
     public RepeatChoice withColumns(Typed value) {

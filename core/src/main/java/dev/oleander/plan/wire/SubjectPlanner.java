@@ -375,13 +375,20 @@ final class SubjectPlanner {
             List<String> inside = new ArrayList<>();
             for (Task other : together.get(wanted.copy().base())) {
                 boolean here = !other.equals(wanted) && other.copy().isWith(wanted.copy());
-                if (here
-                        && contour.contains(
-                                other.placed().apply(other.feature().chain().start()))) {
+                if (here && contains(contour, other)) {
                     inside.add(other.id());
                 }
             }
             return inside;
+        }
+
+        /**
+         * What is as large or larger is not in it, though copies that lie too close may overlap.
+         */
+        private static boolean contains(Contour contour, Task other) {
+            Chain drawn = other.feature().chain();
+            boolean smaller = !(drawn instanceof Contour c) || c.area() < contour.area();
+            return smaller && contour.contains(other.placed().apply(drawn.start()));
         }
     }
 

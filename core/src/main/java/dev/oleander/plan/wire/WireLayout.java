@@ -25,7 +25,7 @@ import java.util.stream.Collectors;
 final class WireLayout {
 
     /** mm between copies and at the edge when nothing was chosen. */
-    private static final double GAP = 10;
+    private static final double GAP = RepeatChoice.GAP;
 
     private final WireTask task;
     private final WireChoices choices;
@@ -131,7 +131,8 @@ final class WireLayout {
                         Set<String> there = new LinkedHashSet<>(repeated);
                         there.retainAll(base.features());
                         if (!there.isEmpty()) {
-                            repeat.others().forEach(s -> copies.add(copy(copies, base, there, s)));
+                            repeat.others(boxOf(there))
+                                    .forEach(s -> copies.add(copy(copies, base, there, s)));
                         }
                     }
                 });

@@ -7,7 +7,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
-import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.springframework.web.servlet.NoHandlerFoundException;
 
 /** Calls under /api that no method answers; pages keep their own. */
 @ControllerAdvice
@@ -27,9 +27,8 @@ class ApiRouteErrors {
     }
 
     @ExceptionHandler
-    ResponseEntity<ProblemDetail> address(
-            NoResourceFoundException wrong, HttpServletRequest request)
-            throws NoResourceFoundException {
+    ResponseEntity<ProblemDetail> address(NoHandlerFoundException wrong, HttpServletRequest request)
+            throws NoHandlerFoundException {
         if (isApi(request)) {
             ProblemDetail problem =
                     ProblemDetail.forStatusAndDetail(

@@ -159,6 +159,13 @@ public final class WireFlanksSlip {
         return values.words("lines", "Lines", text);
     }
 
+    /** The lines for the table: distances along both contours, mm. */
+    public String linesDrawn() {
+        return upper().map(UpperChoice::lines).orElse(List.of()).stream()
+                .map(l -> l.lower() + " " + l.upper())
+                .collect(Collectors.joining(";"));
+    }
+
     public FieldView upperStart() {
         Typed set = upper().map(UpperChoice::start).orElse(null);
         return values.shown(

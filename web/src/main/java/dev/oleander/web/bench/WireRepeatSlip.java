@@ -33,11 +33,11 @@ public final class WireRepeatSlip {
         if (!isRound()) {
             fields.add(typed("columns", "Columns", "", "1", RepeatChoice::columns));
             if (repeats.stream().anyMatch(r -> r.columns() != null)) {
-                fields.add(typed("pitchX", "Pitch x", "mm", "0", RepeatChoice::pitchX));
+                fields.add(typed("pitchX", "Pitch x", "mm", "", RepeatChoice::pitchX));
             }
             fields.add(typed("rows", "Rows", "", "1", RepeatChoice::rows));
             if (repeats.stream().anyMatch(r -> r.rows() != null)) {
-                fields.add(typed("pitchY", "Pitch y", "mm", "0", RepeatChoice::pitchY));
+                fields.add(typed("pitchY", "Pitch y", "mm", "", RepeatChoice::pitchY));
             }
         }
         fields.add(typed("roundCount", "Round a centre", "", "", RepeatChoice::count));
@@ -112,7 +112,7 @@ public final class WireRepeatSlip {
                         mixed ? "" : all.get(0).text(),
                         "",
                         unit,
-                        mixed ? "differs" : here ? "here" : "none",
+                        mixed ? "differs" : here ? "here" : "usual",
                         here,
                         mixed,
                         ""));

@@ -80,7 +80,7 @@ public enum WireField implements EditField {
             "matching",
             "matching of the contours",
             above((u, e) -> u.withMatching(word(Matching.class, e)))),
-    LINES("lines", "lines between the contours", above((u, e) -> u.withLines(links(e)))),
+    LINES("lines", "lines between the contours", above(WireField::lines)),
     UPPER_START(
             "upperStart",
             "start of the upper contour",
@@ -233,9 +233,14 @@ public enum WireField implements EditField {
         return slug.withAt(all).withHandling(SlugHandling.HOLDS);
     }
 
+    /** With a plus before it what is said comes to what was said before. */
+    private static boolean adds(Entry entry) {
+        return entry.text() != null && entry.text().strip().startsWith("+");
+    }
+
     /** Pairs such as 3: 1.5 between semicolons; elements count from 1. */
     private static TaperChoice elements(TaperChoice taper, Entry entry) {
-        Map<Integer, Typed> angles = new TreeMap<>();
+        Map<Integer, Typed> angles = new TreeMap<>(adds(entry) ? taper.elements() : Map.of());
         for (String pair : pairs(entry)) {
             String[] sides = pair.split(":", 2);
             if (sides.length < 2) {
@@ -248,11 +253,14 @@ public enum WireField implements EditField {
                 taper.angle(), angles, taper.corners(), taper.cornerOf(), taper.land());
     }
 
-    /** Numbers of corners that keep their radius. */
+    /** Numbers of corners that keep their radius; one that is added twice does not. */
     private static TaperChoice cornersOf(TaperChoice taper, Entry entry) {
-        Map<Integer, CornerTaper> kinds = new TreeMap<>();
+        Map<Integer, CornerTaper> kinds = new TreeMap<>(adds(entry) ? taper.cornerOf() : Map.of());
         for (String one : pairs(entry)) {
-            kinds.put(element(one), CornerTaper.CYLINDRICAL);
+            int element = element(one);
+            if (kinds.remove(element) == null) {
+                kinds.put(element, CornerTaper.CYLINDRICAL);
+            }
         }
         return new TaperChoice(
                 taper.angle(), taper.elements(), taper.corners(), kinds, taper.land());
@@ -262,7 +270,8 @@ public enum WireField implements EditField {
         if (entry.text() == null || entry.text().isBlank()) {
             return List.of();
         }
-        return List.of(entry.text().strip().split("\\s*;\\s*"));
+        String text = entry.text().strip();
+        return List.of((adds(entry) ? text.substring(1).strip() : text).split("\\s*;\\s*"));
     }
 
     private static int element(String text) {
@@ -281,9 +290,15 @@ public enum WireField implements EditField {
                 : new UpperChoice(entry.text(), now.matching(), List.of(), null);
     }
 
+    /** Lines that are added join the contours from then on. */
+    private static UpperChoice lines(UpperChoice upper, Entry entry) {
+        UpperChoice changed = upper.withLines(links(upper, entry));
+        return adds(entry) ? changed.withMatching(Matching.LINES) : changed;
+    }
+
     /** Pairs such as 12 > 15 between semicolons: distances along both contours. */
-    private static List<UpperChoice.Link> links(Entry entry) {
-        List<UpperChoice.Link> links = new ArrayList<>();
+    private static List<UpperChoice.Link> links(UpperChoice now, Entry entry) {
+        List<UpperChoice.Link> links = new ArrayList<>(adds(entry) ? now.lines() : List.of());
         for (String pair : pairs(entry)) {
             String[] sides = pair.split(">", 2);
             if (sides.length < 2) {

@@ -10,6 +10,7 @@ import dev.oleander.plan.wire.SlugHandling;
 import dev.oleander.plan.wire.WireKind;
 import dev.oleander.plan.wire.WireOrder;
 import dev.oleander.plan.wire.WireSettings;
+import dev.oleander.proof.Severity;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
@@ -111,6 +112,70 @@ class WireJobTest extends WebTest {
         JobResult holds = set(job, stop, WireField.HOLD_AT, "+30");
         assertThat(settings(holds, stop).slug()).isEqualTo(SlugHandling.HOLDS);
         assertThat(settings(holds, stop).holdAt()).hasSize(1);
+    }
+
+    @Test
+    void whatIsPointedAtComesToWhatIsThere() {
+        long job = makeWireJob("hawse_funnel_die", "Pointed", 20);
+        List<Feature> cut = jobs.view(job).result().reading().cut().toList();
+        Feature square =
+                cut.stream()
+                        .filter(f -> f.chain().segments().size() == 8)
+                        .findFirst()
+                        .orElseThrow();
+        String stop = square.id() + ".1";
+        set(job, stop, WireField.ANGLE, "1");
+        set(job, stop, WireField.ELEMENTS, "+2: 1");
+        JobResult angles = set(job, stop, WireField.ELEMENTS, "+4: 0.5*2");
+        assertThat(angles.document().wire().stops().get(square.id()).taper().elements())
+                .containsOnlyKeys(1, 3);
+        assertThatThrownBy(() -> set(job, stop, WireField.ELEMENTS, "+3: steep"))
+                .hasMessageContaining("steep");
+        set(job, stop, WireField.ELEMENTS, null);
+        set(job, stop, WireField.CORNER_OF, "+2");
+        JobResult corners = set(job, stop, WireField.CORNER_OF, "+4");
+        assertThat(corners.document().wire().stops().get(square.id()).taper().cornerOf())
+                .containsOnlyKeys(1, 3);
+        JobResult without = set(job, stop, WireField.CORNER_OF, "+2");
+        assertThat(without.document().wire().stops().get(square.id()).taper().cornerOf())
+                .as("pointed at twice")
+                .containsOnlyKeys(3);
+    }
+
+    @Test
+    void oneContourIsRepeated() {
+        long job = makeWireJob("shim_punch_die", "Repeated", 40);
+        JobResult result = jobs.view(job).result();
+        String stop = first(result);
+        int visits = result.run().stops().size();
+        set(job, stop, WireField.COLUMNS, "2+1");
+        JobResult row = set(job, stop, WireField.PITCH_X, "200");
+        assertThat(row.wire().orElseThrow().copies()).hasSize(3);
+        assertThat(row.run().stops()).hasSize(3 * visits);
+        assertThat(row.run().layout().placed()).as("parts").isEqualTo(1);
+        assertThat(row.proof().findings())
+                .filteredOn(f -> f.severity() == Severity.MUST_FIX)
+                .isEmpty();
+        assertThatThrownBy(() -> set(job, stop, WireField.ROWS, "1.5"))
+                .hasMessageContaining("not a whole number");
+        assertThatThrownBy(() -> set(job, stop, WireField.COLUMNS, "0"))
+                .hasMessageContaining("Columns");
+        JobResult round = set(job, stop, WireField.ROUND_COUNT, "4");
+        assertThat(round.wire().orElseThrow().copies()).as("instead of the row").hasSize(4);
+        JobResult none = set(job, stop, WireField.ROUND_COUNT, null);
+        assertThat(none.wire().orElseThrow().copies()).hasSize(3);
+    }
+
+    @Test
+    void aCopyThatDoesNotFitIsNotTaken() {
+        long job = makeWireJob("shim_punch_die", "Too far", 40);
+        edit(job, b -> b.document().withSheet(SheetField.STOCK.set(b.document().sheet(), "sheet")));
+        String stop = first(jobs.view(job).result());
+        set(job, stop, WireField.PITCH_X, "900");
+        assertThatThrownBy(() -> set(job, stop, WireField.COLUMNS, "4"))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("beyond the edge of the stock");
+        assertThat(jobs.view(job).result().wire().orElseThrow().copies()).hasSize(1);
     }
 
     // ---- the whole job
