@@ -138,7 +138,7 @@ export class FlankTools {
     }
     const lower = this.scene.drawnContour(stop);
     const upper = this.#above(stop);
-    const lines = joined.dataset.lines.split(';').filter(Boolean).map((pair) => pair.split(' ').map(Number));
+    const lines = (joined.dataset.lines ?? '').split(';').filter(Boolean).map((pair) => pair.split(' ').map(Number));
     ctx.beginPath();
     for (const [a, b] of lines) {
       this.#between(ctx, placeAt(lower, a), placeAt(upper, b));

@@ -133,10 +133,15 @@ export class Player extends EventTarget {
 
   /** To the next place where the program stops for people, or back to the one before. */
   stepHalt(by) {
-    const moments = this.halts.map((i) => this.begins(i));
-    const next = by > 0 ? moments.find((t) => t > this.moment + 1e-6)
-        : moments.filter((t) => t < this.moment - 1e-6).at(-1);
-    this.seek(next ?? (by > 0 ? this.total : 0));
+    const next = by > 0 ? this.halts.find((i) => this.begins(i) > this.moment + 1e-6)
+        : this.halts.filter((i) => this.begins(i) < this.moment - 1e-6).at(-1);
+    if (next === undefined) {
+      this.seek(by > 0 ? this.total : 0);
+    } else {
+      // the wait itself, not the move that ends where it begins
+      this.moment = this.begins(next);
+      this.#arrive(next);
+    }
   }
 
   seekStop(id) {

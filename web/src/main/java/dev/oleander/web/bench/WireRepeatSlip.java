@@ -112,7 +112,9 @@ public final class WireRepeatSlip {
                         mixed ? "" : all.get(0).text(),
                         "",
                         unit,
-                        mixed ? "differs" : here ? "here" : "usual",
+                        mixed
+                                ? "differs"
+                                : here ? "here" : all.get(0).text().isEmpty() ? "none" : "usual",
                         here,
                         mixed,
                         ""));
