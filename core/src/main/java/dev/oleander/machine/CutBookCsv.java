@@ -1,43 +1,26 @@
 package dev.oleander.machine;
 
-import java.io.StringWriter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.MappingIterator;
-import tools.jackson.databind.SequenceWriter;
-import tools.jackson.dataformat.csv.CsvMapper;
-import tools.jackson.dataformat.csv.CsvSchema;
 
-/**
- * A cut book as CSV (RFC 4180): a line of names, then a line for each row. Columns may stand in any
- * order; decimals have a point.
- */
+/** A cut book as CSV, a line for each row. */
 public final class CutBookCsv {
 
-    private static final int MOST_ROWS = 5_000;
-
-    private final CsvMapper mapper = new CsvMapper();
+    private final BookCsv csv = new BookCsv();
 
     /** All rows as text. */
     public String write(List<CutRow> rows) {
-        CsvSchema.Builder schema = CsvSchema.builder().setUseHeader(true);
-        for (CutField field : CutField.values()) {
-            schema.addColumn(field.word());
+        List<Map<String, String>> lines = new ArrayList<>();
+        for (CutRow row : rows) {
+            Map<String, String> line = new LinkedHashMap<>();
+            CutRowText.write(row).forEach((field, value) -> line.put(field.word(), value));
+            lines.add(line);
         }
-        StringWriter text = new StringWriter();
-        try (SequenceWriter out =
-                mapper.writerFor(Map.class).with(schema.build()).writeValues(text)) {
-            for (CutRow row : rows) {
-                Map<String, String> line = new LinkedHashMap<>();
-                CutRowText.write(row).forEach((field, value) -> line.put(field.word(), value));
-                out.write(line);
-            }
-        }
-        return text.toString();
+        return csv.write(Arrays.stream(CutField.values()).map(CutField::word).toList(), lines);
     }
 
     /**
@@ -47,30 +30,10 @@ public final class CutBookCsv {
      */
     public List<CutRow> read(String text) {
         List<CutRow> rows = new ArrayList<>();
-        CsvSchema header = CsvSchema.emptySchema().withHeader();
-        try (MappingIterator<Map<String, String>> lines =
-                mapper.readerForMapOf(String.class).with(header).readValues(clean(text))) {
-            while (lines.hasNextValue()) {
-                rows.add(row(lines.nextValue(), rows.size() + 2));
-                if (rows.size() > MOST_ROWS) {
-                    throw new CutDataException(
-                            "The file has more than %d rows.".formatted(MOST_ROWS));
-                }
-            }
-        } catch (JacksonException malformed) {
-            throw new CutDataException(
-                    "Line %d of the file: %s"
-                            .formatted(rows.size() + 2, malformed.getOriginalMessage()));
-        }
-        if (rows.isEmpty()) {
-            throw new CutDataException("The file has no rows below its line of names.");
+        for (Map<String, String> line : csv.read(text)) {
+            rows.add(row(line, rows.size() + 2));
         }
         return rows;
-    }
-
-    /** Without the mark that some programs put before UTF-8. */
-    private static String clean(String text) {
-        return text.startsWith("\uFEFF") ? text.substring(1) : text;
     }
 
     private static CutRow row(Map<String, String> line, int number) {
@@ -78,11 +41,7 @@ public final class CutBookCsv {
         for (Map.Entry<String, String> cell : line.entrySet()) {
             CutField field =
                     CutField.ofWord(cell.getKey().strip())
-                            .orElseThrow(
-                                    () ->
-                                            new CutDataException(
-                                                    "The column \"%s\" is not known."
-                                                            .formatted(cell.getKey())));
+                            .orElseThrow(() -> BookCsv.unknown(cell.getKey()));
             texts.put(field, cell.getValue() == null ? "" : cell.getValue());
         }
         try {

@@ -45,8 +45,6 @@ public enum CutField {
         FROM_0
     }
 
-    private static final int LONGEST_TEXT = 40;
-
     private final String word;
     private final String label;
     private final String unit;
@@ -107,36 +105,13 @@ public enum CutField {
      * @throws CutDataException naming the value and its limits
      */
     double number(String written) {
-        double value;
-        try {
-            value = Double.parseDouble(written.strip().replace(',', '.'));
-        } catch (NumberFormatException none) {
-            throw new CutDataException("%s: \"%s\" is no number.".formatted(label, written));
-        }
-        boolean enough = least == Limit.FROM_0 ? value >= 0 : value > 0;
-        if (!(enough && value <= most)) {
-            String from = least == Limit.FROM_0 ? "not be less than 0" : "be more than 0";
-            throw new CutDataException(
-                    "%s is %s; it must %s and at most %s%s."
-                            .formatted(
-                                    label,
-                                    Numbers.plain(value, 6),
-                                    from,
-                                    Numbers.plain(most, 0),
-                                    unit.isEmpty() ? "" : " " + unit));
-        }
-        return value;
+        return BookText.number(label, unit, least == Limit.FROM_0, most, written);
     }
 
     /**
      * @throws CutDataException when there is none or it is too long
      */
     String text(String written) {
-        String value = written.strip();
-        if (value.isEmpty() || value.length() > LONGEST_TEXT) {
-            throw new CutDataException(
-                    "%s must have from 1 to %d characters.".formatted(label, LONGEST_TEXT));
-        }
-        return value;
+        return BookText.text(label, written);
     }
 }

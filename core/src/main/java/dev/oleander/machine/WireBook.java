@@ -4,6 +4,7 @@ import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 
 /** The cut book of a wire machine; between two heights it is interpolated. */
@@ -14,6 +15,61 @@ public record WireBook(String machine, List<WireRow> rows) {
 
     public WireBook {
         rows = List.copyOf(rows);
+    }
+
+    /**
+     * The book with a row in the place of the one with its id, or besides the others.
+     *
+     * @throws CutDataException when another row is for the same, or a wire would have two diameters
+     */
+    public WireBook with(WireRow row) {
+        List<WireRow> all = new ArrayList<>(rows);
+        int place = -1;
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i).id().equals(row.id())) {
+                place = i;
+            }
+        }
+        if (place >= 0) {
+            all.remove(place);
+        }
+        for (WireRow other : all) {
+            requireBeside(other, row);
+        }
+        all.add(place < 0 ? all.size() : place, row);
+        List<String> wires = all.stream().map(WireRow::wire).distinct().toList();
+        List<String> materials = all.stream().map(WireRow::material).distinct().toList();
+        all.sort(
+                Comparator.comparingInt((WireRow r) -> wires.indexOf(r.wire()))
+                        .thenComparingInt(r -> materials.indexOf(r.material()))
+                        .thenComparingDouble(WireRow::height));
+        return new WireBook(machine, all);
+    }
+
+    private void requireBeside(WireRow other, WireRow row) {
+        if (other.label().equals(row.label())) {
+            throw new CutDataException(
+                    "The cut book of %s has a row for %s already.".formatted(machine, row.label()));
+        }
+        boolean same = other.wire().equals(row.wire());
+        if (same && other.wireDiameter() != row.wireDiameter()) {
+            throw new CutDataException(
+                    "The wire \"%s\" has a diameter of %s mm in other rows; here it is %s mm. Give another wire another name."
+                            .formatted(
+                                    row.wire(),
+                                    Numbers.plain(other.wireDiameter(), 4),
+                                    Numbers.plain(row.wireDiameter(), 4)));
+        }
+    }
+
+    /** The book without a row. */
+    public WireBook without(String id) {
+        return new WireBook(machine, rows.stream().filter(r -> !r.id().equals(id)).toList());
+    }
+
+    /** The row with an id. */
+    public Optional<WireRow> row(String id) {
+        return rows.stream().filter(r -> r.id().equals(id)).findFirst();
     }
 
     /** Wires the book has, in its order. */

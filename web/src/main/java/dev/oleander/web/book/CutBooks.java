@@ -11,10 +11,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.machine.WaterjetBook;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
-import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -29,9 +26,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class CutBooks {
 
     private final MachineLibrary machines;
-    private final BookChangeRepository changes;
-    private final AccountRepository accounts;
-    private final Clock clock;
+    private final BookJournal journal;
 
     /** Books by machine, each with the version it was made of. */
     private final Map<String, Versioned> books = new ConcurrentHashMap<>();
@@ -41,27 +36,21 @@ public class CutBooks {
     /** A machinability that a test cut showed. */
     record Calibration(double machinability, double thickness, String quality, double feed) {}
 
-    CutBooks(
-            MachineLibrary machines,
-            BookChangeRepository changes,
-            AccountRepository accounts,
-            Clock clock) {
+    CutBooks(MachineLibrary machines, BookJournal journal) {
         this.machines = machines;
-        this.changes = changes;
-        this.accounts = accounts;
-        this.clock = clock;
+        this.journal = journal;
     }
 
     /** Changes with every change of any book: what follows from books is as old as this says. */
     @Transactional(readOnly = true)
     public long version() {
-        return changes.version();
+        return journal.version();
     }
 
     /** The book of a machine as it is now. */
     @Transactional(readOnly = true)
     public CutBook of(Machine machine) {
-        long version = changes.version();
+        long version = journal.version();
         Versioned known = books.get(machine.id());
         if (known == null || known.version() != version) {
             known = new Versioned(version, made(machine));
@@ -72,7 +61,11 @@ public class CutBooks {
 
     private CutBook made(Machine machine) {
         CutBook book = machines.cutBook(machine);
-        for (BookChange change : changes.ofMachine(machine.id())) {
+        if (machine.hasWire()) {
+            // its changes are those of the wire's book
+            return book;
+        }
+        for (BookChange change : journal.of(machine)) {
             book = applied(book, change);
         }
         return book;
@@ -115,38 +108,15 @@ public class CutBooks {
     private void keep(
             CutTable before, Machine machine, List<CutRow> rows, String note, SignedIn who) {
         CutTable book = before;
-        Instant now = clock.instant();
         for (CutRow row : rows) {
             book = book.with(row);
-            String old =
+            CutRow old =
                     before.rows().stream()
                             .filter(r -> r.id().equals(row.id()))
                             .findFirst()
-                            .map(JsonMapper.shared()::writeValueAsString)
                             .orElse(null);
-            String json = JsonMapper.shared().writeValueAsString(row);
-            if (!json.equals(old)) {
-                changes.save(change(machine, row.id(), old, json, note, who, now));
-            }
+            journal.write(machine, row.id(), old, row, note, who);
         }
-    }
-
-    private BookChange change(
-            Machine machine,
-            String subject,
-            String before,
-            String after,
-            String note,
-            SignedIn who,
-            Instant at) {
-        return new BookChange(
-                machine.id(),
-                subject,
-                before,
-                after,
-                note.length() > 200 ? note.substring(0, 200) : note,
-                accounts.getReferenceById(who.id()),
-                at);
     }
 
     /**
@@ -169,8 +139,7 @@ public class CutBooks {
         if (table.rows().size() == 1) {
             throw new CutDataException("The last row of a cut book stays.");
         }
-        String before = JsonMapper.shared().writeValueAsString(row);
-        changes.save(change(machine, id, before, null, "taken away", who, clock.instant()));
+        journal.write(machine, id, row, null, "taken away", who);
     }
 
     /**
@@ -229,30 +198,20 @@ public class CutBooks {
                         .findFirst()
                         .orElseThrow()
                         .machinability();
-        JsonMapper json = JsonMapper.shared();
-        changes.save(
-                change(
-                        machine,
-                        material,
-                        json.writeValueAsString(Map.of("machinability", before)),
-                        json.writeValueAsString(new Calibration(found, thickness, quality, feed)),
-                        "test cut of %s mm, %s, at %s mm/min"
-                                .formatted(
-                                        Numbers.plain(thickness, 2),
-                                        quality,
-                                        Numbers.plain(feed, 1)),
-                        who,
-                        clock.instant()));
+        journal.write(
+                machine,
+                material,
+                Map.of("machinability", before),
+                new Calibration(found, thickness, quality, feed),
+                "test cut of %s mm, %s, at %s mm/min"
+                        .formatted(Numbers.plain(thickness, 2), quality, Numbers.plain(feed, 1)),
+                who);
         return found;
     }
 
     /** What was changed, the latest first. */
     @Transactional(readOnly = true)
     public List<Change> history(Machine machine) {
-        List<Change> all = new ArrayList<>();
-        for (BookChange change : changes.ofMachine(machine.id())) {
-            all.add(0, Change.of(change));
-        }
-        return all;
+        return journal.history(machine);
     }
 }

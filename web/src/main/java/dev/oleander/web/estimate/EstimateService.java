@@ -11,6 +11,7 @@ import dev.oleander.price.Estimator;
 import dev.oleander.price.Estimator.Lot;
 import dev.oleander.price.PriceList;
 import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.JobComputer;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
@@ -25,11 +26,17 @@ class EstimateService {
     private final JobComputer computer;
     private final MachineLibrary machines;
     private final CutBooks books;
+    private final WireBooks wireBooks;
     private final Estimator estimator;
 
     EstimateService(
-            JobComputer computer, MachineLibrary machines, CutBooks books, PriceList prices) {
+            JobComputer computer,
+            MachineLibrary machines,
+            CutBooks books,
+            WireBooks wireBooks,
+            PriceList prices) {
         this.books = books;
+        this.wireBooks = wireBooks;
         this.computer = computer;
         this.machines = machines;
         this.estimator = new Estimator(prices);
@@ -66,7 +73,7 @@ class EstimateService {
     private JobDocument on(JobDocument document, Machine machine, int quantity) {
         JobDocument.Order order = document.order().withMachine(machine.id()).withQuantity(quantity);
         if (machine.hasWire()) {
-            WireBook wires = machines.wireBook(machine);
+            WireBook wires = wireBooks.of(machine);
             String wire = wires.wires().get(0);
             List<String> finishes = wires.finishes(wire, document.material());
             String finish = finishes.isEmpty() ? "" : finishes.get(0);

@@ -9,6 +9,7 @@ import dev.oleander.plan.wire.WireTask;
 import dev.oleander.price.PriceList;
 import dev.oleander.proof.Prover;
 import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.format.Formats;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -31,6 +32,7 @@ public class JobComputer {
     private final DrawingFileRepository files;
     private final MachineLibrary machines;
     private final CutBooks books;
+    private final WireBooks wireBooks;
     private final Formats formats;
     private final LatestPlans plans = new LatestPlans();
     private final Prover prover;
@@ -49,6 +51,7 @@ public class JobComputer {
             DrawingFileRepository files,
             MachineLibrary machines,
             CutBooks books,
+            WireBooks wireBooks,
             Formats formats,
             Prover prover,
             PriceList prices) {
@@ -56,6 +59,7 @@ public class JobComputer {
         this.files = files;
         this.machines = machines;
         this.books = books;
+        this.wireBooks = wireBooks;
         this.formats = formats;
         this.prover = prover;
     }
@@ -102,7 +106,7 @@ public class JobComputer {
         return Optional.of(
                 new WireTask(
                         machine,
-                        machines.wireBook(machine),
+                        wireBooks.of(machine),
                         document.material(),
                         document.thickness().value(),
                         document.quantity(),

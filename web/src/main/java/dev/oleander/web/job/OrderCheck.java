@@ -5,6 +5,7 @@ import dev.oleander.machine.MachineLibrary;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.book.WireBooks;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -19,11 +20,17 @@ class OrderCheck {
 
     private final MachineLibrary machines;
     private final CutBooks books;
+    private final WireBooks wireBooks;
     private final OleanderSettings settings;
 
-    OrderCheck(MachineLibrary machines, CutBooks books, OleanderSettings settings) {
+    OrderCheck(
+            MachineLibrary machines,
+            CutBooks books,
+            WireBooks wireBooks,
+            OleanderSettings settings) {
         this.machines = machines;
         this.books = books;
+        this.wireBooks = wireBooks;
         this.settings = settings;
     }
 
@@ -41,7 +48,7 @@ class OrderCheck {
         }
         List<String> materials =
                 machine.hasWire()
-                        ? machines.wireBook(machine).materials()
+                        ? wireBooks.of(machine).materials()
                         : books.of(machine).materials();
         if (!materials.contains(order.material())) {
             throw new RefusedEditException(

@@ -8,7 +8,6 @@ import dev.oleander.machine.CutRowText;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.machine.WaterjetBook;
-import dev.oleander.machine.WireRow;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
@@ -17,10 +16,8 @@ import dev.oleander.web.job.NotFoundException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -44,16 +41,12 @@ class CutBookController {
 
     private final MachineLibrary machines;
     private final CutBooks books;
+    private final WireBookPage wires;
 
-    CutBookController(MachineLibrary machines, CutBooks books) {
+    CutBookController(MachineLibrary machines, CutBooks books, WireBookPage wires) {
         this.machines = machines;
         this.books = books;
-    }
-
-    /** What stands against something that was sent; both empty when nothing does. */
-    private record Problem(String of, String sentence) {
-
-        static final Problem NONE = new Problem("", "");
+        this.wires = wires;
     }
 
     /**
@@ -65,13 +58,13 @@ class CutBookController {
             @RequestParam(defaultValue = "") String find,
             @AuthenticationPrincipal SignedIn who,
             Model model) {
-        return show(id, find, Problem.NONE, who, model);
+        return show(id, find, BookProblem.NONE, who, model);
     }
 
-    private String show(String id, String find, Problem problem, SignedIn who, Model model) {
+    private String show(String id, String find, BookProblem problem, SignedIn who, Model model) {
         Machine machine = machine(id);
         if (machine.hasWire()) {
-            return wires(machine, find, who, model);
+            return wires.show(machine, find, problem, who, model);
         }
         CutBook book = books.of(machine);
         List<CutRow> rows = book.rows().stream().filter(r -> matches(r, find)).toList();
@@ -93,27 +86,8 @@ class CutBookController {
         return "cut-book";
     }
 
-    private String wires(Machine machine, String find, SignedIn who, Model model) {
-        List<WireRow> rows =
-                machines.wireBook(machine).rows().stream()
-                        .filter(r -> matches(r.label(), find))
-                        .toList();
-        model.addAttribute("who", who);
-        model.addAttribute("machine", machine);
-        model.addAttribute("machines", machines.machines());
-        model.addAttribute("find", find);
-        model.addAttribute("rows", rows);
-        return "wire-book";
-    }
-
     private static boolean matches(CutRow row, String find) {
-        return matches(row.label() + " " + row.gas(), find);
-    }
-
-    private static boolean matches(String label, String find) {
-        String text = label.toLowerCase(Locale.ROOT);
-        return Arrays.stream(find.strip().toLowerCase(Locale.ROOT).split("\\s+"))
-                .allMatch(text::contains);
+        return BookProblem.matches(row.label() + " " + row.gas(), find);
     }
 
     private Machine machine(String id) {
@@ -209,12 +183,16 @@ class CutBookController {
             books.delete(machine(id), row, who);
             return "redirect:/machines/" + id;
         } catch (CutDataException wrong) {
-            return refused(id, new Problem("rows", wrong.getMessage()), who, model, response);
+            return refused(id, new BookProblem("rows", wrong.getMessage()), who, model, response);
         }
     }
 
     private String refused(
-            String id, Problem problem, SignedIn who, Model model, HttpServletResponse response) {
+            String id,
+            BookProblem problem,
+            SignedIn who,
+            Model model,
+            HttpServletResponse response) {
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
         return show(id, "", problem, who, model);
     }
@@ -243,7 +221,7 @@ class CutBookController {
             books.load(machine(id), text, "from " + file.getOriginalFilename(), who);
             return "redirect:/machines/" + id;
         } catch (CutDataException wrong) {
-            return refused(id, new Problem("file", wrong.getMessage()), who, model, response);
+            return refused(id, new BookProblem("file", wrong.getMessage()), who, model, response);
         }
     }
 
@@ -265,7 +243,8 @@ class CutBookController {
             return "redirect:/machines/%s#calibration".formatted(id);
         } catch (CutDataException | FormulaException wrong) {
             boolean computed = books.of(machine(id)) instanceof WaterjetBook;
-            Problem problem = new Problem(computed ? "calibration" : "rows", wrong.getMessage());
+            BookProblem problem =
+                    new BookProblem(computed ? "calibration" : "rows", wrong.getMessage());
             return refused(id, problem, who, model, response);
         }
     }

@@ -1,0 +1,43 @@
+package dev.oleander.web.library;
+
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.machine.WireRow;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.book.WireBooks;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** The page of a wire machine with its cut book. */
+@Component
+class WireBookPage {
+
+    private final MachineLibrary machines;
+    private final WireBooks books;
+
+    WireBookPage(MachineLibrary machines, WireBooks books) {
+        this.machines = machines;
+        this.books = books;
+    }
+
+    /**
+     * @param find words that rows must have
+     * @return name of the view
+     */
+    String show(Machine machine, String find, BookProblem problem, SignedIn who, Model model) {
+        List<WireRow> rows =
+                books.of(machine).rows().stream()
+                        .filter(r -> BookProblem.matches(r.label(), find))
+                        .toList();
+        model.addAttribute("who", who);
+        model.addAttribute("machine", machine);
+        model.addAttribute("machines", machines.machines());
+        model.addAttribute("find", find);
+        model.addAttribute("rows", rows);
+        model.addAttribute("history", books.history(machine));
+        model.addAttribute("wrong", problem.of());
+        model.addAttribute("error", problem.sentence());
+        return "wire-book";
+    }
+}

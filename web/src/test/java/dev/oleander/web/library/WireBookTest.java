@@ -1,0 +1,173 @@
+package dev.oleander.web.library;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.machine.WireDataField;
+import dev.oleander.machine.WireRow;
+import dev.oleander.machine.WireRowText;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.account.PageClient;
+import dev.oleander.web.book.Change;
+import dev.oleander.web.book.WireBooks;
+import java.net.http.HttpResponse;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** The wire's cut book that the shop changes, and jobs that follow. */
+class WireBookTest extends WebTest {
+
+    @Autowired private WireBooks books;
+    @Autowired private MachineLibrary machines;
+    @Autowired private JdbcTemplate sql;
+
+    private PageClient pages;
+    private Machine bracken;
+
+    @BeforeEach
+    void signIn() {
+        pages = new PageClient(port).signedIn("anselm");
+        bracken = machines.find("bracken").orElseThrow();
+    }
+
+    @AfterEach
+    void asItShipped() {
+        sql.update("delete from book_change");
+    }
+
+    private WireRow good() {
+        return books.of(bracken).find("brass 0.25", "tool steel", 40, "good");
+    }
+
+    private Map<String, String> form(WireRow row) {
+        Map<String, String> form = new HashMap<>();
+        int pass = 0;
+        for (Map<WireDataField, String> line : WireRowText.write(row)) {
+            pass++;
+            for (Map.Entry<WireDataField, String> value : line.entrySet()) {
+                boolean own = value.getKey().isOfPass();
+                form.put(value.getKey().word() + (own ? "." + pass : ""), value.getValue());
+            }
+        }
+        form.put("copy", "false");
+        form.put("note", "");
+        return form;
+    }
+
+    private HttpResponse<String> send(WireRow row, Map<String, String> form) {
+        return pages.post("/machines/bracken/wire-rows/" + row.id(), form);
+    }
+
+    @Test
+    void aChangedPassHoldsForJobsAndIsWrittenDown() {
+        long job = makeWireJob("shim_punch_die", "Changed data", 40);
+        double before = offset(job);
+        Map<String, String> form = form(good());
+        form.put("gap.1", "0,05");
+        form.put("note", "new generator");
+        assertThat(send(good(), form).statusCode()).isEqualTo(302);
+        assertThat(offset(job)).isEqualTo(before + 0.01, within(1e-9));
+        Change change = books.history(bracken).get(0);
+        assertThat(change.what()).containsExactly("passes 1 gap 0.04 to 0.05");
+        assertThat(change.note()).isEqualTo("new generator");
+        String page = pages.get("/machines/bracken").body();
+        assertThat(page).contains("1 change", "passes 1 gap 0.04 to 0.05", "new generator");
+    }
+
+    private double offset(long job) {
+        return jobs.view(job).result().wire().orElseThrow().registers().values().stream()
+                .mapToDouble(d -> d)
+                .max()
+                .orElseThrow();
+    }
+
+    @Test
+    void passesAreAddedAndLeftOut() {
+        int passes = good().passes().size();
+        Map<String, String> form = form(good());
+        for (WireDataField field : WireDataField.ofPasses()) {
+            form.put(field.word() + "." + (passes + 1), form.get(field.word() + "." + passes));
+        }
+        send(good(), form);
+        assertThat(good().passes()).hasSize(passes + 1);
+        assertThat(books.history(bracken).get(0).what())
+                .containsExactly("passes %d new".formatted(passes + 1));
+        Map<String, String> less = form(good());
+        WireDataField.ofPasses().forEach(f -> less.put(f.word() + ".2", " "));
+        send(good(), less);
+        assertThat(good().passes()).hasSize(passes);
+    }
+
+    @Test
+    void whatIsWrongIsSaidAndNothingIsLost() {
+        Map<String, String> form = form(good());
+        form.put("rate.2", "fast");
+        form.put("note", "kept");
+        HttpResponse<String> refused = send(good(), form);
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body())
+                .contains(
+                        "Pass 2: Rate: &quot;fast&quot; is no number.",
+                        "value=\"fast\"",
+                        "value=\"kept\"");
+        assertThat(books.history(bracken)).isEmpty();
+        assertThat(pages.get("/machines/bracken/wire-rows/none").statusCode()).isEqualTo(404);
+        assertThat(pages.get("/machines/teasel/wire-rows/none").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void aRowIsCopiedToANewHeightAndTakenAway() {
+        Map<String, String> form = form(good());
+        form.put("copy", "true");
+        form.put("height", "55");
+        assertThat(
+                        pages.get("/machines/bracken/wire-rows/%s?copy=true".formatted(good().id()))
+                                .body())
+                .contains("A new row like " + good().id());
+        send(good(), form);
+        WireRow made = books.of(bracken).find("brass 0.25", "tool steel", 55, "good");
+        assertThat(made.interpolated()).isFalse();
+        pages.post("/machines/bracken/wire-rows/%s/delete".formatted(made.id()), Map.of());
+        assertThat(books.of(bracken).find("brass 0.25", "tool steel", 55, "good").interpolated())
+                .isTrue();
+        assertThat(books.history(bracken))
+                .extracting(Change::what)
+                .contains(List.of("taken away"), List.of("new"));
+        assertThat(send(good(), Map.of("copy", "true")).body())
+                .contains("A row has from 1 to 9 passes");
+    }
+
+    @Test
+    void theBookGoesOutAsAFileAndComesBack() {
+        HttpResponse<String> out = pages.get("/machines/bracken/wire-book.csv");
+        assertThat(out.headers().firstValue("Content-Disposition").orElse(""))
+                .contains("wire-book-bracken.csv");
+        books.load(bracken, out.body(), "same", person("anselm"));
+        assertThat(books.history(bracken)).as("nothing changed").isEmpty();
+        String faster =
+                out.body().replaceFirst("(good,1,[^,]*,[^,]*,[^,]*,[^,]*),[^,]*,", "$1,99,");
+        books.load(bracken, faster, "from shop.csv", person("anselm"));
+        assertThat(books.history(bracken)).hasSize(1);
+        assertThat(books.history(bracken).get(0).what().get(0))
+                .startsWith("passes 1 rate")
+                .endsWith("to 99.0");
+    }
+
+    @Test
+    void operatorsMayLookOnly() {
+        PageClient tove = new PageClient(port).signedIn("tove");
+        assertThat(tove.get("/machines/bracken").body()).doesNotContain("Change</a>", "Bring in");
+        assertThat(
+                        tove.post("/machines/bracken/wire-rows/" + good().id(), form(good()))
+                                .statusCode())
+                .isEqualTo(403);
+    }
+}
