@@ -57,6 +57,19 @@ public record WireChoice(
                 RepeatChoice.NOTHING);
     }
 
+    /**
+     * The rest of {@link #asRecipe}: where on this contour something lies, and what is above it.
+     */
+    public WireChoice places() {
+        return new WireChoice(
+                EntryChoice.NOTHING.withHole(entry.hole()).withStart(entry.start()),
+                PassChoice.NOTHING,
+                SlugChoice.NOTHING.withAt(slug.at()),
+                new TaperChoice(null, taper.elements(), null, taper.cornerOf(), null),
+                upper,
+                repeat);
+    }
+
     public WireChoice withEntry(EntryChoice value) {
         return new WireChoice(value, passes, slug, taper, upper, repeat);
     }

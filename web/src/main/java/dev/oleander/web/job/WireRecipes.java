@@ -1,7 +1,6 @@
 package dev.oleander.web.job;
 
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.wire.EntryChoice;
 import dev.oleander.plan.wire.WireChoice;
 import dev.oleander.plan.wire.WireChoices;
 import dev.oleander.plan.wire.WireKind;
@@ -122,14 +121,7 @@ public class WireRecipes {
         WireChoices changed = choices;
         for (String key : List.of(stop.feature(), Stop.id(stop.feature(), stop.copy()))) {
             WireChoice set = changed.stops().getOrDefault(key, WireChoice.NOTHING);
-            WireChoice places =
-                    WireChoice.NOTHING
-                            .withEntry(
-                                    EntryChoice.NOTHING
-                                            .withHole(set.entry().hole())
-                                            .withStart(set.entry().start()))
-                            .withUpper(set.upper());
-            changed = changed.withStop(key, places);
+            changed = changed.withStop(key, set.places());
         }
         return changed;
     }

@@ -40,7 +40,8 @@ class RecipeController {
     private String show(SignedIn who, Model model, String name, String error) {
         model.addAttribute("who", who);
         model.addAttribute("recipes", recipes.all().stream().map(RecipeRow::of).toList());
-        model.addAttribute("wireRecipes", wireRecipes.all());
+        model.addAttribute(
+                "wireRecipes", wireRecipes.all().stream().map(WireRecipeRow::of).toList());
         model.addAttribute("kinds", Recipe.Kind.values());
         model.addAttribute("wrong", name);
         model.addAttribute("error", error);

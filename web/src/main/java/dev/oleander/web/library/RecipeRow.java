@@ -83,7 +83,7 @@ public record RecipeRow(
         add(says, "tab length", tabs.length(), " mm");
     }
 
-    private static void add(List<String> says, String what, Typed value, String unit) {
+    static void add(List<String> says, String what, Typed value, String unit) {
         if (value != null) {
             says.add(what + " " + value.text() + unit);
         }

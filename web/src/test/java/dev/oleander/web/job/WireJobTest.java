@@ -298,7 +298,8 @@ class WireJobTest extends WebTest {
         assertThat(settings(jobs.view(other).result(), stop).hold()).isEqualTo(2.2);
         pages.post(there + "drop", Map.of("name", "short holds"));
         assertThat(settings(jobs.view(other).result(), stop).hold()).isEqualTo(5);
-        assertThat(pages.get("/recipes").body()).contains("short holds", "for every opening");
+        assertThat(pages.get("/recipes").body())
+                .contains("short holds", "hold 2.2 mm", "for every opening");
         pages.post("/recipes/wire/delete", Map.of("name", "short holds"));
         assertThat(pages.get("/recipes").body()).doesNotContain("short holds");
     }
