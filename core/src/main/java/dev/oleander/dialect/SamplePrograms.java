@@ -119,6 +119,7 @@ public final class SamplePrograms {
                         Map.entry("tool", 4.0),
                         Map.entry("speed", 18000.0),
                         Map.entry("condition", 7.0),
+                        Map.entry("tries", 3.0),
                         Map.entry("corner", 2.0),
                         Map.entry("plane", 12.5),
                         Map.entry("turn", 45.0),

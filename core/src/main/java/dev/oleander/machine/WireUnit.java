@@ -11,7 +11,7 @@ package dev.oleander.machine;
  * @param greatestAngle of the wire against the vertical, degrees
  * @param threadSeconds to thread the wire
  * @param cutSeconds to cut it
- * @param threadTries how often threading is tried before the operator is called
+ * @param threadTries how often threading is tried before the hole is skipped and reported
  * @param startHole diameter of start holes where none is drawn, mm
  * @param backOff way off the profile between passes, mm
  * @param holdSeconds that people need at a stop, likely

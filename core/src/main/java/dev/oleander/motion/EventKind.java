@@ -33,7 +33,7 @@ public enum EventKind {
     SPINDLE_OFF("spindleOff", Use.SOME),
     COOLANT_ON("coolantOn", Use.SOME),
     COOLANT_OFF("coolantOff", Use.SOME),
-    /** thread the wire (seconds) */
+    /** thread the wire (seconds; tries: how often before the hole is skipped and reported) */
     THREAD("thread", Use.SOME),
     /** cut the wire (seconds) */
     CUT_WIRE("cutWire", Use.SOME),

@@ -106,7 +106,11 @@ public record WireMotion(Program wire, Program posted, List<Integer> itemOfWire)
         private void other(WireVisit.Step step) {
             if (step instanceof WireVisit.Thread thread) {
                 travel(thread.at());
-                event(EventKind.THREAD, Map.of("seconds", unit.threadSeconds()), "");
+                double tries = unit.threadTries();
+                event(
+                        EventKind.THREAD,
+                        Map.of("seconds", unit.threadSeconds(), "tries", tries),
+                        "");
             } else if (step instanceof WireVisit.Wait wait) {
                 off();
                 EventKind kind = wait.always() ? EventKind.STOP : EventKind.OPTIONAL_STOP;

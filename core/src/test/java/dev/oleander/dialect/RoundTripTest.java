@@ -166,6 +166,7 @@ class RoundTripTest {
                         "speed",
                         "condition",
                         "register",
+                        "tries",
                         "pressure")) {
             args.put(name, 3.0);
         }

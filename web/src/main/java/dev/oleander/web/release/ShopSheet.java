@@ -105,6 +105,7 @@ class ShopSheet {
         values.put("facts", facts(result, parts));
         values.put("passes", List.of());
         values.put("holes", List.of());
+        values.put("threading", "");
         values.put("times", times(timeline.seconds()));
         values.put("parts", parts ? parts(result) : List.of());
         values.put("rows", rows(run, rows));
@@ -129,6 +130,7 @@ class ShopSheet {
         values.put("halts", halts);
         values.put("passes", sheet.passes());
         values.put("holes", sheet.holes());
+        values.put("threading", sheet.threading());
         values.put("registers", List.of());
         values.put("stops", sheet.stops());
     }

@@ -88,6 +88,13 @@ final class WireSheet {
         return facts;
     }
 
+    /** What the machine does at a hole that the wire does not find. */
+    String threading() {
+        int tries = plan.task().machine().wire().threadTries();
+        return "At each hole threading is tried %s; then the hole is skipped and reported. Thread it by hand and begin again there."
+                .formatted(tries == 1 ? "once" : tries + " times");
+    }
+
     List<HoleRow> holes() {
         List<HoleRow> rows = new ArrayList<>();
         Map<String, Stop> stops = new TreeMap<>();

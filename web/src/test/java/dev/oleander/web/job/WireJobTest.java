@@ -239,7 +239,7 @@ class WireJobTest extends WebTest {
         String contour = jobs.view(job).result().reading().cut().findFirst().orElseThrow().id();
         setJob(job, WireJobField.SET, contour);
         Release release = releases.release(job, person("mira"));
-        assertThat(release.program()).contains("G41 D21", "M60", "M50", "M00 (hold the slug");
+        assertThat(release.program()).contains("G41 D21", "M60 L3", "M50", "M00 (hold the slug");
         assertThat(release.greatestDeviation()).isLessThan(1e-3);
         ApiClient api = new ApiClient(port, "mira");
         JsonNode run = api.get("/api/jobs/%d/run".formatted(job)).json();
