@@ -1,11 +1,13 @@
 package dev.oleander.web.book;
 
+import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.Machine;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -71,6 +73,28 @@ class BookJournal {
                         note.length() > LONGEST_NOTE ? note.substring(0, LONGEST_NOTE) : note,
                         accounts.getReferenceById(who.id()),
                         clock.instant()));
+    }
+
+    /**
+     * Writes down that a row is taken away.
+     *
+     * @throws CutDataException when there is none with the id, or it is the last one
+     */
+    <R> void takeAway(
+            Machine machine, List<R> rows, Function<R, String> ids, String id, SignedIn who) {
+        R row =
+                rows.stream()
+                        .filter(r -> ids.apply(r).equals(id))
+                        .findFirst()
+                        .orElseThrow(
+                                () ->
+                                        new CutDataException(
+                                                "%s has no row \"%s\"."
+                                                        .formatted(machine.name(), id)));
+        if (rows.size() == 1) {
+            throw new CutDataException("The last row of a cut book stays.");
+        }
+        write(machine, id, row, null, "taken away", who);
     }
 
     private static String json(Object value) {

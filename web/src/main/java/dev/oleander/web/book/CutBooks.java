@@ -23,7 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The cut books that ship, with what the shop has changed of them. */
 @Service
-public class CutBooks {
+public class CutBooks implements KeptBook {
 
     private final MachineLibrary machines;
     private final BookJournal journal;
@@ -119,36 +119,13 @@ public class CutBooks {
         }
     }
 
-    /**
-     * Takes a row away.
-     *
-     * @throws CutDataException when there is none, or it is the last of its machine
-     */
+    @Override
     @Transactional
     public void delete(Machine machine, String id, SignedIn who) {
-        CutTable table = table(machine);
-        CutRow row =
-                table.rows().stream()
-                        .filter(r -> r.id().equals(id))
-                        .findFirst()
-                        .orElseThrow(
-                                () ->
-                                        new CutDataException(
-                                                "%s has no row \"%s\"."
-                                                        .formatted(machine.name(), id)));
-        if (table.rows().size() == 1) {
-            throw new CutDataException("The last row of a cut book stays.");
-        }
-        journal.write(machine, id, row, null, "taken away", who);
+        journal.takeAway(machine, table(machine).rows(), CutRow::id, id, who);
     }
 
-    /**
-     * Rows of a file: those for a material, thickness and quality that there are take their place,
-     * the others come new. All or nothing.
-     *
-     * @return how many rows the file has
-     * @throws CutDataException naming the line and what is wrong
-     */
+    @Override
     @Transactional
     public int load(Machine machine, String csv, String note, SignedIn who) {
         CutTable table = table(machine);
@@ -165,7 +142,7 @@ public class CutBooks {
         return rows.size();
     }
 
-    /** The whole book as CSV. */
+    @Override
     @Transactional(readOnly = true)
     public String csv(Machine machine) {
         return new CutBookCsv().write(of(machine).rows());
@@ -209,7 +186,7 @@ public class CutBooks {
         return found;
     }
 
-    /** What was changed, the latest first. */
+    @Override
     @Transactional(readOnly = true)
     public List<Change> history(Machine machine) {
         return journal.history(machine);

@@ -20,7 +20,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The cut books of wire machines that ship, with what the shop has changed of them. */
 @Service
-public class WireBooks {
+public class WireBooks implements KeptBook {
 
     private final MachineLibrary machines;
     private final BookJournal journal;
@@ -90,34 +90,13 @@ public class WireBooks {
         }
     }
 
-    /**
-     * Takes a row away.
-     *
-     * @throws CutDataException when there is none, or it is the last of its machine
-     */
+    @Override
     @Transactional
     public void delete(Machine machine, String id, SignedIn who) {
-        WireBook book = of(machine);
-        WireRow row =
-                book.row(id)
-                        .orElseThrow(
-                                () ->
-                                        new CutDataException(
-                                                "%s has no row \"%s\"."
-                                                        .formatted(machine.name(), id)));
-        if (book.rows().size() == 1) {
-            throw new CutDataException("The last row of a cut book stays.");
-        }
-        journal.write(machine, id, row, null, "taken away", who);
+        journal.takeAway(machine, of(machine).rows(), WireRow::id, id, who);
     }
 
-    /**
-     * Rows of a file: those for a wire, material, height and finish that there are take their
-     * place, the others come new. All or nothing.
-     *
-     * @return how many rows the file has
-     * @throws CutDataException naming the line and what is wrong
-     */
+    @Override
     @Transactional
     public int load(Machine machine, String csv, String note, SignedIn who) {
         WireBook book = of(machine);
@@ -134,13 +113,13 @@ public class WireBooks {
         return rows.size();
     }
 
-    /** The whole book as CSV. */
+    @Override
     @Transactional(readOnly = true)
     public String csv(Machine machine) {
         return new WireBookCsv().write(of(machine).rows());
     }
 
-    /** What was changed, the latest first. */
+    @Override
     @Transactional(readOnly = true)
     public List<Change> history(Machine machine) {
         return journal.history(machine);

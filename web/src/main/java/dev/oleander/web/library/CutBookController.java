@@ -12,6 +12,8 @@ import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.book.KeptBook;
+import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.NotFoundException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -41,12 +43,19 @@ class CutBookController {
 
     private final MachineLibrary machines;
     private final CutBooks books;
+    private final WireBooks wireBooks;
     private final WireBookPage wires;
 
-    CutBookController(MachineLibrary machines, CutBooks books, WireBookPage wires) {
+    CutBookController(
+            MachineLibrary machines, CutBooks books, WireBooks wireBooks, WireBookPage wires) {
         this.machines = machines;
         this.books = books;
+        this.wireBooks = wireBooks;
         this.wires = wires;
+    }
+
+    private KeptBook kept(Machine machine) {
+        return machine.hasWire() ? wireBooks : books;
     }
 
     /**
@@ -180,7 +189,7 @@ class CutBookController {
             Model model,
             HttpServletResponse response) {
         try {
-            books.delete(machine(id), row, who);
+            kept(machine(id)).delete(machine(id), row, who);
             return "redirect:/machines/" + id;
         } catch (CutDataException wrong) {
             return refused(id, new BookProblem("rows", wrong.getMessage()), who, model, response);
@@ -205,7 +214,7 @@ class CutBookController {
                 .header(
                         "Content-Disposition",
                         "attachment; filename=\"cut-book-%s.csv\"".formatted(machine.id()))
-                .body(books.csv(machine));
+                .body(kept(machine).csv(machine));
     }
 
     @PostMapping("/cut-book.csv")
@@ -218,7 +227,7 @@ class CutBookController {
             throws IOException {
         String text = new String(file.getBytes(), StandardCharsets.UTF_8);
         try {
-            books.load(machine(id), text, "from " + file.getOriginalFilename(), who);
+            kept(machine(id)).load(machine(id), text, "from " + file.getOriginalFilename(), who);
             return "redirect:/machines/" + id;
         } catch (CutDataException wrong) {
             return refused(id, new BookProblem("file", wrong.getMessage()), who, model, response);

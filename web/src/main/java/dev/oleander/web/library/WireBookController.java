@@ -10,15 +10,11 @@ import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.NotFoundException;
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -27,21 +23,18 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MultipartFile;
 
-/** Changes of the cut book of a wire machine: row by row with a note, or as a file. */
+/** Rows of the cut book of a wire machine, changed with a note or copied. */
 @Controller
 @RequestMapping("/machines/{id}")
 class WireBookController {
 
     private final MachineLibrary machines;
     private final WireBooks books;
-    private final WireBookPage page;
 
-    WireBookController(MachineLibrary machines, WireBooks books, WireBookPage page) {
+    WireBookController(MachineLibrary machines, WireBooks books) {
         this.machines = machines;
         this.books = books;
-        this.page = page;
     }
 
     private Machine machine(String id) {
@@ -139,58 +132,5 @@ class WireBookController {
             }
         }
         return passes;
-    }
-
-    @PostMapping("/wire-rows/{row}/delete")
-    String delete(
-            @PathVariable String id,
-            @PathVariable String row,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
-        try {
-            books.delete(machine(id), row, who);
-            return "redirect:/machines/" + id;
-        } catch (CutDataException wrong) {
-            return refused(id, new BookProblem("rows", wrong.getMessage()), who, model, response);
-        }
-    }
-
-    private String refused(
-            String id,
-            BookProblem problem,
-            SignedIn who,
-            Model model,
-            HttpServletResponse response) {
-        response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        return page.show(machine(id), "", problem, who, model);
-    }
-
-    @GetMapping("/wire-book.csv")
-    ResponseEntity<String> csv(@PathVariable String id) {
-        Machine machine = machine(id);
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(
-                        "Content-Disposition",
-                        "attachment; filename=\"wire-book-%s.csv\"".formatted(machine.id()))
-                .body(books.csv(machine));
-    }
-
-    @PostMapping("/wire-book.csv")
-    String load(
-            @PathVariable String id,
-            @RequestParam MultipartFile file,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response)
-            throws IOException {
-        String text = new String(file.getBytes(), StandardCharsets.UTF_8);
-        try {
-            books.load(machine(id), text, "from " + file.getOriginalFilename(), who);
-            return "redirect:/machines/" + id;
-        } catch (CutDataException wrong) {
-            return refused(id, new BookProblem("file", wrong.getMessage()), who, model, response);
-        }
     }
 }

@@ -8,7 +8,6 @@ import dev.oleander.motion.Timeline;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.Planning;
-import dev.oleander.web.job.SheetField;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -71,17 +70,9 @@ class ReplayTest extends WebTest {
 
     @Test
     void nothingIsPlayedWithoutAPlan() {
-        long id = makeJob("cleat_backing_plate", "Nothing", 1);
         JobView job =
-                jobs.edit(
-                        id,
-                        "x",
-                        b ->
-                                b.document()
-                                        .withSheet(
-                                                SheetField.COLUMNS.set(
-                                                        b.document().sheet(), "1.5")),
-                        person("mira"));
+                SceneBuilderTest.unplanned(
+                        jobs, makeJob("cleat_backing_plate", "Nothing", 1), person("mira"));
         Replay replay = Replay.of(job.step(), job.result());
         assertThat(replay.motion()).isEmpty();
         assertThat(replay.pieces()).isEmpty();

@@ -8,7 +8,9 @@ import dev.oleander.motion.Item;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.Stop;
 import dev.oleander.web.WebTest;
+import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.SheetField;
 import java.util.List;
@@ -97,20 +99,20 @@ class SceneBuilderTest extends WebTest {
 
     @Test
     void withoutASheetTheDrawingIsStillShown() {
-        long id = makeJob("cleat_backing_plate", "No sheet", 1);
         JobView job =
-                jobs.edit(
-                        id,
-                        "x",
-                        b ->
-                                b.document()
-                                        .withSheet(
-                                                SheetField.COLUMNS.set(
-                                                        b.document().sheet(), "1.5")),
-                        person("mira"));
+                unplanned(jobs, makeJob("cleat_backing_plate", "No sheet", 1), person("mira"));
         Scene scene = SceneBuilder.build(job.step(), job.result(), true);
         assertThat(scene.stock()).isNull();
         assertThat(scene.stops()).isEmpty();
         assertThat(scene.features()).hasSize(8);
+    }
+
+    /** A job whose sheet cannot be laid out. */
+    static JobView unplanned(JobService jobs, long id, SignedIn who) {
+        return jobs.edit(
+                id,
+                "x",
+                b -> b.document().withSheet(SheetField.COLUMNS.set(b.document().sheet(), "1.5")),
+                who);
     }
 }

@@ -135,7 +135,7 @@ class WireBookTest extends WebTest {
         send(good(), form);
         WireRow made = books.of(bracken).find("brass 0.25", "tool steel", 55, "good");
         assertThat(made.interpolated()).isFalse();
-        pages.post("/machines/bracken/wire-rows/%s/delete".formatted(made.id()), Map.of());
+        pages.post("/machines/bracken/rows/%s/delete".formatted(made.id()), Map.of());
         assertThat(books.of(bracken).find("brass 0.25", "tool steel", 55, "good").interpolated())
                 .isTrue();
         assertThat(books.history(bracken))
@@ -147,9 +147,9 @@ class WireBookTest extends WebTest {
 
     @Test
     void theBookGoesOutAsAFileAndComesBack() {
-        HttpResponse<String> out = pages.get("/machines/bracken/wire-book.csv");
+        HttpResponse<String> out = pages.get("/machines/bracken/cut-book.csv");
         assertThat(out.headers().firstValue("Content-Disposition").orElse(""))
-                .contains("wire-book-bracken.csv");
+                .contains("cut-book-bracken.csv");
         books.load(bracken, out.body(), "same", person("anselm"));
         assertThat(books.history(bracken)).as("nothing changed").isEmpty();
         String faster =
