@@ -147,6 +147,9 @@ final class SettingsResolver {
         }
 
         private TaperChoice taper() {
+            value("angle", c -> c.taper().angle(), null, Source.RECIPE);
+            value("corners", c -> c.taper().corners(), null, Source.RECIPE);
+            value("land", c -> c.taper().land(), null, Source.RECIPE);
             return layers.here().taper().over(layers.recipe().taper()).over(layers.job().taper());
         }
 

@@ -58,18 +58,13 @@ public final class WireFlanksSlip {
     }
 
     public FieldView land() {
-        Typed set = values.choices().get(0).taper().land();
-        return values.shown(
-                new FieldView(
+        FieldView land =
+                values.field(
                         "land",
                         "Land",
-                        set == null ? "" : set.text(),
-                        "",
                         "mm",
-                        set == null ? "none" : "here",
-                        set != null,
-                        false,
-                        ""));
+                        s -> s.taper().land() == null ? "" : s.taper().land().text());
+        return land.text().isEmpty() && !land.mixed() ? land.from("none") : land;
     }
 
     public FieldView elements() {
