@@ -423,7 +423,8 @@ class WirePlannerTest {
                 new WireRecipe(
                         "narrow holds",
                         WireKind.OPENING,
-                        WireChoice.NOTHING.withSlug(SlugChoice.NOTHING.withHold(Typed.of(1.2))));
+                        WireChoice.NOTHING.withSlug(SlugChoice.NOTHING.withHold(Typed.of(1.2))),
+                        null);
         WireChoices choices =
                 WireChoices.NOTHING
                         .withRecipes(List.of(recipe), Map.of())

@@ -36,14 +36,16 @@ class WireRecipeController {
     String save(
             @ModelAttribute("context") Context context,
             @RequestParam String name,
-            @RequestParam(defaultValue = "false") boolean kind) {
+            @RequestParam(defaultValue = "false") boolean kind,
+            @RequestParam(defaultValue = "false") boolean order) {
+        WireRecipes.With with = new WireRecipes.With(kind, order);
         return answers.answer(
                 context,
                 new EditError("recipe", name, ""),
                 () -> {
                     JobResult result = jobs.view(context.id()).result();
                     String stop = context.selected(result).get(0).id();
-                    WireRecipe kept = recipes.keep(result, stop, name, kind, context.who());
+                    WireRecipe kept = recipes.keep(result, stop, name, with, context.who());
                     return jobs.edit(
                             context.id(),
                             context.step(),

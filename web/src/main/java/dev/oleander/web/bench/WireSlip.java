@@ -261,6 +261,11 @@ public final class WireSlip {
         return new WireFlanksSlip(result, first, values);
     }
 
+    /** The order of the job's visits, in words. */
+    public String order() {
+        return result.document().wire().orderOr().label();
+    }
+
     /** How the contours are repeated. */
     public WireRepeatSlip repeat() {
         return new WireRepeatSlip(values);

@@ -2,6 +2,7 @@ package dev.oleander.web.job;
 
 import dev.oleander.plan.wire.WireChoice;
 import dev.oleander.plan.wire.WireKind;
+import dev.oleander.plan.wire.WireOrder;
 import dev.oleander.plan.wire.WireRecipe;
 import dev.oleander.quantity.Worded;
 import dev.oleander.web.account.Account;
@@ -23,6 +24,7 @@ public class ShopWireRecipe {
 
     @Id private String name;
     private String kind;
+    private String runOrder;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private String choice;
@@ -41,6 +43,7 @@ public class ShopWireRecipe {
 
     void set(WireRecipe recipe, Account by, Instant at) {
         kind = recipe.kind() == null ? null : recipe.kind().word();
+        runOrder = recipe.order() == null ? null : recipe.order().word();
         choice = JsonMapper.shared().writeValueAsString(recipe.choice());
         changedBy = by;
         changedAt = at;
@@ -60,6 +63,9 @@ public class ShopWireRecipe {
 
     public WireRecipe recipe() {
         WireKind known = kind == null ? null : Worded.of(WireKind.class, kind).orElse(null);
-        return new WireRecipe(name, known, JsonMapper.shared().readValue(choice, WireChoice.class));
+        WireOrder order =
+                runOrder == null ? null : Worded.of(WireOrder.class, runOrder).orElse(null);
+        return new WireRecipe(
+                name, known, JsonMapper.shared().readValue(choice, WireChoice.class), order);
     }
 }

@@ -4,6 +4,7 @@ import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.WireChoice;
 import dev.oleander.plan.wire.WireChoices;
 import dev.oleander.plan.wire.WireKind;
+import dev.oleander.plan.wire.WireOrder;
 import dev.oleander.plan.wire.WireRecipe;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
@@ -53,14 +54,31 @@ public class WireRecipes {
     }
 
     /**
+     * What is kept with the values of a stop.
+     *
+     * @param kind whether the recipe is for all of its kind; else it is given by hand only
+     * @param order whether the order of the job's visits belongs to it
+     */
+    public record With(boolean kind, boolean order) {}
+
+    private static WireOrder order(JobResult result) {
+        WireOrder order = result.document().wire().orderOr();
+        if (order == WireOrder.BY_HAND) {
+            throw new RefusedEditException(
+                    "An order by hand belongs to its job; a recipe keeps a rule of order.");
+        }
+        return order;
+    }
+
+    /**
      * Keeps how a stop is cut; one of the same name is replaced.
      *
-     * @param forKind whether it is for all of its kind; else it is given by hand only
+     * @param with what is kept besides the values of the stop
      * @throws RefusedEditException when the name is not usable, or nothing is set
      */
     @Transactional
     public WireRecipe keep(
-            JobResult result, String stopId, String wanted, boolean forKind, SignedIn who) {
+            JobResult result, String stopId, String wanted, With with, SignedIn who) {
         String name = wanted.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
             throw new RefusedEditException(
@@ -71,14 +89,15 @@ public class WireRecipes {
             throw NotFoundException.stop(stopId);
         }
         WireChoice choice = set(result.document().wire(), stop).asRecipe();
-        if (choice.isNothing()) {
+        WireOrder order = with.order() ? order(result) : null;
+        if (choice.isNothing() && order == null) {
             throw new RefusedEditException(
                     "Nothing is set here that a recipe could keep. Set it first.");
         }
         var settings =
                 result.wire().orElseThrow().settings().get(Stop.id(stop.feature(), stop.copy()));
-        WireKind kind = forKind && settings != null ? settings.kind() : null;
-        WireRecipe recipe = new WireRecipe(name, kind, choice);
+        WireKind kind = with.kind() && settings != null ? settings.kind() : null;
+        WireRecipe recipe = new WireRecipe(name, kind, choice, order);
         ShopWireRecipe kept = recipes.findById(name).orElseGet(() -> new ShopWireRecipe(name));
         kept.set(recipe, accounts.getReferenceById(who.id()), clock.instant());
         recipes.save(kept);
@@ -104,7 +123,8 @@ public class WireRecipes {
         all.add(recipe);
         Map<String, String> given = new TreeMap<>(choices.given());
         features.forEach(f -> given.put(f, recipe.name()));
-        return choices.withRecipes(all, given);
+        WireChoices changed = choices.withRecipes(all, given);
+        return recipe.order() == null ? changed : changed.withOrder(recipe.order(), List.of());
     }
 
     /** The choices without a recipe. */

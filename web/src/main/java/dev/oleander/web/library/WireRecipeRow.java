@@ -24,7 +24,11 @@ public record WireRecipeRow(String name, List<String> says, String use, String c
                 recipe.kind() == null
                         ? "given by hand"
                         : "for every %s".formatted(recipe.kind().label());
-        return new WireRecipeRow(kept.name(), says(recipe.choice()), use, kept.changedByName());
+        List<String> says = says(recipe.choice());
+        if (recipe.order() != null) {
+            says.add("order " + recipe.order().label());
+        }
+        return new WireRecipeRow(kept.name(), says, use, kept.changedByName());
     }
 
     private static List<String> says(WireChoice choice) {

@@ -19,6 +19,7 @@ import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
 import dev.oleander.web.release.ReleaseWish;
 import java.io.IOException;
+import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
@@ -302,6 +303,34 @@ class WireJobTest extends WebTest {
                 .contains("short holds", "hold 2.2 mm", "for every opening");
         pages.post("/recipes/wire/delete", Map.of("name", "short holds"));
         assertThat(pages.get("/recipes").body()).doesNotContain("short holds");
+    }
+
+    @Test
+    void aRecipeBringsItsOrder() {
+        long job = makeWireJob("shim_punch_die", "Ordered", 40);
+        String stop = first(jobs.view(job).result());
+        PageClient pages = new PageClient(port).signedIn("mira");
+        setJob(job, WireJobField.ORDER, "passByPass");
+        String save = "/jobs/%d/cuts/wire-recipes/save".formatted(job);
+        Map<String, String> form = Map.of("name", "in passes", "order", "true", "stop", stop);
+        assertThat(pages.post(save, form).statusCode()).isEqualTo(200);
+        long other = makeWireJob("shim_punch_die", "Takes it up", 40);
+        pages.post("/jobs/%d/cuts/wire-recipes/give".formatted(other), Map.of("name", "in passes"));
+        assertThat(jobs.view(other).result().document().wire().order())
+                .isEqualTo(WireOrder.PASS_BY_PASS);
+        assertThat(pages.get("/recipes").body()).contains("order pass by pass");
+        pages.post("/recipes/wire/delete", Map.of("name", "in passes"));
+        edit(
+                job,
+                b ->
+                        b.document()
+                                .withWire(
+                                        b.document()
+                                                .wire()
+                                                .withOrder(WireOrder.BY_HAND, List.of())));
+        HttpResponse<String> refused = pages.post(save, form);
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("An order by hand belongs to its job");
     }
 
     @Test
