@@ -202,6 +202,18 @@ class WireRepeatTest {
                         .toList();
         assertThat(turns).contains(90.0, 180.0, 270.0);
         assertThat(turns.get(turns.size() - 1)).as("turned back for the outline").isZero();
+        assertThat(plan.order().breach(moved(plan.run().stops())))
+                .as("the outline before copies that the axis turns to")
+                .isPresent();
+        List<String> ids = plan.run().stops().stream().map(Stop::id).collect(Collectors.toList());
+        String turned =
+                ids.stream()
+                        .filter(i -> i.startsWith(round(reading) + ".3"))
+                        .findFirst()
+                        .orElseThrow();
+        ids.remove(turned);
+        ids.add(turned);
+        assertThat(plan.order().breach(ids)).as("one of them after the outline").isPresent();
         assertClean(reading, plan);
     }
 

@@ -374,8 +374,7 @@ final class SubjectPlanner {
         private List<String> inside(Contour contour) {
             List<String> inside = new ArrayList<>();
             for (Task other : together.get(wanted.copy().base())) {
-                boolean here = !other.equals(wanted) && other.copy().isWith(wanted.copy());
-                if (here && contains(contour, other)) {
+                if (!other.equals(wanted) && contains(contour, other)) {
                     inside.add(other.id());
                 }
             }
@@ -383,7 +382,8 @@ final class SubjectPlanner {
         }
 
         /**
-         * What is as large or larger is not in it, though copies that lie too close may overlap.
+         * What is as large or larger is not in it, though copies that lie too close may overlap,
+         * and those that a rotary axis turns to lie where the drawn one does.
          */
         private static boolean contains(Contour contour, Task other) {
             Chain drawn = other.feature().chain();

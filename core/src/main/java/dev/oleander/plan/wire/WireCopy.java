@@ -22,8 +22,8 @@ public record WireCopy(
         return placement.copy();
     }
 
-    /** Whether both lie in the same piece of work, turned alike. */
+    /** Whether both lie in the same piece of work, however it is turned to them. */
     public boolean isWith(WireCopy other) {
-        return base == other.base && turn == other.turn;
+        return base == other.base;
     }
 }

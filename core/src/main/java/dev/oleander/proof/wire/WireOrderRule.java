@@ -82,7 +82,9 @@ public final class WireOrderRule extends WireRule {
             boolean around =
                     !entry.getKey().equals(subject)
                             && gone.copy().isWith(copy)
-                            && gone.piece().filter(p -> p.contains(start)).isPresent();
+                            && gone.piece().filter(p -> p.contains(start)).isPresent()
+                            && (gone.copy().turn() == copy.turn()
+                                    || isLarger(gone, features.get(visit.feature())));
             if (around) {
                 findings.add(
                         Severity.MUST_FIX,
@@ -95,6 +97,12 @@ public final class WireOrderRule extends WireRule {
                                         ProofInput.named(stop), earlier.number(), earlier.name()));
             }
         }
+    }
+
+    /** Equal contours that a rotary axis turns to lie on each other as they are drawn. */
+    private static boolean isLarger(Gone gone, Feature feature) {
+        return !feature.isClosed()
+                || gone.piece().filter(p -> p.area() > feature.contour().area()).isPresent();
     }
 
     /** The part itself comes free: what is cut on it afterwards needs somebody who holds it. */

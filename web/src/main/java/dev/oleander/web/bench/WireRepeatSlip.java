@@ -20,10 +20,6 @@ public final class WireRepeatSlip {
         this.repeats = values.choices().stream().map(WireChoice::repeat).toList();
     }
 
-    public boolean isSet() {
-        return repeats.stream().anyMatch(r -> !r.equals(RepeatChoice.NOTHING));
-    }
-
     public boolean isRound() {
         return repeats.stream().anyMatch(r -> r.count() != null);
     }

@@ -215,7 +215,6 @@ class WireSlipTest extends WebTest {
         long job = makeWireJob("shim_punch_die", "Copies", 40);
         String stop = first(jobs.view(job).result()).id();
         WireRepeatSlip none = slipAfter(jobs.view(job).result()).repeat();
-        assertThat(none.isSet()).isFalse();
         assertThat(none.fields())
                 .extracting(FieldView::name)
                 .containsExactly("columns", "rows", "roundCount");
