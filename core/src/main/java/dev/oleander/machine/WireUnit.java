@@ -16,6 +16,9 @@ package dev.oleander.machine;
  * @param backOff way off the profile between passes, mm
  * @param holdSeconds that people need at a stop, likely
  * @param dropMass heaviest slug that may fall onto the lower head, kg
+ * @param leastWeb narrowest web that carries anything, of work without height, mm
+ * @param leastWebPerHeight mm that it is wider for each mm of height: a tall web bends and burns
+ *     through sooner
  */
 public record WireUnit(
         double lowerGuide,
@@ -30,4 +33,12 @@ public record WireUnit(
         double startHole,
         double backOff,
         double holdSeconds,
-        double dropMass) {}
+        double dropMass,
+        double leastWeb,
+        double leastWebPerHeight) {
+
+    /** The narrowest web that carries anything, mm. */
+    public double leastWeb(double height) {
+        return leastWeb + leastWebPerHeight * height;
+    }
+}

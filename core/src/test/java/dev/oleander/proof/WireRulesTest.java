@@ -12,6 +12,7 @@ import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.EntryChoice;
+import dev.oleander.plan.wire.HoldStop;
 import dev.oleander.plan.wire.SlugChoice;
 import dev.oleander.plan.wire.SlugHandling;
 import dev.oleander.plan.wire.StartHole;
@@ -25,10 +26,8 @@ import dev.oleander.plan.wire.WireVisit;
 import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 
 /** Rules of the wire on plans that are right, and on plans made wrong. */
@@ -79,27 +78,7 @@ class WireRulesTest {
                         stops,
                         run.events(),
                         run.drilled());
-        return with(plan, other, plan.visits(), plan.holes());
-    }
-
-    private static WirePlan with(
-            WirePlan plan, Run run, Map<String, WireVisit> visits, List<StartHole> holes) {
-        return new WirePlan(
-                plan.task(),
-                plan.choices(),
-                run,
-                plan.copies(),
-                visits,
-                plan.settings(),
-                holes,
-                plan.surfaces(),
-                plan.order());
-    }
-
-    private static WirePlan changed(WirePlan plan, UnaryOperator<WireVisit> change) {
-        Map<String, WireVisit> visits = new HashMap<>();
-        plan.visits().forEach((id, visit) -> visits.put(id, change.apply(visit)));
-        return with(plan, plan.run(), visits, plan.holes());
+        return WirePlans.with(plan, other, plan.visits(), plan.holes());
     }
 
     @Test
@@ -166,8 +145,10 @@ class WireRulesTest {
                 "wire-order",
                 Severity.MUST_FIX,
                 "The cut-off would come before its skims");
-        WireChoice skims = WireChoice.NOTHING.withSlug(SlugChoice.NOTHING.withOffSkims(true));
-        WirePlan held = WireSamples.plan(reading, 40, WireChoices.NOTHING.withAll(skims));
+        assertFound(prove(reading, plan), "wire-order", Severity.NOTE, "It must be held");
+        WireChoice asked =
+                WireChoice.NOTHING.withSlug(SlugChoice.NOTHING.withStop(HoldStop.OPTIONAL));
+        WirePlan held = WireSamples.plan(reading, 40, WireChoices.NOTHING.withAll(asked));
         assertFound(prove(reading, held), "wire-order", Severity.LOOK, "It must be held");
     }
 
@@ -186,7 +167,8 @@ class WireRulesTest {
     @Test
     void threadingWithoutAHoleIsFound() {
         WirePlan plan = WireSamples.plan(plate(), 40, WireChoices.NOTHING);
-        WirePlan without = with(plan, plan.run(), plan.visits(), plan.holes().subList(0, 1));
+        WirePlan without =
+                WirePlans.with(plan, plan.run(), plan.visits(), plan.holes().subList(0, 1));
         assertFound(
                 prove(plate(), without),
                 "wire-thread",
@@ -196,7 +178,7 @@ class WireRulesTest {
         List<StartHole> holes = new ArrayList<>(plan.holes());
         holes.set(0, new StartHole(narrow.stop(), narrow.copy(), narrow.at(), 0.2, narrow.given()));
         assertFound(
-                prove(plate(), with(plan, plan.run(), plan.visits(), holes)),
+                prove(plate(), WirePlans.with(plan, plan.run(), plan.visits(), holes)),
                 "wire-thread",
                 Severity.MUST_FIX,
                 "too narrow for a wire of 0.25 mm");
@@ -215,45 +197,15 @@ class WireRulesTest {
                 WireChoice.NOTHING.withEntry(EntryChoice.NOTHING.withHole(new Point(48, 32)));
         WirePlan plan = WireSamples.plan(reading, 40, WireChoices.NOTHING.withStop(left, far));
         Point there = plan.visit(left + ".1").orElseThrow().begin();
-        WirePlan wrong = changed(plan, v -> v.feature().equals(left) ? v : from(v, there));
-        assertFound(prove(reading, wrong), "wire-lead", Severity.MUST_FIX, "of another profile");
+        WirePlan wrong =
+                WirePlans.changed(plan, v -> v.feature().equals(left) ? v : from(v, there));
+        assertFound(prove(reading, wrong), "wire-gouge", Severity.MUST_FIX, "into the profile of");
     }
 
     /** The same visit with its first lead coming from another hole. */
     private static WireVisit from(WireVisit visit, Point hole) {
-        List<WireVisit.Step> steps = new ArrayList<>();
-        boolean first = true;
-        for (WireVisit.Step step : visit.steps()) {
-            if (step instanceof WireVisit.Thread) {
-                steps.add(new WireVisit.Thread(hole));
-            } else if (first && step instanceof WireVisit.Cut cut) {
-                var c = cut.cut();
-                steps.add(
-                        new WireVisit.Cut(
-                                new WireCut(
-                                        c.pass(),
-                                        c.role(),
-                                        c.offset(),
-                                        c.register(),
-                                        c.condition(),
-                                        c.feed(),
-                                        c.wireLeft(),
-                                        c.profile(),
-                                        c.leans(),
-                                        c.plane(),
-                                        c.way(),
-                                        hole,
-                                        c.square(),
-                                        c.arc(),
-                                        c.off(),
-                                        c.posted())));
-                first = false;
-            } else {
-                steps.add(step);
-            }
-        }
-        return new WireVisit(
-                visit.stop(), visit.feature(), visit.copy(), visit.role(), steps, visit.frees());
+        WireCut first = visit.cuts().get(0);
+        return WirePlans.withCuts(visit, c -> c == first ? WirePlans.withFrom(c, hole) : c);
     }
 
     @Test
@@ -281,7 +233,7 @@ class WireRulesTest {
                         run.events(),
                         run.drilled());
         assertFound(
-                prove(plate(), with(plan, other, plan.visits(), plan.holes())),
+                prove(plate(), WirePlans.with(plan, other, plan.visits(), plan.holes())),
                 "wire-guide",
                 Severity.MUST_FIX,
                 "clamp 1, which is 12 mm high");

@@ -4,6 +4,7 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Chain.Station;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.fit.FlatShapes;
 import dev.oleander.plan.Refusal;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
@@ -27,6 +28,8 @@ final class HolePlacer {
     private static final double STEP = 0.5;
     private static final double FARTHEST = 40;
     private static final double PRECISION = 0.01;
+
+    private static final FlatShapes FLAT = new FlatShapes(PRECISION / 2);
 
     private final List<Contour> all;
     private final Box stock;
@@ -54,7 +57,7 @@ final class HolePlacer {
         if (near.isPresent()) {
             return near.get();
         }
-        var circle = new MaximumInscribedCircle(FlatShapes.polygon(opening), PRECISION);
+        var circle = new MaximumInscribedCircle(FLAT.polygon(opening), PRECISION);
         Point centre = new Point(circle.getCenter().getX(), circle.getCenter().getY());
         double room = clear(centre);
         if (room < radius + CLEAR) {

@@ -2,6 +2,7 @@ package dev.oleander.plan.wire;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.fit.FlatShapes;
 import dev.oleander.machine.WireUnit;
 import dev.oleander.plan.Refusal;
 import dev.oleander.quantity.Numbers;

@@ -38,14 +38,20 @@ final class OpenCutter {
     private final Placement placement;
     private final WireSettings settings;
     private final WireChoice choice;
+    private final List<Chain> others;
 
+    /**
+     * @param others profiles in the same piece of work
+     */
     OpenCutter(
             WireTask task,
             SheetLayout layout,
             Feature feature,
             Placement placement,
             WireSettings settings,
-            WireChoice choice) {
+            WireChoice choice,
+            List<Chain> others) {
+        this.others = List.copyOf(others);
         this.task = task;
         this.layout = layout;
         this.feature = feature;
@@ -61,7 +67,7 @@ final class OpenCutter {
         List<Segment> extended = extended(run);
         Path whole = new Path(extended);
         double length = whole.length();
-        double last = length - Math.min(settings.hold(), length / 2);
+        double last = length - Math.min(settings.hold() + beyond(run), length / 2);
         ElementChain elements = ElementChain.of(whole, true, 0, List.of(last));
         boolean wireLeft = !feature.place().turned();
         Flanks upright = Flanks.upright(elements, wireLeft);
@@ -77,7 +83,12 @@ final class OpenCutter {
                         : null;
         WireSettings own = sided(wireLeft);
         ProfileWork work =
-                new ProfileWork(elements, own, forward, new LeaningWay(upright, leaning, false));
+                new ProfileWork(
+                        elements,
+                        own,
+                        forward,
+                        new LeaningWay(upright, leaning, false),
+                        pass -> WireRoom.upright(others));
         String id = Stop.id(feature.id(), placement.copy());
         Segment first = elements.elements().get(0);
         Point at = first.start().minus(first.direction(0).times(BEFORE));
@@ -99,6 +110,36 @@ final class OpenCutter {
                 Optional.of(hole),
                 surface,
                 List.of());
+    }
+
+    /**
+     * How far the wire runs on outside of the stock, mm, where nothing holds the piece any more.
+     *
+     * @throws RefusedException when less is left of the hold than carries the piece
+     */
+    private double beyond(List<Segment> run) {
+        Segment last = run.get(run.size() - 1);
+        Point end = last.end();
+        double all = outside(layout.stock().grown(OUTSIDE), end, last.direction(1)).distance(end);
+        double half = settings.row().width(1) / 2;
+        double least = task.machine().wire().leastWeb(task.height());
+        boolean waits = settings.slug() == SlugHandling.STOP_BEFORE;
+        if (waits && settings.hold() - half < least) {
+            throw new RefusedException(
+                    new Refusal(
+                            Refusal.Kind.HOLD,
+                            "of the last %s only %s stay when the machine waits, since the wire cuts %s ahead of its centre; it takes %s to carry the piece."
+                                    .formatted(
+                                            Numbers.length(settings.hold()),
+                                            Numbers.length(Math.max(0, settings.hold() - half)),
+                                            Numbers.length(half),
+                                            Numbers.length(least)),
+                            end,
+                            settings.hold(),
+                            least + half));
+        }
+        double inside = outside(layout.stock(), end, last.direction(1)).distance(end);
+        return all - inside;
     }
 
     /** Settings whose direction says on which side of the line the wire runs. */
@@ -162,8 +203,9 @@ final class OpenCutter {
         List<Segment> all = new ArrayList<>(run);
         Segment first = run.get(0);
         Segment last = run.get(run.size() - 1);
-        Point in = outside(first.start(), first.direction(0).times(-1));
-        Point out = outside(last.end(), last.direction(1));
+        Box stock = layout.stock().grown(OUTSIDE);
+        Point in = outside(stock, first.start(), first.direction(0).times(-1));
+        Point out = outside(stock, last.end(), last.direction(1));
         if (in.distance(first.start()) > 0) {
             all.add(0, new Line(in, first.start()));
         }
@@ -173,8 +215,7 @@ final class OpenCutter {
         return all;
     }
 
-    private Point outside(Point from, Point way) {
-        Box stock = layout.stock().grown(OUTSIDE);
+    private static Point outside(Box stock, Point from, Point way) {
         double t = Double.POSITIVE_INFINITY;
         t = Math.min(t, reach(from.x(), way.x(), stock.min().x(), stock.max().x()));
         t = Math.min(t, reach(from.y(), way.y(), stock.min().y(), stock.max().y()));

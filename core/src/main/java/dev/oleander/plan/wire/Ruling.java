@@ -1,9 +1,12 @@
 package dev.oleander.plan.wire;
 
 import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * A stretch of the wire's way: in the lower plane and, at the same moments, in the upper one.
@@ -24,6 +27,24 @@ public record Ruling(Segment lower, Segment upper) {
         return isUpright()
                 ? upright(lower.reversed())
                 : new Ruling(lower.reversed(), upper.reversed());
+    }
+
+    /**
+     * One edge of a closed surface; small gaps between its stretches are closed.
+     *
+     * @param edge lower or upper
+     */
+    public static Contour closed(List<Ruling> surface, Function<Ruling, Segment> edge) {
+        List<Segment> closed = new ArrayList<>(surface.size());
+        Point begin = edge.apply(surface.get(0)).start();
+        Point at = begin;
+        for (int i = 0; i < surface.size(); i++) {
+            Segment segment = edge.apply(surface.get(i));
+            Point end = i + 1 == surface.size() ? begin : segment.end();
+            closed.add(segment.withEnds(at, end));
+            at = end;
+        }
+        return new Contour(closed);
     }
 
     /** All stretches the other way round. */

@@ -128,7 +128,8 @@ final class SettingsResolver {
                     Optional.ofNullable(any(c -> c.slug().at())).orElse(List.of()),
                     value("holdStop", c -> c.slug().stop(), HoldStop.ALWAYS, Source.RECIPE),
                     value("reversed", c -> c.slug().reversed(), true, Source.RECIPE),
-                    value("offSkims", c -> c.slug().offSkims(), die, Source.RECIPE),
+                    // of a part, when somebody holds it
+                    value("offSkims", c -> c.slug().offSkims(), die || isHeld(), Source.RECIPE),
                     number("step", c -> c.slug().step(), STEP, Source.RECIPE, 0.1, Rings.MOST),
                     value(
                             "compensation",
@@ -141,9 +142,24 @@ final class SettingsResolver {
 
         /** As wide as is usual, as far as there is room for it between two corners. */
         private double usualHold(double length, WireRow row) {
-            double wished = Math.max(LEAST_HOLD, Math.min(MOST_HOLD, HOLD_SHARE * length));
+            double least = leastHold(row);
+            double wished = Math.max(least, Math.min(MOST_HOLD, HOLD_SHARE * length));
             double room = new Stretches(feature.chain()).longest() - 4 * row.greatestOffset();
-            return Math.max(LEAST_HOLD / 2, Math.min(wished, room));
+            return Math.max(least, Math.min(wished, room));
+        }
+
+        private boolean isHeld() {
+            return any(c -> c.slug().stop()) != HoldStop.NEVER;
+        }
+
+        /** So wide that something is left of it on a curve too, where its ends come nearer. */
+        private double leastHold(WireRow row) {
+            double web = task.machine().wire().leastWeb(task.height());
+            Box box = feature.chain().box();
+            double radius = Math.max(box.width(), box.height()) / 2;
+            double nearer = Math.max(0.5, 1 - row.greatestOffset() / radius);
+            double least = Math.max(LEAST_HOLD, (web + row.width(1)) / nearer);
+            return Math.ceil(least * 100) / 100;
         }
 
         private TaperChoice taper() {

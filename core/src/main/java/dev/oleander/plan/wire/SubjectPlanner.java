@@ -151,7 +151,13 @@ final class SubjectPlanner {
         SubjectPlan plan() {
             if (settings.kind() == WireKind.OPEN) {
                 return new OpenCutter(
-                                task, layout, feature, wanted.copy().placement(), settings, choice)
+                                task,
+                                layout,
+                                feature,
+                                wanted.copy().placement(),
+                                settings,
+                                choice,
+                                others())
                         .plan();
             }
             Contour contour = (Contour) chain;
@@ -181,7 +187,10 @@ final class SubjectPlanner {
                     ElementChain.of(contour, forward, start, ends.places(settings, length, holds));
             boolean outwardLeft = !settings.anticlockwise();
             ProfileWork.WaySource source = source(elements, outwardLeft, forward, start);
-            ProfileWork work = new ProfileWork(elements, settings, outwardLeft, source);
+            List<Ruling> surface = surface(elements, source, outwardLeft);
+            ProfileWork work =
+                    new ProfileWork(
+                            elements, settings, outwardLeft, source, room(surface, hole.at()));
             Subject subject =
                     new Subject(wanted.id(), feature.id(), wanted.copy().number(), hole.at());
             StopCutter cutter =
@@ -199,6 +208,7 @@ final class SubjectPlanner {
                             ? cutter.coreless(rings(contour, hole.at()))
                             : cutter.visits(choices.orderOr());
             requireLean(visits);
+            new HoldCheck(settings, task.machine().wire().leastWeb(task.height())).require(visits);
             List<Stop> stops =
                     visits.stream().map(v -> WireStops.of(feature, settings, v)).toList();
             return new SubjectPlan(
@@ -207,7 +217,7 @@ final class SubjectPlanner {
                     visits,
                     Optional.of(settings),
                     Optional.of(hole),
-                    surface(elements, source, outwardLeft),
+                    surface,
                     inside(contour));
         }
 
@@ -315,6 +325,45 @@ final class SubjectPlanner {
         }
 
         // ---- room
+
+        /** Profiles of everything else in the same piece of work, turned as it is for this one. */
+        private List<Chain> others() {
+            List<Chain> others = new ArrayList<>();
+            for (Task other : together.get(wanted.copy().base())) {
+                if (!other.equals(wanted) && other.copy().turn() == wanted.copy().turn()) {
+                    others.add(other.feature().chain().transformed(other.placed()));
+                }
+            }
+            return others;
+        }
+
+        /** With a land only the first pass runs along the surface, the others as it is drawn. */
+        private ProfileWork.RoomSource room(List<Ruling> surface, Point hole) {
+            List<Chain> others = others();
+            WireRoom drawn = WireRoom.upright(and(others, chain));
+            WireRoom leaning =
+                    new WireRoom(
+                            and(others, Ruling.closed(surface, Ruling::lower)),
+                            and(others, Ruling.closed(surface, Ruling::upper)));
+            boolean relief = settings.taper().land() != null;
+            return new ProfileWork.RoomSource() {
+                @Override
+                public WireRoom of(int pass) {
+                    return relief && pass > 1 ? drawn : leaning;
+                }
+
+                @Override
+                public Optional<Point> hole() {
+                    return Optional.of(hole);
+                }
+            };
+        }
+
+        private static List<Chain> and(List<Chain> others, Chain own) {
+            List<Chain> all = new ArrayList<>(others);
+            all.add(own);
+            return all;
+        }
 
         private void requireInside(Contour contour) {
             Box box = contour.box();

@@ -46,6 +46,12 @@ public record WireSettings(
         sources = Map.copyOf(sources);
     }
 
+    /** Whether a person set a value, for the stop or the job. */
+    public boolean isSet(String value) {
+        Source source = sources.get(value);
+        return source == Source.HERE || source == Source.JOB;
+    }
+
     /** Whether the wire runs to the left of the drawn line when it travels in the first pass. */
     public boolean wireLeft() {
         return kind == WireKind.OPENING ? anticlockwise : !anticlockwise;

@@ -2,9 +2,7 @@ package dev.oleander.proof.wire;
 
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.Segment;
 import dev.oleander.plan.wire.Ruling;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -39,7 +37,7 @@ public record Exit(boolean up, boolean down) {
         if (upright) {
             return new Exit(true, true);
         }
-        Contour lower = joined(surface.stream().map(Ruling::lower).toList());
+        Contour lower = Ruling.closed(surface, Ruling::lower);
         double wider = 0;
         double narrower = 0;
         for (Ruling ruling : surface) {
@@ -54,17 +52,5 @@ public record Exit(boolean up, boolean down) {
             }
         }
         return new Exit(narrower <= room, wider <= room);
-    }
-
-    private static Contour joined(List<Segment> segments) {
-        List<Segment> joined = new ArrayList<>();
-        Point at = segments.get(0).start();
-        for (int i = 0; i < segments.size(); i++) {
-            boolean last = i + 1 == segments.size();
-            Point end = last ? segments.get(0).start() : segments.get(i).end();
-            joined.add(segments.get(i).withEnds(at, end));
-            at = end;
-        }
-        return new Contour(joined);
     }
 }

@@ -13,8 +13,6 @@ import dev.oleander.quantity.Numbers;
 /** How pieces leave that come free, and whether somebody holds them. */
 public final class ExitRule extends WireRule {
 
-    private static final double MM3_PER_M3 = 1e9;
-
     @Override
     public String id() {
         return "wire-free";
@@ -53,7 +51,7 @@ public final class ExitRule extends WireRule {
         String piece = settings.kind() == WireKind.PUNCH ? "part" : "slug";
         String name = ProofInput.named(stop);
         Point place = visit.begin();
-        double mass = mass(plan, input, visit);
+        double mass = mass(plan, input.reading().byId().get(visit.feature()).area());
         double most = plan.task().machine().wire().dropMass();
         if (!exit.up() && !exit.down()) {
             findings.add(
@@ -93,10 +91,5 @@ public final class ExitRule extends WireRule {
                     "%s: the %s can leave upwards only; it has to be lifted out."
                             .formatted(name, piece));
         }
-    }
-
-    private static double mass(WirePlan plan, ProofInput input, WireVisit visit) {
-        double area = input.reading().byId().get(visit.feature()).area();
-        return area * plan.task().height() / MM3_PER_M3 * plan.task().density();
     }
 }

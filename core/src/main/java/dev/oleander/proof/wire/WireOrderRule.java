@@ -105,6 +105,17 @@ public final class WireOrderRule extends WireRule {
                 || gone.piece().filter(p -> p.area() > feature.contour().area()).isPresent();
     }
 
+    /** Nothing needs a look where people always come and hold the part. */
+    private static Severity held(WireVisit visit) {
+        if (!visit.waits()) {
+            return Severity.MUST_FIX;
+        }
+        boolean always =
+                visit.steps().stream()
+                        .anyMatch(s -> s instanceof WireVisit.Wait wait && wait.always());
+        return always ? Severity.NOTE : Severity.LOOK;
+    }
+
     /** The part itself comes free: what is cut on it afterwards needs somebody who holds it. */
     private static void ofPart(Stop stop, WireVisit visit, Stop freedBy, Findings findings) {
         boolean free = freedBy != null;
@@ -124,7 +135,7 @@ public final class WireOrderRule extends WireRule {
             }
             if (cut.role() == WireCut.Role.OFF_SKIM) {
                 findings.add(
-                        held ? Severity.LOOK : Severity.MUST_FIX,
+                        held(visit),
                         stop.id(),
                         cut.begin(),
                         stop.number(),

@@ -15,6 +15,8 @@ import java.util.function.BiConsumer;
 /** A rule about a wire's plan. */
 abstract class WireRule implements ProofRule {
 
+    private static final double MM3_PER_M3 = 1e9;
+
     @Override
     public final Work work() {
         return Work.WIRE;
@@ -47,6 +49,11 @@ abstract class WireRule implements ProofRule {
                 String sentence) {
             all.add(Finding.of(severity, stop, place, value, limit, sentence));
         }
+    }
+
+    /** Of a piece of the work, kg; its area in mm2. */
+    static double mass(WirePlan plan, double area) {
+        return area * plan.task().height() / MM3_PER_M3 * plan.task().density();
     }
 
     /** Every visit with its stop, in the order of the run. */

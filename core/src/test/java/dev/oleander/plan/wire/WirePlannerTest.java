@@ -11,6 +11,7 @@ import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.fit.FlatShapes;
 import dev.oleander.machine.WireRow;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
@@ -257,11 +258,12 @@ class WirePlannerTest {
             }
         }
         StartHole hole = plan.holes().get(0);
-        swaths.add(FlatShapes.polygon(Contour.circle(hole.at(), hole.diameter() / 2)));
+        swaths.add(new FlatShapes(1e-3).polygon(Contour.circle(hole.at(), hole.diameter() / 2)));
         Contour placed =
                 feature.contour().transformed(plan.run().layout().placements().get(0).transform());
         // what the skims take is left of the rough pass
-        Geometry wanted = FlatShapes.polygon(placed).buffer(-row.passes().get(0).stock() - 1e-3);
+        Geometry wanted =
+                new FlatShapes(1e-3).polygon(placed).buffer(-row.passes().get(0).stock() - 1e-3);
         Geometry left = wanted.difference(UnaryUnionOp.union(swaths));
         double cornersInside = 0.215 * Math.pow(row.width(1) / 2, 2) * 12;
         assertThat(left.getArea()).as("of " + wanted.getArea()).isLessThan(cornersInside);
