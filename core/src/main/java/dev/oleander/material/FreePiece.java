@@ -20,6 +20,21 @@ public record FreePiece(
     private static final double MM_PER_M = 1e3;
 
     /**
+     * The same piece, free after another move.
+     *
+     * @param by position of that move
+     * @param at machine time at its end, s
+     */
+    FreePiece freedBy(int by, double at, Rest then) {
+        return new FreePiece(stop, kept, by, at, region, area, then);
+    }
+
+    /** Whether tabs were meant to hold it, and do not. */
+    public boolean isLoose() {
+        return !stop.tabs().isEmpty() && rest != Rest.HELD;
+    }
+
+    /**
      * Its mass, kg.
      *
      * @param thickness mm

@@ -76,8 +76,30 @@ public record MaterialState(List<FreePiece> pieces) {
                     piece(stop, item).ifPresent(pieces::add);
                 }
             }
-            pieces.sort(Comparator.comparingInt(FreePiece::item));
-            return new MaterialState(pieces);
+            return new MaterialState(
+                    held(pieces, closing).stream()
+                            .sorted(Comparator.comparingInt(FreePiece::item))
+                            .toList());
+        }
+
+        /** Tabs hold what hangs together with the skeleton by them, nothing else. */
+        private List<FreePiece> held(List<FreePiece> pieces, Map<String, Integer> closing) {
+            List<FreePiece> tabbed = pieces.stream().filter(p -> p.rest() == Rest.HELD).toList();
+            if (tabbed.isEmpty()) {
+                return pieces;
+            }
+            Map<String, Integer> loose =
+                    new HeldPieces(run, timeline.program(), closing).loose(tabbed);
+            return pieces.stream()
+                    .map(
+                            p -> {
+                                Integer by = loose.get(p.stop().id());
+                                return by == null
+                                        ? p
+                                        : p.freedBy(
+                                                by, timeline.ends()[by], slats.under(p.region()));
+                            })
+                    .toList();
         }
 
         /** By stop, the last move of its contour itself, without over-run and lead-out. */

@@ -10,6 +10,7 @@ import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Approach;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.TabHold;
 import dev.oleander.plan.order.TravelTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -38,6 +39,8 @@ final class HeadTravel {
 
     private final SegmentIndex<Box> boxes;
     private final List<Box> keepOut;
+    private final List<Stop> ordered;
+    private volatile TabHold tabs;
 
     /**
      * @param travel ways that are longer than its {@code low} are always travelled with the head up
@@ -47,6 +50,7 @@ final class HeadTravel {
      */
     HeadTravel(TravelTime travel, Box stock, List<Stop> ordered, List<Box> keepOut) {
         this.keepOut = List.copyOf(keepOut);
+        this.ordered = List.copyOf(ordered);
         this.travel = travel;
         this.stock = stock;
         this.pieces = new ArrayList<>(ordered.size());
@@ -177,9 +181,21 @@ final class HeadTravel {
         return found;
     }
 
-    /** Whether a piece has come free with a stop: not what tabs hold, nor what is not cut. */
-    private boolean isFree(Stop stop, int index) {
-        return pieces.get(index) != null && stop.path().isPresent() && stop.tabs().isEmpty();
+    /**
+     * Whether a piece may have come free with a stop: not what is not cut, nor what tabs surely
+     * hold.
+     */
+    boolean isFree(Stop stop, int index) {
+        boolean cut = pieces.get(index) != null && stop.path().isPresent();
+        return cut && (stop.tabs().isEmpty() || !tabs().surelyHolds(stop));
+    }
+
+    /** Only few sheets have tabs; made twice when two threads ask at once, which does no harm. */
+    private TabHold tabs() {
+        if (tabs == null) {
+            tabs = TabHold.ofContours(ordered);
+        }
+        return tabs;
     }
 
     /** Whether a way runs over a piece and not only along its kerf. */

@@ -180,7 +180,7 @@ public final class SheetPlan {
             Stop before = now.get(i);
             Stop stop = pass.place(i, slot, slot.chosen()).approached(before.approach());
             now.set(i, stop);
-            frees |= isHeld(before) != isHeld(stop);
+            frees |= frees(before, i) != frees(stop, i);
             moved.add(i);
             moved.add(Math.min(i + 1, now.size() - 1));
             if (!leadsOf(before).equals(leadsOf(stop))) {
@@ -216,8 +216,8 @@ public final class SheetPlan {
         return stops;
     }
 
-    private static boolean isHeld(Stop stop) {
-        return stop.path().isEmpty() || !stop.tabs().isEmpty();
+    private boolean frees(Stop stop, int index) {
+        return frame.travel().isFree(stop, index);
     }
 
     /** Stops whose leads may be longer than those by rule, so that they look farther. */
