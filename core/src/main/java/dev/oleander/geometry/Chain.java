@@ -76,21 +76,8 @@ public sealed interface Chain permits Path, Contour {
         throw new IllegalStateException("chain without segments");
     }
 
-    /** The place of the chain nearest to a point. */
-    default Station nearest(Point p) {
-        Station best = null;
-        double least = Double.POSITIVE_INFINITY;
-        List<Segment> segments = segments();
-        for (int i = 0; i < segments.size(); i++) {
-            double t = segments.get(i).nearest(p);
-            double distance = segments.get(i).at(t).distance(p);
-            if (distance < least) {
-                least = distance;
-                best = new Station(i, t, segments.get(i));
-            }
-        }
-        return best;
-    }
+    /** The place of the chain nearest to a point; of equally near ones the first. */
+    Station nearest(Point p);
 
     /** Distance along the chain from its start to a station, mm. */
     default double distanceAt(Station station) {

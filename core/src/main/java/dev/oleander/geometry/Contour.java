@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 public final class Contour implements Chain {
 
     private final Vertices vertices;
+    private final NearestFinder nearest = new NearestFinder(this);
 
     /** Made when first asked for; it never changes, so a race only makes it twice. */
     private List<Segment> segments;
@@ -184,6 +185,11 @@ public final class Contour implements Chain {
     /** Whether a point lies inside; on the line itself either answer may come. */
     public boolean contains(Point p) {
         return vertices.winding(p.x(), p.y()) != 0;
+    }
+
+    @Override
+    public Station nearest(Point p) {
+        return nearest.nearest(p);
     }
 
     @Override

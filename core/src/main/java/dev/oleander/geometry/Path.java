@@ -7,6 +7,7 @@ import java.util.List;
 public final class Path implements Chain {
 
     private final Vertices vertices;
+    private final NearestFinder nearest = new NearestFinder(this);
 
     /** Made when first asked for; it never changes, so a race only makes it twice. */
     private List<Segment> segments;
@@ -51,6 +52,11 @@ public final class Path implements Chain {
     @Override
     public Path transformed(Transform transform) {
         return new Path(Chain.transformed(segments(), transform));
+    }
+
+    @Override
+    public Station nearest(Point p) {
+        return nearest.nearest(p);
     }
 
     @Override

@@ -8,15 +8,20 @@ import dev.oleander.geometry.Distances;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
+import dev.oleander.geometry.RegionIndex;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.SheetLayout;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** All kept material on the sheet, by copy and part. */
 public final class KeptMaterial {
+
+    private static final int MANY_LINES = 64;
 
     /** A part of one copy where it lies on the sheet. */
     public record Piece(String part, int copy, Region region) {
@@ -43,6 +48,7 @@ public final class KeptMaterial {
 
     private final SegmentIndex<SegmentIndex.Entry<Piece>> edges;
     private final SegmentIndex<SegmentIndex.Entry<Piece>> boxes;
+    private final Map<String, RegionIndex> insides = new ConcurrentHashMap<>();
 
     private KeptMaterial(List<Piece> pieces) {
         List<SegmentIndex.Entry<Piece>> segments = new ArrayList<>();
@@ -94,9 +100,20 @@ public final class KeptMaterial {
         return piece.region().box().width() + piece.region().box().height();
     }
 
+    /** Pieces of many lines are asked about by an index, made when the first question comes. */
+    private boolean contains(Piece piece, Point p) {
+        int lines = piece.region().outer().vertices().size();
+        return lines < MANY_LINES
+                ? piece.region().contains(p)
+                : insides.computeIfAbsent(
+                                piece.part() + "." + piece.copy(),
+                                key -> RegionIndex.of(piece.region()))
+                        .contains(p.x(), p.y());
+    }
+
     private Piece pieceAround(Point p) {
         for (SegmentIndex.Entry<Piece> near : boxes.touching(new Box(p, p))) {
-            if (near.item().region().contains(p)) {
+            if (contains(near.item(), p)) {
                 return near.item();
             }
         }

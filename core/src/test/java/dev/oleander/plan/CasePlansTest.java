@@ -24,7 +24,7 @@ class CasePlansTest {
     private static final Map<String, Set<String>> EXPECTED =
             Map.of(
                     "fairlead_base_gaps", Set.of("open"),
-                    "flag_socket_islands", Set.of("gouge"),
+                    "flag_socket_islands", Set.of("gouge", "web"),
                     "ramp_tread_plates", Set.of("gouge", "open"));
 
     @ParameterizedTest

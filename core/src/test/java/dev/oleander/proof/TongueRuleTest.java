@@ -52,4 +52,38 @@ class TongueRuleTest {
         assertThat(tongues(plain, 6)).isEmpty();
         assertThat(tongues(new Drawn().circle(0, 0, 30), 10)).isEmpty();
     }
+
+    /** A strip that becomes narrower: 5 mm at one end of its opening, 2 mm at the other. */
+    @Test
+    void theNarrowestPlaceIsToldNotAMean() {
+        Drawn wedge = new Drawn().rectangle(0, 0, 100, 60).closed(10, 5, 70, 2, 70, 50, 10, 50);
+        assertThat(tongues(wedge, 6))
+                .singleElement()
+                .satisfies(f -> assertThat(f.value()).isBetween(2.0, 2.35))
+                .satisfies(f -> assertThat(f.place().orElseThrow().x()).isGreaterThan(66 - 1e-6));
+    }
+
+    private static List<Finding> webs(double gap) {
+        Reading reading = new Drawn().rectangle(0, 0, 100, 60).circle(50, 10 + gap, 10).reading();
+        return Samples.prove(reading, Samples.plan(reading, "mild steel", 6, 1)).findings().stream()
+                .filter(f -> f.rule().equals("web"))
+                .toList();
+    }
+
+    @Test
+    void aHoleThatTouchesTheEdgeMustBeMended() {
+        assertThat(webs(0))
+                .singleElement()
+                .satisfies(f -> assertThat(f.severity()).isEqualTo(Severity.MUST_FIX));
+    }
+
+    @Test
+    void aWebOfATenthIsALookWithItsPlace() {
+        assertThat(webs(0.1))
+                .singleElement()
+                .satisfies(f -> assertThat(f.severity()).isEqualTo(Severity.LOOK))
+                .satisfies(f -> assertThat(f.value()).isCloseTo(0.1, within(1e-9)))
+                .satisfies(f -> assertThat(f.sentence()).contains("a web of only 0.1 mm"));
+        assertThat(webs(1.6)).isEmpty();
+    }
 }

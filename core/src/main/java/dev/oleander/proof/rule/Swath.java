@@ -1,6 +1,7 @@
 package dev.oleander.proof.rule;
 
 import dev.oleander.motion.Item;
+import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Stop;
 import dev.oleander.proof.KeptMaterial.Nearness;
 import dev.oleander.proof.ProofInput;
@@ -59,9 +60,10 @@ final class Swath {
     }
 
     static boolean isLead(Stop stop, int segment) {
-        int in = stop.path().orElseThrow().leadIn().size();
-        int all = stop.path().orElseThrow().all().size();
-        int out = stop.path().orElseThrow().leadOut().size();
+        CutPath path = stop.path().orElseThrow();
+        int in = path.leadIn().size();
+        int out = path.leadOut().size();
+        int all = in + path.main().size() + path.overRun().size() + out;
         return segment < in || segment >= all - out;
     }
 }

@@ -6,6 +6,7 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.geometry.Stations;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.Stop;
 import dev.oleander.proof.Finding;
@@ -14,6 +15,7 @@ import dev.oleander.proof.ProofRule;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -35,8 +37,8 @@ public final class TongueRule implements ProofRule {
 
     private static final int HALVINGS = 12;
 
-    /** Shares of a narrow stretch at which its width is taken. */
-    private static final double[] ALONG = {0.25, 0.5, 0.75};
+    /** Sine of a turn from which on a joint is a corner. */
+    private static final double CORNER = 0.02;
 
     @Override
     public String id() {
@@ -67,7 +69,7 @@ public final class TongueRule implements ProofRule {
             if (part.copyOf().isEmpty()) {
                 checked++;
                 new Search(part, thickness.get())
-                        .longest()
+                        .narrowest()
                         .ifPresent(
                                 t ->
                                         findings.add(
@@ -84,7 +86,7 @@ public final class TongueRule implements ProofRule {
     private static Finding finding(
             Part part, Tongue tongue, Placement placement, double thickness) {
         String sentence =
-                "Part %s is only %s wide over %s: narrower than the sheet of %s is thick, it gets hot and may warp."
+                "Part %s is only %s wide at its narrowest, over %s narrower than the sheet of %s is thick: it gets hot and may warp."
                         .formatted(
                                 part.id().replace("p", ""),
                                 Numbers.length(tongue.width()),
@@ -106,7 +108,7 @@ public final class TongueRule implements ProofRule {
         private final Part part;
         private final double wide;
         private final SegmentIndex<Segment> edges;
-        private Tongue longest;
+        private Tongue narrowest;
 
         Search(Part part, double wide) {
             this.part = part;
@@ -116,42 +118,81 @@ public final class TongueRule implements ProofRule {
             this.edges = SegmentIndex.of(all);
         }
 
-        Optional<Tongue> longest() {
+        Optional<Tongue> narrowest() {
             along(part.region().outer().turning(true));
             // material lies outside of an opening
             part.region().openings().forEach(o -> along(o.turning(false)));
-            return Optional.ofNullable(longest);
+            return Optional.ofNullable(narrowest);
         }
 
         /** Material lies to the left. */
         private void along(Contour contour) {
-            double length = contour.length();
+            Stations stations = new Stations(contour);
+            double length = stations.length();
             int count = (int) Math.max(1, Math.ceil(length * SAMPLES / wide));
             double step = length / count;
+            double[] corners = corners(contour);
             int run = 0;
-            for (int i = 0; i < count; i++) {
-                Contour.Station station = contour.stationAt(i * step);
-                boolean narrow = !fits(station, wide);
-                run = narrow ? run + 1 : 0;
-                double stretch = run * step;
-                boolean more = longest == null || stretch > longest.length();
-                if (narrow && stretch > LONG * wide && more) {
-                    longest = tongue(contour, i * step, stretch);
+            for (int i = 0; i <= count; i++) {
+                boolean narrow = i < count && !fits(stations.at(i * step), wide);
+                if (!narrow && run * step > LONG * wide) {
+                    keep(tongue(stations, corners, (i - run) * step, run * step));
                 }
+                run = narrow ? run + 1 : 0;
             }
         }
 
-        /** As wide as at the widest of some places: at a corner no disc fits at all. */
-        private Tongue tongue(Contour contour, double end, double stretch) {
-            Tongue widest = null;
-            for (double share : ALONG) {
-                Contour.Station place = contour.stationAt(end - share * stretch);
-                double width = width(place);
-                if (widest == null || width > widest.width()) {
-                    widest = new Tongue(stretch, width, place.point());
+        private void keep(Tongue tongue) {
+            if (narrowest == null || tongue.width() < narrowest.width()) {
+                narrowest = tongue;
+            }
+        }
+
+        /** Distances along the contour at which it turns. */
+        private static double[] corners(Contour contour) {
+            List<Double> corners = new ArrayList<>();
+            List<Segment> segments = contour.segments();
+            Point in = segments.get(segments.size() - 1).direction(1);
+            double at = 0;
+            for (Segment segment : segments) {
+                Point out = segment.direction(0);
+                if (Math.abs(in.cross(out)) > CORNER || in.dot(out) < 0) {
+                    corners.add(at);
+                }
+                in = segment.direction(1);
+                at += segment.length();
+            }
+            corners.add(at);
+            return corners.stream().mapToDouble(c -> c).toArray();
+        }
+
+        /** At its narrowest; beside a corner no disc fits, which says nothing of the width. */
+        private Tongue tongue(Stations stations, double[] corners, double from, double length) {
+            Tongue least = null;
+            double farthest = -1;
+            for (double at = from; at < from + length; at += wide / SAMPLES) {
+                double away = away(corners, at);
+                Contour.Station place = stations.at(at);
+                boolean clear = farthest >= wide / 2;
+                boolean looks = clear ? away >= wide / 2 : away > farthest;
+                if (looks) {
+                    double width = width(place);
+                    if (!clear || width < least.width()) {
+                        least = new Tongue(length, width, place.point());
+                        farthest = away;
+                    }
                 }
             }
-            return widest;
+            return least;
+        }
+
+        /** From the nearest corner. */
+        private static double away(double[] corners, double at) {
+            int found = Arrays.binarySearch(corners, at);
+            int next = found < 0 ? -found - 1 : found;
+            double before = next == 0 ? Double.POSITIVE_INFINITY : at - corners[next - 1];
+            double after = next == corners.length ? Double.POSITIVE_INFINITY : corners[next] - at;
+            return Math.min(before, after);
         }
 
         /** Whether a disc that touches the edge here lies wholly in the material. */
