@@ -79,6 +79,7 @@ final class CuttingArea implements Area {
                         1.0));
         order("holes before outlines", places(INSIDE), rows);
         sheet(rows);
+        rows.addAll(DenseParts.measure());
         demo(new NaivePlans().times(), rows);
         return rows;
     }
@@ -149,7 +150,8 @@ final class CuttingArea implements Area {
         double seconds = (System.nanoTime() - began) / 1e9;
         String name = "%d starts put in order, %s".formatted(STARTS, what);
         rows.add(Row.below(name, seconds, "s", ORDER, null));
-        double best = improve(problem, options.withKicks((int) (options.kicks() * LONG / seconds)));
+        OrderOptions longer = options.withKicks((int) (options.kicks() * LONG / seconds));
+        double best = improve(problem, longer.patient());
         rows.add(Row.below("its way over that of a run of 60 s", way / best, "x", NEAR, null));
         return way;
     }

@@ -8,20 +8,16 @@ import dev.oleander.geometry.Distances;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
-import dev.oleander.geometry.RegionIndex;
+import dev.oleander.geometry.RegionInside;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.SheetLayout;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 
 /** All kept material on the sheet, by copy and part. */
 public final class KeptMaterial {
-
-    private static final int MANY_LINES = 64;
 
     /** A part of one copy where it lies on the sheet. */
     public record Piece(String part, int copy, Region region) {
@@ -47,18 +43,22 @@ public final class KeptMaterial {
     }
 
     private final SegmentIndex<SegmentIndex.Entry<Piece>> edges;
-    private final SegmentIndex<SegmentIndex.Entry<Piece>> boxes;
-    private final Map<String, RegionIndex> insides = new ConcurrentHashMap<>();
+
+    /** By the diagonals of their boxes. */
+    private final SegmentIndex<SegmentIndex.Entry<Around>> boxes;
+
+    private record Around(Piece piece, RegionInside inside) {}
 
     private KeptMaterial(List<Piece> pieces) {
         List<SegmentIndex.Entry<Piece>> segments = new ArrayList<>();
-        List<SegmentIndex.Entry<Piece>> diagonals = new ArrayList<>();
+        List<SegmentIndex.Entry<Around>> diagonals = new ArrayList<>();
         for (Piece piece : pieces) {
             for (Contour contour : piece.region().contours()) {
                 contour.segments().forEach(s -> segments.add(new SegmentIndex.Entry<>(piece, s)));
             }
             Box box = piece.region().box();
-            diagonals.add(new SegmentIndex.Entry<>(piece, new Line(box.min(), box.max())));
+            Around around = new Around(piece, new RegionInside(piece.region()));
+            diagonals.add(new SegmentIndex.Entry<>(around, new Line(box.min(), box.max())));
         }
         this.edges = SegmentIndex.ofEntries(segments);
         this.boxes = SegmentIndex.ofEntries(diagonals);
@@ -100,21 +100,10 @@ public final class KeptMaterial {
         return piece.region().box().width() + piece.region().box().height();
     }
 
-    /** Pieces of many lines are asked about by an index, made when the first question comes. */
-    private boolean contains(Piece piece, Point p) {
-        int lines = piece.region().outer().vertices().size();
-        return lines < MANY_LINES
-                ? piece.region().contains(p)
-                : insides.computeIfAbsent(
-                                piece.part() + "." + piece.copy(),
-                                key -> RegionIndex.of(piece.region()))
-                        .contains(p.x(), p.y());
-    }
-
     private Piece pieceAround(Point p) {
-        for (SegmentIndex.Entry<Piece> near : boxes.touching(new Box(p, p))) {
-            if (contains(near.item(), p)) {
-                return near.item();
+        for (SegmentIndex.Entry<Around> near : boxes.touching(new Box(p, p))) {
+            if (near.item().inside().contains(p)) {
+                return near.item().piece();
             }
         }
         return null;

@@ -47,6 +47,11 @@ final class LocalSearch {
         this.reach = n;
     }
 
+    /** Of the whole order, seconds. */
+    double cost() {
+        return tour.cost(0, n - 1);
+    }
+
     int[] order() {
         return tour.order.clone();
     }

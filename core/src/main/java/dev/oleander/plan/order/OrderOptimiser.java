@@ -17,6 +17,12 @@ public final class OrderOptimiser {
 
     private static final int TOLD_EVERY = 100;
 
+    /** Orders of fewer visits are always improved to the end, which takes no time. */
+    private static final int MANY = 300;
+
+    /** Disturbances over which the gain is watched, at least; else a quarter of the visits. */
+    private static final int WATCHED = 500;
+
     private final OrderOptions options;
 
     public OrderOptimiser(OrderOptions options) {
@@ -39,11 +45,20 @@ public final class OrderOptimiser {
         LocalSearch search = new LocalSearch(problem, first);
         search.improveAll(progress.within(0, 0.1));
         SplittableRandom random = new SplittableRandom(options.seed());
+        int watched = n < MANY ? Integer.MAX_VALUE : Math.max(WATCHED, n / 4);
+        double before = search.cost();
         for (int k = 0; k < options.kicks(); k++) {
             if (k % TOLD_EVERY == 0) {
                 progress.at(0.1 + 0.9 * k / options.kicks(), "Ordering the stops");
             }
             search.kick(random);
+            if ((k + 1) % watched == 0) {
+                double now = search.cost();
+                if (before - now < options.leastGain() * now) {
+                    break;
+                }
+                before = now;
+            }
         }
         return search.order();
     }

@@ -6,6 +6,7 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Distances;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.RegionInside;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import java.util.ArrayList;
@@ -18,17 +19,20 @@ final class KeptField {
     private final SegmentIndex<SegmentIndex.Entry<Part>> edges;
 
     /** Parts by the diagonals of their boxes. */
-    private final SegmentIndex<SegmentIndex.Entry<Part>> boxes;
+    private final SegmentIndex<SegmentIndex.Entry<Around>> boxes;
+
+    private record Around(Part part, RegionInside inside) {}
 
     KeptField(List<Part> parts) {
         List<SegmentIndex.Entry<Part>> segments = new ArrayList<>();
-        List<SegmentIndex.Entry<Part>> diagonals = new ArrayList<>();
+        List<SegmentIndex.Entry<Around>> diagonals = new ArrayList<>();
         for (Part part : parts) {
             for (Contour contour : part.region().contours()) {
                 contour.segments().forEach(s -> segments.add(new SegmentIndex.Entry<>(part, s)));
             }
             Box box = part.region().box();
-            diagonals.add(new SegmentIndex.Entry<>(part, new Line(box.min(), box.max())));
+            Around around = new Around(part, new RegionInside(part.region()));
+            diagonals.add(new SegmentIndex.Entry<>(around, new Line(box.min(), box.max())));
         }
         this.edges = SegmentIndex.ofEntries(segments);
         this.boxes = SegmentIndex.ofEntries(diagonals);
@@ -87,9 +91,9 @@ final class KeptField {
     }
 
     private Optional<Part> around(Point p) {
-        for (SegmentIndex.Entry<Part> near : boxes.touching(new Box(p, p))) {
-            if (near.item().region().contains(p)) {
-                return Optional.of(near.item());
+        for (SegmentIndex.Entry<Around> near : boxes.touching(new Box(p, p))) {
+            if (near.item().inside().contains(p)) {
+                return Optional.of(near.item().part());
             }
         }
         return Optional.empty();

@@ -97,6 +97,10 @@ final class OrderImprover {
         int kicks = OrderOptions.forVisits(groups.size()).kicks();
         groups = quickest(groups, kicks, progress.within(0, 0.3));
         groups = inner(groups, first.size(), progress.within(0.3, 0.6));
+        if (groups.size() == 1) {
+            // there is no other group whose place could change what is best within it
+            return flat(groups, first);
+        }
         groups = quickest(groups, kicks / KICKS_AGAIN, progress.within(0.6, 0.7));
         return flat(inner(groups, first.size(), progress.within(0.7, 1)), first);
     }
@@ -233,6 +237,7 @@ final class OrderImprover {
 
     private static int[] optimised(OrderProblem problem, int kicks, Progress progress) {
         int[] first = IntStream.range(0, problem.visits().size()).toArray();
-        return new OrderOptimiser(new OrderOptions(kicks, 1)).improve(problem, first, progress);
+        return new OrderOptimiser(OrderOptions.forVisits(first.length).withKicks(kicks))
+                .improve(problem, first, progress);
     }
 }

@@ -140,8 +140,7 @@ final class WireSequencer {
         TravelTime travel = new TravelTime(speed, task.machine().motion().acceleration(), 0, 0);
         OrderProblem problem = new OrderProblem(from, visits, travel, Heat.NONE);
         int[] first = nearest(problem);
-        OrderOptions options =
-                new OrderOptions(Math.min(KICKS, 4 * n), OrderOptions.forVisits(n).seed());
+        OrderOptions options = OrderOptions.forVisits(n).withKicks(Math.min(KICKS, 4 * n));
         int[] best = new OrderOptimiser(options).improve(problem, first, progress.within(0.7, 0.9));
         return Arrays.stream(best).mapToObj(blocks::get).toList();
     }

@@ -50,7 +50,7 @@ class OrderOptimiserTest {
     }
 
     private static int[] improved(OrderProblem problem, int kicks) {
-        return new OrderOptimiser(new OrderOptions(kicks, 3))
+        return new OrderOptimiser(new OrderOptions(kicks, 3, 0))
                 .improve(problem, asDrawn(problem), Progress.NONE);
     }
 
@@ -206,8 +206,27 @@ class OrderOptimiserTest {
                 };
         assertThatThrownBy(
                         () ->
-                                new OrderOptimiser(new OrderOptions(100_000, 1))
+                                new OrderOptimiser(new OrderOptions(100_000, 1, 0))
                                         .improve(problem, asDrawn(problem), stopping))
                 .isInstanceOf(CancelledException.class);
+    }
+
+    @Test
+    void itEndsWhenRowsOfEqualHolesGainNothingMore() {
+        List<Visit> visits = new ArrayList<>();
+        for (int i = 0; i < 900; i++) {
+            Point at = new Point(20 * (i % 30), 20 * (i / 30));
+            visits.add(new Visit(at, at, 0, 0, List.of()));
+        }
+        OrderProblem problem = new OrderProblem(Point.ORIGIN, visits, HEAD, Heat.NONE);
+        OrderOptions usual = new OrderOptions(20_000, 3, 5e-4);
+        int[] told = {0};
+        Progress counting = (done, doing) -> told[0]++;
+        int[] found = new OrderOptimiser(usual).improve(problem, asDrawn(problem), counting);
+        int[] best =
+                new OrderOptimiser(usual.patient())
+                        .improve(problem, asDrawn(problem), Progress.NONE);
+        assertThat(told[0]).isLessThan(100);
+        assertThat(problem.cost(found)).isLessThan(1.01 * problem.cost(best));
     }
 }
