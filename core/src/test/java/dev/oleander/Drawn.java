@@ -89,6 +89,7 @@ public final class Drawn {
                 "test.dxf",
                 Optional.of(LengthUnit.MILLIMETRE),
                 LengthUnit.MILLIMETRE,
+                false,
                 List.copyOf(layers.values()),
                 entities,
                 List.of(),

@@ -22,6 +22,7 @@ import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
+import dev.oleander.quantity.LengthUnit;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -58,11 +59,15 @@ public final class Samples {
         }
     }
 
-    /** The drawing of a sample, DXF or SVG. */
+    /** The drawing of a sample, DXF or SVG; in mm where the file does not say its unit. */
     public static Drawing drawing(String name) {
         boolean dxf = Samples.class.getResource("/cases/" + name + ".dxf") != null;
         String file = name + (dxf ? ".dxf" : ".svg");
-        return new DrawingFiles(ImportOptions.defaults()).read(file, bytes(file));
+        ImportOptions usual = ImportOptions.defaults();
+        Drawing drawing = new DrawingFiles(usual).read(file, bytes(file));
+        return drawing.unitGuessed()
+                ? new DrawingFiles(usual.withUnit(LengthUnit.MILLIMETRE)).read(file, bytes(file))
+                : drawing;
     }
 
     public static Reading reading(String name) {

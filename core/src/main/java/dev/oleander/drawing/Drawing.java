@@ -10,6 +10,7 @@ import java.util.Optional;
  *
  * @param declaredUnit what the file says, if it does; lengths here are in mm already
  * @param unit what was taken: the declared one, the one asked for, or mm
+ * @param unitGuessed whether nobody said the unit, neither the file nor a person
  * @param points single points that are drawn, mm: places to snap to
  * @param skipped what was left out and why
  * @param faults what the reader itself found: entities without length, unreadable ones
@@ -19,6 +20,7 @@ public record Drawing(
         String name,
         Optional<LengthUnit> declaredUnit,
         LengthUnit unit,
+        boolean unitGuessed,
         List<Layer> layers,
         List<Entity> entities,
         List<Point> points,
@@ -40,6 +42,7 @@ public record Drawing(
                 name,
                 Optional.of(LengthUnit.MILLIMETRE),
                 LengthUnit.MILLIMETRE,
+                false,
                 List.of(),
                 List.of(),
                 List.of(),
@@ -51,11 +54,29 @@ public record Drawing(
     /** The same drawing with other line work. */
     public Drawing with(List<Layer> newLayers, List<Entity> newEntities, List<Point> newPoints) {
         return new Drawing(
-                name, declaredUnit, unit, newLayers, newEntities, newPoints, skipped, faults, fits);
+                name,
+                declaredUnit,
+                unit,
+                unitGuessed,
+                newLayers,
+                newEntities,
+                newPoints,
+                skipped,
+                faults,
+                fits);
     }
 
     public Drawing withFaults(List<Fault> newFaults) {
         return new Drawing(
-                name, declaredUnit, unit, layers, entities, points, skipped, newFaults, fits);
+                name,
+                declaredUnit,
+                unit,
+                unitGuessed,
+                layers,
+                entities,
+                points,
+                skipped,
+                newFaults,
+                fits);
     }
 }

@@ -10,7 +10,7 @@ import java.util.Optional;
  *
  * @param size mm; what it measures depends on the kind: width of a gap, length of a double
  * @param ends the two places that a larger gap lies between; else empty
- * @param features ids of the two chains that meet here, as the reading calls them; else empty
+ * @param features ids of the chains that meet here, as the reading calls them; else empty
  */
 public record Fault(
         Kind kind,
@@ -31,10 +31,13 @@ public record Fault(
         GAP(true),
         DOUBLE(true),
         CRUMB(true),
+        SPUR(true),
         SHORT_LINES(false),
         OPEN(true),
         BRANCH(true),
         CROSSING(true),
+        /** lines that divide what they lie in */
+        DIVISION(true),
         UNREADABLE(true),
         /** a step of drawing that cannot be done any more */
         STEP(true),
@@ -95,6 +98,11 @@ public record Fault(
     /** The same between two chains. */
     public Fault between(String first, String second) {
         return new Fault(kind, place, size, state, sentence, ends, List.of(first, second));
+    }
+
+    /** The same among several chains. */
+    public Fault among(List<String> chains) {
+        return new Fault(kind, place, size, state, sentence, ends, chains);
     }
 
     /** The same with the two places it lies between. */

@@ -67,6 +67,7 @@ public final class SideBySide {
                 drawings.stream().map(Drawing::name).collect(Collectors.joining(", ")),
                 allDeclared ? first.declaredUnit() : Optional.empty(),
                 first.unit(),
+                drawings.stream().anyMatch(Drawing::unitGuessed),
                 List.copyOf(layers.values()),
                 entities,
                 points,

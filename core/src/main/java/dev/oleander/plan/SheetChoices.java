@@ -7,7 +7,9 @@ import java.util.List;
 /**
  * What people decided about the stock and where the parts lie on it; lengths mm.
  *
- * @param aroundPart stock follows from the parts and the allowance, not from width and height
+ * @param aroundPart stock follows from the parts and the allowance, not from width and height;
+ *     null: as is usual on the machine
+ * @param width null: as is usual for machine and part; likewise height
  * @param allowance stock left round the parts
  * @param zeroOf whether the zero point belongs to the stock or to the first part
  * @param turn of the part, degrees anticlockwise
@@ -20,7 +22,7 @@ import java.util.List;
  * @param keepOut what the head must not hit, in the coordinates of the machine
  */
 public record SheetChoices(
-        boolean aroundPart,
+        Boolean aroundPart,
         Typed width,
         Typed height,
         Typed allowance,
@@ -72,7 +74,7 @@ public record SheetChoices(
     }
 
     /** The sizes of the stock, lengths mm. */
-    public record Stock(boolean aroundPart, Typed width, Typed height, Typed allowance) {}
+    public record Stock(Boolean aroundPart, Typed width, Typed height, Typed allowance) {}
 
     /** How copies lie on it. */
     public record Grid(
@@ -143,6 +145,13 @@ public record SheetChoices(
                 keepOut);
     }
 
+    /** Nothing decided: the stock follows machine and part. */
+    public static SheetChoices usual() {
+        SheetChoices sheet = defaults();
+        return sheet.withStock(new Stock(null, null, null, sheet.allowance()));
+    }
+
+    /** On a sheet of 1500 x 1000 mm. */
     public static SheetChoices defaults() {
         return new SheetChoices(
                 false,

@@ -6,6 +6,8 @@ import java.util.Locale;
 public enum Source {
     /** the cut book of the machine */
     BOOK,
+    /** computed between two rows of the cut book */
+    INTERPOLATED,
     /** the way this kind of feature is cut */
     RECIPE,
     /** set for the whole job */

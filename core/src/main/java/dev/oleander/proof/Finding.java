@@ -2,6 +2,8 @@ package dev.oleander.proof;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.Numbers;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -12,6 +14,7 @@ import java.util.Optional;
  * @param moment machine time, s
  * @param value and {@code limit}: mm unless the sentence says otherwise
  * @param accepted reason with which a person accepted it
+ * @param alike ids of all stops that it is true of; the first is {@code stop}
  */
 public record Finding(
         String id,
@@ -23,7 +26,12 @@ public record Finding(
         double value,
         double limit,
         String sentence,
-        Optional<String> accepted) {
+        Optional<String> accepted,
+        List<String> alike) {
+
+    public Finding {
+        alike = List.copyOf(alike);
+    }
 
     /** What a rule found, before it gets its id and its moment. */
     public static Finding of(
@@ -38,19 +46,21 @@ public record Finding(
                 value,
                 limit,
                 text,
-                Optional.empty());
+                Optional.empty(),
+                stop.isEmpty() ? List.of() : List.of(stop));
     }
 
     /**
      * Names the finding over several proofs: an acceptance holds as long as rule, stop and value
-     * (to 0.01) stay the same; of a finding without a stop also its place.
+     * (to 0.01) stay the same; of a finding without a stop also its place. One that is true of
+     * several stops is named by the first of them by id, so that another order changes nothing.
      */
     public String key() {
         String where =
                 stop.isEmpty()
                         ? place.map(p -> Numbers.plain(p.x(), 2) + "," + Numbers.plain(p.y(), 2))
                                 .orElse("")
-                        : stop;
+                        : alike.stream().min(Comparator.naturalOrder()).orElse(stop);
         return rule + ":" + where + ":" + Numbers.plain(value, 2);
     }
 
@@ -60,6 +70,16 @@ public record Finding(
 
     Finding with(String newId, String newRule, double at, Optional<String> reason) {
         return new Finding(
-                newId, newRule, severity, stop, place, at, value, limit, sentence, reason);
+                newId, newRule, severity, stop, place, at, value, limit, sentence, reason, alike);
+    }
+
+    /** How many stops it is true of; 1 when it belongs to none. */
+    public int count() {
+        return Math.max(1, alike.size());
+    }
+
+    Finding alike(List<String> stops, String text) {
+        return new Finding(
+                id, rule, severity, stop, place, moment, value, limit, text, accepted, stops);
     }
 }

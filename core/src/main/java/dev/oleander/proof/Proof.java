@@ -1,5 +1,6 @@
 package dev.oleander.proof;
 
+import dev.oleander.motion.Item;
 import dev.oleander.motion.Timeline;
 import java.util.List;
 import java.util.Optional;
@@ -15,9 +16,18 @@ public record Proof(List<RuleRun> rules, List<Finding> findings, Timeline timeli
         findings = List.copyOf(findings);
     }
 
-    /** No finding stands against a release. */
+    /** Something is cut, and no finding stands against a release. */
     public boolean releasable() {
-        return findings.stream().noneMatch(Finding::blocks);
+        return cuts() && findings.stream().noneMatch(Finding::blocks);
+    }
+
+    /** Whether anything is cut or marked at all. */
+    public boolean cuts() {
+        return timeline.program().items().stream()
+                .anyMatch(
+                        i ->
+                                (i instanceof Item.Feed feed && feed.on())
+                                        || (i instanceof Item.TwoPlane both && both.on()));
     }
 
     public long count(Severity severity) {

@@ -44,16 +44,16 @@ public final class Prover {
     /** The same, telling how far it is. */
     public Proof prove(ProofInput input, Map<String, String> acceptances, Progress progress) {
         Map<String, Double> moments = moments(input.timeline());
+        EqualFindings equal = new EqualFindings(input.stops());
         List<RuleRun> runs = new ArrayList<>();
         List<Finding> findings = new ArrayList<>();
         List<ProofRule> fitting = rules.stream().filter(r -> r.work().covers(input)).toList();
         for (ProofRule rule : fitting) {
             progress.at((double) runs.size() / fitting.size(), "Proving that " + rule.title());
             ProofRule.Outcome outcome = rule.check(input);
-            runs.add(
-                    new RuleRun(
-                            rule.id(), rule.title(), outcome.checked(), outcome.findings().size()));
-            for (Finding found : outcome.findings()) {
+            List<Finding> folded = equal.folded(outcome.findings());
+            runs.add(new RuleRun(rule.id(), rule.title(), outcome.checked(), folded.size()));
+            for (Finding found : folded) {
                 findings.add(
                         found.with(
                                 "",

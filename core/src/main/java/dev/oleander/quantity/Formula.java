@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
 /**
  * Evaluates what a person types where a number is asked for: {@code 3*12.5}, {@code r/2}, {@code
  * 1/2 in + 0.4}. Lengths come out in mm. A unit multiplies everything before it up to the last plus
- * or minus, so {@code 1/2 in} is half an inch.
+ * or minus, so {@code 1/2 in} is half an inch. The same text gives the same number every time.
  */
 public final class Formula {
 
@@ -18,6 +18,10 @@ public final class Formula {
     private static final Pattern UNIT =
             Pattern.compile("(?<=[0-9.)\\s])(mm|cm|thou|um|in|ft|m|\"|°|deg)(?![A-Za-z])");
     private static final Pattern ALLOWED = Pattern.compile("[0-9A-Za-z_+\\-*/^().\\s]*");
+
+    /** Numbers with more than two digits of exponent: no size, and slow to work with. */
+    private static final Pattern HUGE = Pattern.compile("[0-9.][eE][+-]?\\d{3}");
+
     private static final Pattern DECIMAL_COMMA = Pattern.compile("(?<=\\d),(?=\\d)");
 
     private Formula() {}
@@ -39,7 +43,8 @@ public final class Formula {
         }
         String plain = DECIMAL_COMMA.matcher(text.strip()).replaceAll(".");
         String factors = UNIT.matcher(plain).replaceAll(Formula::factor);
-        if (!ALLOWED.matcher(factors).matches()) {
+        boolean sane = ALLOWED.matcher(factors).matches() && !HUGE.matcher(factors).find();
+        if (!sane) {
             throw notUnderstood(text, names);
         }
         double value = compute(text, factors, names);
@@ -51,7 +56,7 @@ public final class Formula {
 
     private static double compute(String text, String expression, Map<String, Double> names) {
         try {
-            Expression parsed = new Expression(expression);
+            Expression parsed = new Expression(expression, FormulaLanguage.CONFIGURATION);
             names.forEach(parsed::with);
             return parsed.evaluate().getNumberValue().doubleValue();
         } catch (BaseException | ArithmeticException | NumberFormatException failed) {

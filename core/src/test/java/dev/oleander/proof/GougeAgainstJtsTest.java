@@ -68,7 +68,7 @@ class GougeAgainstJtsTest {
         Set<String> found =
                 Samples.prove(reading, run).findings().stream()
                         .filter(f -> f.rule().equals("gouge"))
-                        .map(Finding::stop)
+                        .flatMap(f -> f.alike().stream())
                         .collect(Collectors.toCollection(TreeSet::new));
         assertThat(found).isEqualTo(judged(reading, run));
     }

@@ -2,7 +2,12 @@ package dev.oleander.proof;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.oleander.Drawn;
 import dev.oleander.Samples;
+import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.file.DrawingFiles;
+import dev.oleander.drawing.read.DrawingReading;
+import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;
@@ -12,6 +17,7 @@ import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
 import java.util.List;
 import java.util.Map;
@@ -141,7 +147,42 @@ class ProofRulesTest {
                         new SheetPlanner.Order("mild steel", 90, 1),
                         PlanChoices.defaults(),
                         SheetChoices.defaults());
-        assertThat(of(Samples.prove(cleat, run), "data")).hasSize(8);
+        assertThat(of(Samples.prove(cleat, run), "data"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.count()).isEqualTo(8))
+                .satisfies(f -> assertThat(f.sentence()).contains("The same at 7 more stops"));
+    }
+
+    @Test
+    void aUnitThatNobodySaidIsALook() {
+        byte[] file = Samples.bytes("cleat_backing_plate.dxf");
+        ImportOptions options = ImportOptions.defaults();
+        Reading guessed = read(file, options);
+        Run run = Samples.plan(guessed, "mild steel", 6, 1);
+        assertThat(of(Samples.prove(guessed, run), "drawing"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.severity()).isEqualTo(Severity.LOOK))
+                .satisfies(
+                        f -> assertThat(f.sentence()).contains("does not say its unit", "184 mm"));
+        Reading said = read(file, options.withUnit(LengthUnit.MILLIMETRE));
+        assertThat(of(Samples.prove(said, run), "drawing")).isEmpty();
+    }
+
+    private static Reading read(byte[] file, ImportOptions options) {
+        return new DrawingReading(ReadOptions.defaults())
+                .read(new DrawingFiles(options).read("cleat_backing_plate.dxf", file));
+    }
+
+    @Test
+    void equalFindingsOfCopiesAreOneAndAcceptedOnce() {
+        Reading small = new Drawn().rectangle(0, 0, 60, 40).circle(30, 20, 1.6).reading();
+        Run run = Samples.plan(small, "mild steel", 6, 5);
+        List<Finding> data = of(Samples.prove(small, run), "data");
+        assertThat(data).singleElement().satisfies(f -> assertThat(f.count()).isEqualTo(5));
+        Map<String, String> accepted = Map.of(data.get(0).key(), "drilled afterwards");
+        Proof again =
+                Prover.withAllRules().prove(ProofInput.of(small, run, Samples.time(run)), accepted);
+        assertThat(again.open()).isEmpty();
     }
 
     @Test

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -25,7 +26,15 @@ class FormulaTest {
         "90°, 90",
         "r/2, 4.5",
         "(r+1)*2, 20",
-        "-5, -5"
+        "-5, -5",
+        "2^3, 8",
+        "-2^2, 4",
+        "2^-2, 0.25",
+        "20*SIN(30), 10",
+        "sqrt(r), 3",
+        "ABS(-4) + FLOOR(2.7) + CEILING(2.2), 9",
+        "2*PI, 6.283185307179586",
+        "1e2, 100"
     })
     void understandsWhatPeopleType(String text, double expected) {
         assertThat(Formula.evaluate(text, Map.of("r", 9.0))).isCloseTo(expected, within(1e-9));
@@ -62,5 +71,26 @@ class FormulaTest {
         assertThat(Numbers.duration(4.2)).isEqualTo("4.2 s");
         assertThat(Numbers.duration(727)).isEqualTo("12:07");
         assertThat(Numbers.duration(3727)).isEqualTo("1:02:07");
+    }
+
+    /** Each was refused or ended in far less than the second it is given here. */
+    @ParameterizedTest
+    @Timeout(1)
+    @ValueSource(
+            strings = {
+                "4+RANDOM()*6",
+                "FACT(10000000)",
+                "2^-999999999",
+                "2^999999999",
+                "9^9^9^9",
+                "1e999999999+1",
+                "1e-999999999*3",
+                "0.1^(1/0)",
+                "IF(1 > 0)",
+                "DT_NOW()"
+            })
+    void isPureAndBounded(String text) {
+        assertThatThrownBy(() -> Formula.evaluate(text, Map.of()))
+                .isInstanceOf(FormulaException.class);
     }
 }

@@ -1,5 +1,6 @@
 package dev.oleander.web;
 
+import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
@@ -44,8 +45,14 @@ public abstract class WebTest {
         return jobs.create(
                 List.of(new JobService.Upload(sample + ".dxf", sample(sample))),
                 order,
-                document -> document,
+                document ->
+                        sample.equals("cleat_backing_plate") ? inMillimetres(document) : document,
                 person("mira"));
+    }
+
+    /** The answer for a file that does not say its unit. */
+    protected static JobDocument inMillimetres(JobDocument document) {
+        return document.reshaped(s -> s.withUnit(LengthUnit.MILLIMETRE));
     }
 
     public static byte[] sample(String name) {

@@ -195,6 +195,7 @@ public final class Collector {
                 file,
                 declared,
                 unit,
+                declared.isEmpty() && options.unit().isEmpty(),
                 List.copyOf(layers.values()),
                 entities,
                 points,

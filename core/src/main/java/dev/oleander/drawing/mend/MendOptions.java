@@ -18,6 +18,7 @@ public record MendOptions(double gap, double exact, double fit, Set<Step> steps)
         GAPS,
         DOUBLES,
         CRUMBS,
+        SPURS,
         SHORT_LINES
     }
 

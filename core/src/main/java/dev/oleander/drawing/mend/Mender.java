@@ -11,9 +11,9 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Mends the entities of one purpose: drops doubles, joins ends, takes out crumbs, fits curves that
- * were chopped, parts contours that cross themselves. What the drawing closes by itself (circles,
- * closed polylines) stays whole.
+ * Mends the entities of one purpose: drops doubles, joins ends, takes out crumbs and spurs, fits
+ * curves that were chopped, parts contours that cross themselves. What the drawing closes by itself
+ * (circles, closed polylines) stays whole.
  */
 public final class Mender {
 
@@ -28,10 +28,11 @@ public final class Mender {
         List<Fault> faults = new ArrayList<>();
         List<Joined> clean = new ArrayList<>();
         CrumbRemover crumbs = new CrumbRemover(options, faults);
+        SpurRemover spurs = new SpurRemover(options, faults);
         ShortLines shortLines = new ShortLines(options, faults);
         SelfCrossings crossings = new SelfCrossings(options, faults);
         for (Joined one : joined(entities, faults)) {
-            Chain whole = crumbs.remove(one.chain());
+            Chain whole = spurs.remove(crumbs.remove(one.chain()));
             Chain fitted = shortLines.fit(whole, one.first().layer());
             if (fitted instanceof Contour contour) {
                 crossings.part(contour).forEach(c -> clean.add(one.as(c)));

@@ -69,7 +69,9 @@ final class NodeFinder {
     Network network() {
         List<Gap> gaps = uniteNear();
         gaps.sort(Comparator.comparingDouble(Gap::size));
+        List<Gap> toNodes = gaps.stream().filter(this::isAtNode).toList();
         gaps.forEach(this::closeGap);
+        toNodes.forEach(this::comeToNode);
         uniteFallen();
         List<Edge> edges = new ArrayList<>(pieces.size());
         int[] nodes = new int[2 * pieces.size()];
@@ -128,7 +130,7 @@ final class NodeFinder {
                     double size = Math.hypot(table.x(a) - table.x(b), table.y(a) - table.y(b));
                     if (size <= options.exact()) {
                         unite(a, b);
-                    } else if (joins && size <= reach && degree[a] == 1 && degree[b] == 1) {
+                    } else if (joins && size <= reach && (degree[a] == 1 || degree[b] == 1)) {
                         near.add(new Gap(Math.min(a, b), Math.max(a, b), size));
                     }
                     seen[0]++;
@@ -172,13 +174,42 @@ final class NodeFinder {
         Point middle = meeting.of(pieces, firstEnd, secondEnd);
         unite(a, b);
         moved[find(a)] = middle;
+        reportClosed(middle, gap.size());
+    }
+
+    /** Whether one of its places is one where ends meet exactly. */
+    private boolean isAtNode(Gap gap) {
+        return degree[find(gap.first())] > 1 || degree[find(gap.second())] > 1;
+    }
+
+    /**
+     * A loose end beside a place where others meet already joins them: a stub that stands on a
+     * corner must not keep the corner from closing.
+     */
+    private void comeToNode(Gap gap) {
+        int a = find(gap.first());
+        int b = find(gap.second());
+        boolean firstIsLoose = degree[a] == 1;
+        int loose = firstIsLoose ? gap.first() : gap.second();
+        int node = find(firstIsLoose ? gap.second() : gap.first());
+        int otherEnd = find(placeOf[endAt[loose] ^ 1]);
+        boolean joins = a != b && degree[find(loose)] == 1 && degree[node] > 1 && otherEnd != node;
+        if (joins) {
+            Point there = place(node);
+            unite(a, b);
+            moved[find(a)] = there;
+            reportClosed(there, gap.size());
+        }
+    }
+
+    private void reportClosed(Point place, double size) {
         String sentence =
                 "Gap of %s at (%s, %s) was closed."
                         .formatted(
-                                Numbers.length(gap.size()),
-                                Numbers.plain(middle.x(), 2),
-                                Numbers.plain(middle.y(), 2));
-        faults.add(Fault.mended(Fault.Kind.GAP, middle, gap.size(), sentence));
+                                Numbers.length(size),
+                                Numbers.plain(place.x(), 2),
+                                Numbers.plain(place.y(), 2));
+        faults.add(Fault.mended(Fault.Kind.GAP, place, size, sentence));
     }
 
     private void reportCrumb(Piece piece) {

@@ -54,12 +54,13 @@ public final class DrawingReading {
                     new OpenEnds(options.mend().gap())
                             .find(cut.stream().filter(f -> !f.isClosed()).toList()));
             faults.addAll(new Meetings(options.mend().gap() / 10).find(cut));
+            List<Fault> told = new Divisions(options.mend().gap() / 10).told(cut, faults);
             return new Reading(
                     drawing,
                     features,
                     parts,
                     HoleGroup.of(features, options.circle()),
-                    faults.stream().map(this::settledIfSeen).toList(),
+                    told.stream().map(this::settledIfSeen).toList(),
                     purposes());
         }
 
@@ -202,7 +203,7 @@ public final class DrawingReading {
             drawing.layers()
                     .forEach(
                             l -> {
-                                Purpose decided = options.rules().layers().get(l.name());
+                                Purpose decided = options.rules().ofLayer(l.name());
                                 purposes.put(
                                         l.name(),
                                         decided == null ? Purpose.guess(l.name()) : decided);

@@ -65,9 +65,24 @@ public record PurposeRules(
         return new PurposeRules(layers, colours, lineTypes, millimetres);
     }
 
+    /**
+     * What is decided for a layer, null when nothing is. Names of layers are alike whatever their
+     * case, as in DXF; where two differ by case alone, each has its own rule.
+     */
+    public Purpose ofLayer(String name) {
+        Purpose exact = layers.get(name);
+        return exact != null
+                ? exact
+                : layers.entrySet().stream()
+                        .filter(e -> e.getKey().equalsIgnoreCase(name))
+                        .map(Map.Entry::getValue)
+                        .findFirst()
+                        .orElse(null);
+    }
+
     /** What the first rule says that fits, or what the names suggest. */
     public Purpose of(Style style) {
-        Purpose decided = layers.get(style.layer());
+        Purpose decided = ofLayer(style.layer());
         decided = decided == null ? colours.get(style.colour()) : decided;
         decided = decided == null ? lineTypes.get(style.lineType()) : decided;
         return decided == null ? Purpose.guess(style) : decided;

@@ -45,31 +45,51 @@ final class Lengths {
         };
     }
 
+    /** A length in user units; empty when it is missing, a share, or not understood. */
+    static Optional<Double> absolute(SvgNode node, String attribute) {
+        Matcher m = LENGTH.matcher(node.text(attribute).strip());
+        return m.matches()
+                ? pixels(m.group(2)).map(f -> f * Double.parseDouble(m.group(1)))
+                : Optional.empty();
+    }
+
+    /** Pixels, of which CSS puts 96 on an inch; a user unit is one. */
+    private static Optional<Double> pixels(String unit) {
+        String name = unit.toLowerCase(Locale.ROOT);
+        return name.isEmpty() || name.equals("px")
+                ? Optional.of(1.0)
+                : factor(name).map(f -> f * 96 / INCH);
+    }
+
     /**
      * A length in user units.
      *
      * @param otherwise when the attribute is missing
-     * @throws UnreadableException when it is not a length, or a share of something
+     * @param view what percentages are shares of
+     * @throws UnreadableException when it is not a length, or one of a unit that depends on a font
      */
-    static double user(SvgNode node, String attribute, double otherwise) {
+    static double user(SvgNode node, String attribute, double otherwise, View view) {
         String text = node.text(attribute);
         if (text.isBlank() || text.strip().equals("auto")) {
             return otherwise;
         }
         Matcher m = LENGTH.matcher(text.strip());
-        if (!m.matches() || m.group(2).equals("%")) {
+        Optional<Double> factor =
+                !m.matches()
+                        ? Optional.empty()
+                        : m.group(2).equals("%")
+                                ? Optional.of(view.whole(attribute) / 100)
+                                : pixels(m.group(2));
+        if (factor.isEmpty()) {
             throw new UnreadableException(
                     "its %s \"%s\" is not a usable length".formatted(attribute, cut(text)));
         }
-        double value = Double.parseDouble(m.group(1));
-        // a user unit is a pixel, of which CSS puts 96 on an inch
-        double factor =
-                factor(m.group(2).toLowerCase(Locale.ROOT)).map(f -> f * 96 / INCH).orElse(1.0);
-        if (!Double.isFinite(value * factor)) {
+        double value = Double.parseDouble(m.group(1)) * factor.get();
+        if (!Double.isFinite(value)) {
             throw new UnreadableException(
                     "its %s \"%s\" is too large".formatted(attribute, cut(text)));
         }
-        return value * factor;
+        return value;
     }
 
     private static String cut(String text) {

@@ -12,10 +12,15 @@ import java.util.List;
 final class ShapeBuilder {
 
     private final Transform map;
+    private final View view;
     private final PathWriter writer;
 
-    ShapeBuilder(Collector collector, Transform map) {
+    /**
+     * @param view what percentages are shares of
+     */
+    ShapeBuilder(Collector collector, Transform map, View view) {
         this.map = map;
+        this.view = view;
         this.writer = new PathWriter(collector, map);
     }
 
@@ -42,8 +47,8 @@ final class ShapeBuilder {
         return writer.outlines();
     }
 
-    private static double positive(SvgNode node, String attribute) {
-        double value = Lengths.user(node, attribute, 0);
+    private double positive(SvgNode node, String attribute) {
+        double value = Lengths.user(node, attribute, 0, view);
         if (!(value > 0)) {
             throw new UnreadableException(
                     "its %s is %s".formatted(attribute, node.text(attribute)));
@@ -56,12 +61,12 @@ final class ShapeBuilder {
     }
 
     private void rect(SvgNode node) {
-        double x = Lengths.user(node, "x", 0);
-        double y = Lengths.user(node, "y", 0);
+        double x = Lengths.user(node, "x", 0, view);
+        double y = Lengths.user(node, "y", 0, view);
         double w = positive(node, "width");
         double h = positive(node, "height");
-        double givenX = Lengths.user(node, "rx", Double.NaN);
-        double givenY = Lengths.user(node, "ry", Double.NaN);
+        double givenX = Lengths.user(node, "rx", Double.NaN, view);
+        double givenY = Lengths.user(node, "ry", Double.NaN, view);
         // one radius that is missing is like the other (SVG 1.1, 9.2)
         double rx = Math.min(w / 2, orElse(givenX, orElse(givenY, 0)));
         double ry = Math.min(h / 2, orElse(givenY, orElse(givenX, 0)));
@@ -88,7 +93,8 @@ final class ShapeBuilder {
     }
 
     private void ellipse(SvgNode node, double rx, double ry) {
-        Point centre = new Point(Lengths.user(node, "cx", 0), Lengths.user(node, "cy", 0));
+        Point centre =
+                new Point(Lengths.user(node, "cx", 0, view), Lengths.user(node, "cy", 0, view));
         writer.move(centre.x() + rx, centre.y());
         Transform toEllipse = new Transform(rx, 0, 0, ry, centre.x(), centre.y());
         writer.arcOf(toEllipse, Arc.about(Point.ORIGIN, 1, 0, Math.PI));
@@ -97,8 +103,8 @@ final class ShapeBuilder {
     }
 
     private void line(SvgNode node) {
-        writer.move(Lengths.user(node, "x1", 0), Lengths.user(node, "y1", 0));
-        writer.line(Lengths.user(node, "x2", 0), Lengths.user(node, "y2", 0));
+        writer.move(Lengths.user(node, "x1", 0, view), Lengths.user(node, "y1", 0, view));
+        writer.line(Lengths.user(node, "x2", 0, view), Lengths.user(node, "y2", 0, view));
     }
 
     private void points(SvgNode node) {

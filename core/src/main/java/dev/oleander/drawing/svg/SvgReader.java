@@ -26,7 +26,7 @@ public final class SvgReader {
         Collector collector = new Collector(name, options);
         LengthUnit asked = options.unit().orElse(null);
         Viewport page = viewport(name, tree, asked);
-        new SvgWalker(collector, tree).walk(page.toPage());
+        new SvgWalker(collector, tree).walk(page);
         LengthUnit taken = asked != null ? asked : page.declared().orElse(LengthUnit.PIXEL);
         return collector.drawing(page.declared(), taken);
     }

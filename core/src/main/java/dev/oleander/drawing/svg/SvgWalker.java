@@ -9,6 +9,7 @@ import dev.oleander.geometry.Transform;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 
 /** Walks the tree with what its elements take over from those round them. */
@@ -24,6 +25,7 @@ final class SvgWalker {
     /** What an element takes over. */
     private record Context(
             Transform map,
+            View view,
             String layer,
             String stroke,
             String fill,
@@ -41,8 +43,17 @@ final class SvgWalker {
         this.rules = new StyleRules(tree.styles());
     }
 
-    void walk(Transform toPage) {
-        Context page = new Context(toPage, NO_LAYER, "none", "black", "none", true, Set.of());
+    void walk(Viewport viewport) {
+        Context page =
+                new Context(
+                        viewport.toPage(),
+                        viewport.view(),
+                        NO_LAYER,
+                        "none",
+                        "black",
+                        "none",
+                        true,
+                        Set.of());
         walkChildren(tree.root(), inside(tree.root(), page));
     }
 
@@ -87,21 +98,50 @@ final class SvgWalker {
         } else if (SHAPES.contains(node.name())) {
             shape(node, context);
         } else {
-            Transform map = context.map();
-            if (node.name().equals("svg")) {
-                map = shifted(node, map);
-            }
-            walkChildren(node, with(context, map, context.uses()));
+            boolean opens = node.name().equals("svg");
+            walkChildren(node, opens ? opened(node, node, context) : context);
         }
     }
 
-    private static Transform shifted(SvgNode node, Transform map) {
-        Point by = new Point(Lengths.user(node, "x", 0), Lengths.user(node, "y", 0));
-        return Transform.translation(by).then(map);
+    /**
+     * A viewport within another one (SVG 2, 5.5 and 8.2).
+     *
+     * @param sized the element that says its size, which a use does before what it puts in
+     * @throws UnreadableException when it has no size
+     */
+    private static Context opened(SvgNode node, SvgNode sized, Context c) {
+        Point by =
+                new Point(
+                        Lengths.user(node, "x", 0, c.view()), Lengths.user(node, "y", 0, c.view()));
+        double width = side(node, sized, "width", c.view());
+        double height = side(node, sized, "height", c.view());
+        if (!(width > 0 && height > 0)) {
+            throw new UnreadableException("its viewport is not wider and higher than 0");
+        }
+        Optional<ViewBox> box = ViewBox.of(node);
+        Transform fitted =
+                box.map(b -> b.into(node.text("preserveAspectRatio"), width, height))
+                        .orElse(Transform.IDENTITY);
+        Transform map = fitted.then(Transform.translation(by)).then(c.map());
+        View view = box.map(ViewBox::view).orElse(new View(width, height));
+        return with(c, map, view, c.uses());
     }
 
-    private static Context with(Context c, Transform map, Set<String> uses) {
-        return new Context(map, c.layer(), c.stroke(), c.fill(), c.dashes(), c.visible(), uses);
+    private static double side(SvgNode node, SvgNode sized, String side, View view) {
+        double own = Lengths.user(node, side, view.whole(side), view);
+        return sized == node ? own : Lengths.user(sized, side, own, view);
+    }
+
+    private static Transform shifted(SvgNode node, Context c) {
+        Point by =
+                new Point(
+                        Lengths.user(node, "x", 0, c.view()), Lengths.user(node, "y", 0, c.view()));
+        return Transform.translation(by).then(c.map());
+    }
+
+    private static Context with(Context c, Transform map, View view, Set<String> uses) {
+        return new Context(
+                map, view, c.layer(), c.stroke(), c.fill(), c.dashes(), c.visible(), uses);
     }
 
     private void use(SvgNode node, Context context) {
@@ -120,9 +160,10 @@ final class SvgWalker {
         collector.insert(node.line());
         Set<String> uses = new LinkedHashSet<>(context.uses());
         uses.add(id);
-        Context moved = with(context, shifted(node, context.map()), uses);
-        if (used.name().equals("symbol")) {
-            walkChildren(used, inside(used, moved));
+        Context moved = with(context, shifted(node, context), context.view(), uses);
+        boolean opens = used.name().equals("symbol") || used.name().equals("svg");
+        if (opens && !"none".equals(rules.own(used, "display"))) {
+            walkChildren(used, opened(used, node, inside(used, moved)));
         } else {
             walk(used, moved);
         }
@@ -136,7 +177,8 @@ final class SvgWalker {
         Style style = new Style(context.layer(), colour(context), lineType(context));
         Collector.Source source =
                 new Collector.Source(node.name(), style, node.line(), node.text("id"));
-        List<Outline> outlines = new ShapeBuilder(collector, context.map()).build(node);
+        List<Outline> outlines =
+                new ShapeBuilder(collector, context.map(), context.view()).build(node);
         for (Outline outline : outlines) {
             Point place = context.map().apply(Point.ORIGIN);
             collector.add(source, outline, place);
@@ -159,6 +201,7 @@ final class SvgWalker {
         String visibility = rules.own(node, "visibility");
         return new Context(
                 own.then(around.map()),
+                around.view(),
                 names ? node.text("id").strip() : around.layer(),
                 inherited(node, "stroke", around.stroke()),
                 inherited(node, "fill", around.fill()),

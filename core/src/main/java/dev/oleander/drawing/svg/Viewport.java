@@ -1,89 +1,71 @@
 package dev.oleander.drawing.svg;
 
-import dev.oleander.drawing.intake.UnreadableException;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
 import dev.oleander.quantity.LengthUnit;
-import java.util.Arrays;
 import java.util.Optional;
 
 /**
  * The page of the file: how user units become mm, y up with the page's lower left corner at the
- * origin (SVG 1.1, 7.7 and 7.8).
+ * origin (SVG 2, 8.2 to 8.7).
  *
  * @param declared the unit of the page's size; empty when it has none or only pixels
+ * @param view what percentages are shares of
  */
-record Viewport(Transform toPage, Optional<LengthUnit> declared) {
+record Viewport(Transform toPage, Optional<LengthUnit> declared, View view) {
+
+    /** What a viewport without any size is, in pixels (CSS 2, 10.3.2). */
+    private static final View USUAL = new View(300, 150);
+
+    private static final double PIXEL = LengthUnit.PIXEL.millimetres();
 
     /**
      * @param unit taken for a user unit instead of what the page says; may be null
      */
     static Viewport of(SvgNode svg, LengthUnit unit) {
-        double[] view = viewBox(svg.text("viewBox"));
-        Optional<Double> width = Lengths.millimetres(svg.text("width")).filter(w -> w > 0);
-        Optional<Double> height = Lengths.millimetres(svg.text("height")).filter(h -> h > 0);
-        boolean sized = width.isPresent() && height.isPresent();
-        Optional<LengthUnit> declared =
-                sized
-                        ? Optional.of(Lengths.unit(svg.text("width")).orElse(LengthUnit.MILLIMETRE))
-                        : Optional.empty();
-        if (unit != null || !sized) {
-            double scale = (unit == null ? LengthUnit.PIXEL : unit).millimetres();
-            double tall = view == null ? Lengths.user(svg, "height", 0) : view[3];
-            Point corner = view == null ? Point.ORIGIN : new Point(view[0], view[1]);
-            return new Viewport(
-                    new Transform(
-                            scale, 0, 0, -scale, -corner.x() * scale, (corner.y() + tall) * scale),
-                    declared);
+        Optional<ViewBox> box = ViewBox.of(svg);
+        Optional<LengthUnit> declared = declared(svg);
+        View size = size(svg, box);
+        View view = box.map(ViewBox::view).orElse(new View(size.width(), size.height()));
+        if (unit != null) {
+            return new Viewport(alone(box, view, unit), declared, view);
         }
-        double w = width.orElseThrow();
-        double h = height.orElseThrow();
-        if (view == null) {
-            double pixel = LengthUnit.PIXEL.millimetres();
-            return new Viewport(new Transform(pixel, 0, 0, -pixel, 0, h), declared);
-        }
-        return new Viewport(fitted(svg.text("preserveAspectRatio"), view, w, h), declared);
+        Transform fitted =
+                box.map(b -> b.into(svg.text("preserveAspectRatio"), size.width(), size.height()))
+                        .orElse(Transform.IDENTITY);
+        Transform upright = new Transform(PIXEL, 0, 0, -PIXEL, 0, size.height() * PIXEL);
+        return new Viewport(fitted.then(upright), declared, view);
     }
 
-    private static Transform fitted(String aspect, double[] view, double w, double h) {
-        double sx = w / view[2];
-        double sy = h / view[3];
-        double freeX = 0;
-        double freeY = 0;
-        if (!aspect.contains("none")) {
-            double scale = aspect.contains("slice") ? Math.max(sx, sy) : Math.min(sx, sy);
-            freeX = (w - scale * view[2]) * share(aspect, "xMin", "xMax");
-            freeY = (h - scale * view[3]) * share(aspect, "YMin", "YMax");
-            sx = scale;
-            sy = scale;
-        }
-        return new Transform(sx, 0, 0, -sy, freeX - view[0] * sx, h - freeY + view[1] * sy);
+    private static Transform alone(Optional<ViewBox> box, View view, LengthUnit unit) {
+        double scale = unit.millimetres();
+        Point corner = box.map(b -> new Point(b.x(), b.y())).orElse(Point.ORIGIN);
+        return new Transform(
+                scale, 0, 0, -scale, -corner.x() * scale, (corner.y() + view.height()) * scale);
     }
 
-    private static double share(String aspect, String least, String most) {
-        return aspect.contains(least) ? 0 : aspect.contains(most) ? 1 : 0.5;
+    private static Optional<LengthUnit> declared(SvgNode svg) {
+        String named =
+                Lengths.millimetres(svg.text("width")).isPresent()
+                        ? svg.text("width")
+                        : svg.text("height");
+        return Lengths.millimetres(named)
+                .filter(mm -> mm > 0)
+                .map(mm -> Lengths.unit(named).orElse(LengthUnit.MILLIMETRE));
     }
 
-    private static double[] viewBox(String text) {
-        if (text.isBlank()) {
-            return null;
+    /** In pixels; a side that is missing follows from the view box. */
+    private static View size(SvgNode svg, Optional<ViewBox> box) {
+        Optional<Double> width = Lengths.absolute(svg, "width").filter(w -> w > 0);
+        Optional<Double> height = Lengths.absolute(svg, "height").filter(h -> h > 0);
+        if (box.isEmpty()) {
+            return new View(width.orElse(USUAL.width()), height.orElse(USUAL.height()));
         }
-        try {
-            double[] view =
-                    Arrays.stream(text.strip().split("[\\s,]+"))
-                            .mapToDouble(Double::parseDouble)
-                            .toArray();
-            boolean usable =
-                    view.length == 4
-                            && Arrays.stream(view).allMatch(Double::isFinite)
-                            && view[2] > 0
-                            && view[3] > 0;
-            if (usable) {
-                return view;
-            }
-        } catch (NumberFormatException notNumbers) {
-            // told below
-        }
-        throw new UnreadableException("its viewBox \"%s\" is not usable".formatted(text));
+        ViewBox b = box.get();
+        double w =
+                width.orElseGet(
+                        () -> height.map(h -> h * b.width() / b.height()).orElse(b.width()));
+        double h = height.orElseGet(() -> w * b.height() / b.width());
+        return new View(w, h);
     }
 }

@@ -34,6 +34,9 @@ import java.util.function.Function;
 /** Drafts the cut of one feature: side, data, the path half a kerf away, the leads wished for. */
 final class FeatureCutter {
 
+    /** Values that come from the row of the cut book. */
+    private static final List<String> OF_DATA = List.of("kerf", "feed", "offset");
+
     /** Tabs of a part that could tip. */
     private static final int TIPPING = 2;
 
@@ -189,10 +192,11 @@ final class FeatureCutter {
 
         private CutRow findRow() {
             set("data", StopChoice::quality, Source.JOB);
-            for (String name : List.of("kerf", "feed", "offset")) {
-                sources.put(name, Source.BOOK);
-            }
+            OF_DATA.forEach(name -> sources.put(name, Source.BOOK));
             CutRow row = rowFor(choice);
+            if (row.interpolated()) {
+                OF_DATA.forEach(name -> sources.put(name, Source.INTERPOLATED));
+            }
             slows =
                     ways.choices().smallHoles() == SmallHoles.SLOW
                             && SmallHoleRule.isSmall(feature, row);

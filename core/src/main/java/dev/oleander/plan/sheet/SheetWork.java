@@ -10,10 +10,12 @@ import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.UsualStock;
 import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
 import java.util.ArrayList;
@@ -52,9 +54,13 @@ final class SheetWork {
         this.task = task;
         this.choices = task.choices();
         this.layout =
-                new LayoutPlanner(task.sheet(), defaultGap(task), kerfForCommonLines(task))
+                new LayoutPlanner(stock(task), defaultGap(task), kerfForCommonLines(task))
                         .lay(task.reading().workBox(), task.order().quantity());
         this.cuts = new CutLibrary(task);
+    }
+
+    private static SheetChoices stock(SheetTask task) {
+        return UsualStock.decided(task.sheet(), task.machine(), task.reading().workBox());
     }
 
     private static double defaultGap(SheetTask task) {

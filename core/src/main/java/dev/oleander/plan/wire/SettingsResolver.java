@@ -87,6 +87,7 @@ final class SettingsResolver {
 
         WireSettings settings() {
             WireRow row = row();
+            sources.put("data", row.interpolated() ? Source.INTERPOLATED : Source.BOOK);
             double most = row.passes().size();
             int passes =
                     (int) number("passes", c -> c.passes().count(), most, Source.BOOK, 1, most);

@@ -11,6 +11,7 @@ import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.plan.UsualStock;
 import dev.oleander.progress.Progress;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -41,7 +42,9 @@ public final class WirePlanner {
             Events events,
             Progress progress) {
         Subjects subjects = new Subjects(reading, choices);
-        WireLayout.Laid laid = new WireLayout(task, choices, subjects).lay(reading, sheet);
+        WireLayout.Laid laid =
+                new WireLayout(task, choices, subjects)
+                        .lay(reading, UsualStock.decided(sheet, task.machine(), reading.workBox()));
         SheetLayout layout = laid.layout();
         List<SubjectPlanner.Task> tasks = tasks(subjects, laid.copies());
         SubjectPlanner planner =

@@ -38,7 +38,24 @@ public final class DataRule implements ProofRule {
                     .filter(event -> event.kind().changesData())
                     .forEach(event -> findings.add(changedByHand(stop, event)));
         }
+        input.run().stops().stream()
+                .flatMap(stop -> stop.row().stream())
+                .filter(CutRow::interpolated)
+                .map(CutRow::label)
+                .distinct()
+                .forEach(label -> findings.add(interpolated(label)));
         return new Outcome(input.run().stops().size(), findings);
+    }
+
+    private static Finding interpolated(String label) {
+        return Finding.of(
+                Severity.NOTE,
+                "",
+                null,
+                0,
+                0,
+                "The data for %s were computed between two thicknesses of the book."
+                        .formatted(label));
     }
 
     private static Finding changedByHand(Stop stop, StopEvent event) {

@@ -2,10 +2,13 @@ package dev.oleander.proof.rule;
 
 import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.Skipped;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.ProofRule;
 import dev.oleander.proof.Severity;
+import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -47,7 +50,21 @@ public final class ReadingRule implements ProofRule {
                 findings.add(leftOut(skipped));
             }
         }
+        if (input.reading().drawing().unitGuessed()) {
+            findings.add(unit(input.reading()));
+        }
         return new Outcome(input.reading().drawing().entities().size(), findings);
+    }
+
+    private static Finding unit(Reading reading) {
+        Box box = reading.box();
+        String sentence =
+                "The file does not say its unit; %s were taken: %s × %s. Say on Shape which size is right."
+                        .formatted(
+                                reading.drawing().unit().symbol(),
+                                Numbers.length(box.width()),
+                                Numbers.length(box.height()));
+        return Finding.of(Severity.LOOK, "", null, box.width(), box.height(), sentence);
     }
 
     private static Finding leftOut(Skipped skipped) {

@@ -74,6 +74,15 @@ class ApiErrors extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail several(SeveralProgramsException several) {
+        ProblemDetail problem =
+                ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, several.getMessage());
+        problem.setTitle("Several programs");
+        problem.setProperty("programs", several.programs());
+        return problem;
+    }
+
+    @ExceptionHandler
     ProblemDetail overtaken(OptimisticLockingFailureException overtaken) {
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.CONFLICT, StaleEditException.AT_THE_SAME_MOMENT);

@@ -149,13 +149,22 @@ final class ApiJson {
             double value,
             double limit,
             String sentence,
-            String accepted) {}
+            String accepted,
+            List<String> stops) {}
 
     record ProofJson(
             List<RuleJson> rules,
             List<FindingJson> findings,
             SecondsJson seconds,
             boolean releasable) {}
+
+    /**
+     * A file of a release.
+     *
+     * @param run the set-up that it belongs to, from 1
+     * @param count how often that is cut
+     */
+    record ProgramJson(int number, String name, int run, int count, int lines, String sha256) {}
 
     record ReleaseJson(
             long id,

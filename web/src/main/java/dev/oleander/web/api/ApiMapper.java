@@ -254,7 +254,8 @@ final class ApiMapper {
                                         f.value(),
                                         f.limit(),
                                         f.sentence(),
-                                        f.accepted().orElse(null)))
+                                        f.accepted().orElse(null),
+                                        f.alike()))
                 .toList();
     }
 

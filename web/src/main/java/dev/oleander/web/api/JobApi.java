@@ -3,7 +3,6 @@ package dev.oleander.web.api;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.plan.PlanChoices;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.api.ApiJson.JobJson;
@@ -24,6 +23,7 @@ import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.Uploads;
 import dev.oleander.web.job.WireEdits;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.net.URI;
 import java.util.List;
@@ -37,6 +37,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -59,13 +60,16 @@ class JobApi {
     private final StopEdits stopEdits;
     private final WireEdits wireEdits;
     private final MachineLibrary machines;
+    private final PlanPatch plans;
 
     JobApi(
             JobService jobs,
             JobRepository repository,
             StopEdits stopEdits,
             WireEdits wireEdits,
-            MachineLibrary machines) {
+            MachineLibrary machines,
+            PlanPatch plans) {
+        this.plans = plans;
         this.wireEdits = wireEdits;
         this.jobs = jobs;
         this.repository = repository;
@@ -170,24 +174,33 @@ class JobApi {
         return ApiMapper.reading(jobs.view(id).result().reading());
     }
 
-    /** How to plan anew; {@code order} is partByPart or shortest. */
-    record PlanRequest(String order) {}
+    /**
+     * How to plan anew.
+     *
+     * @param order rule of the order; left out: as is usual
+     * @param quality of the cut book, on wire machines the finish
+     * @param recipe of the shop that is used wherever it fits
+     */
+    record PlanRequest(String order, String quality, String recipe) {}
 
+    /** Forgets what was decided for stops and plans with what is given. */
     @PostMapping("/{id}/plan")
     RunJson plan(
             @PathVariable long id,
-            @RequestBody(required = false) PlanRequest request,
+            @RequestBody(required = false) @Schema(implementation = PlanRequest.class)
+                    JsonNode request,
             @AuthenticationPrincipal SignedIn who) {
-        String order = request == null ? null : request.order();
-        JobView job =
-                jobs.edit(
-                        id,
-                        "Planned anew",
-                        before -> {
-                            JobDocument fresh = before.document().withPlan(PlanChoices.defaults());
-                            return order == null ? fresh : OrderField.ORDER.set(fresh, order);
-                        },
-                        who);
+        JobView job = jobs.edit(id, "Planned anew", before -> plans.fresh(before, request), who);
+        return ApiMapper.run(job.result());
+    }
+
+    /** Sets the stock and how the parts lie on it; what is left out stays, null is as usual. */
+    @PutMapping("/{id}/sheet")
+    RunJson sheet(
+            @PathVariable long id,
+            @RequestBody @Schema(implementation = SheetPatch.SheetRequest.class) JsonNode values,
+            @AuthenticationPrincipal SignedIn who) {
+        JobView job = jobs.edit(id, "Sheet", before -> SheetPatch.apply(before, values), who);
         return ApiMapper.run(job.result());
     }
 
@@ -201,7 +214,11 @@ class JobApi {
     StopJson change(
             @PathVariable long id,
             @PathVariable String stop,
-            @RequestBody JsonNode values,
+            @RequestBody
+                    @Schema(
+                            ref = "#/components/schemas/" + OpenApiConfig.STOP_VALUES,
+                            description = "values of the stop by their words")
+                    JsonNode values,
             @AuthenticationPrincipal SignedIn who) {
         JobView job =
                 jobs.edit(
@@ -212,7 +229,7 @@ class JobApi {
                                                 ? wireEdits.set(
                                                         List.of(stop),
                                                         StopEdits.Scope.COPY,
-                                                        WirePatch.read(values))
+                                                        WirePatch.read(before, stop, values))
                                                 : stopEdits.set(
                                                         List.of(stop),
                                                         StopEdits.Scope.COPY,

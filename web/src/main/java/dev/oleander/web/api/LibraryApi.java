@@ -6,13 +6,19 @@ import dev.oleander.dialect.ReadBack;
 import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.machine.WireRow;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.web.api.ApiJson.DialectJson;
 import dev.oleander.web.api.ApiJson.MachineJson;
 import dev.oleander.web.api.ApiJson.ReadBackJson;
 import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.NotFoundException;
+import io.swagger.v3.oas.annotations.media.ArraySchema;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -31,9 +37,11 @@ class LibraryApi {
 
     private final MachineLibrary machines;
     private final CutBooks books;
+    private final WireBooks wireBooks;
     private final Formats formats;
 
-    LibraryApi(MachineLibrary machines, CutBooks books, Formats formats) {
+    LibraryApi(MachineLibrary machines, CutBooks books, WireBooks wireBooks, Formats formats) {
+        this.wireBooks = wireBooks;
         this.books = books;
         this.machines = machines;
         this.formats = formats;
@@ -54,15 +62,37 @@ class LibraryApi {
                 m.motion().rapid(),
                 m.motion().acceleration(),
                 m.hourlyRate(),
-                books.of(m).materials());
+                (m.hasWire() ? wireBooks.of(m).materials() : books.of(m).materials()));
     }
 
+    /**
+     * The rows of a machine's book: cutting data by thickness, or of wires by height with their
+     * passes.
+     */
     @GetMapping("/api/cut-book")
-    List<CutRow> cutBook(
-            @RequestParam String machine, @RequestParam(required = false) String material) {
-        return books.of(known(machine)).rows().stream()
-                .filter(r -> material == null || r.material().equals(material))
-                .toList();
+    @ApiResponse(
+            responseCode = "200",
+            content =
+                    @Content(
+                            array =
+                                    @ArraySchema(
+                                            schema =
+                                                    @Schema(
+                                                            oneOf = {
+                                                                CutRow.class,
+                                                                WireRow.class
+                                                            }))))
+    List<?> cutBook(@RequestParam String machine, @RequestParam(required = false) String material) {
+        Machine of = known(machine);
+        return of.hasWire()
+                ? wireBooks.of(of).rows().stream()
+                        .filter(r -> isOf(r.material(), material))
+                        .toList()
+                : books.of(of).rows().stream().filter(r -> isOf(r.material(), material)).toList();
+    }
+
+    private static boolean isOf(String material, String wanted) {
+        return wanted == null || material.equalsIgnoreCase(wanted.strip());
     }
 
     @GetMapping("/api/dialects")

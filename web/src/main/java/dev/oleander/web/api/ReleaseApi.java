@@ -2,13 +2,17 @@ package dev.oleander.web.api;
 
 import dev.oleander.proof.Finding;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.api.ApiJson.ProgramJson;
 import dev.oleander.web.api.ApiJson.ReleaseJson;
+import dev.oleander.web.job.DocumentJson;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseFiles;
+import dev.oleander.web.release.ReleaseFiles.ProgramFile;
 import dev.oleander.web.release.ReleaseService;
 import dev.oleander.web.release.ReleaseWish;
 import dev.oleander.web.release.Resuming;
@@ -102,9 +106,45 @@ class ReleaseApi {
         return ApiMapper.release(releases.find(id));
     }
 
+    /** The only file of a release. */
     @GetMapping(value = "/api/releases/{id}/program", produces = MediaType.TEXT_PLAIN_VALUE)
     String program(@PathVariable long id) {
-        return releases.find(id).program();
+        List<ProgramFile> files = ReleaseFiles.programs(releases.find(id));
+        if (files.size() > 1) {
+            throw new SeveralProgramsException(files.stream().map(ReleaseApi::listed).toList());
+        }
+        return files.get(0).text();
+    }
+
+    /** The files of a release, in the order in which they are run. */
+    @GetMapping("/api/releases/{id}/programs")
+    List<ProgramJson> programs(@PathVariable long id) {
+        return ReleaseFiles.programs(releases.find(id)).stream().map(ReleaseApi::listed).toList();
+    }
+
+    private static ProgramJson listed(ProgramFile file) {
+        int lines = (int) file.text().lines().count();
+        return new ProgramJson(
+                file.number(), file.name(), 1, 1, lines, DocumentJson.sha256(file.bytes()));
+    }
+
+    /**
+     * One of them.
+     *
+     * @param number from 1
+     */
+    @GetMapping(
+            value = "/api/releases/{id}/programs/{number}",
+            produces = MediaType.TEXT_PLAIN_VALUE)
+    String program(@PathVariable long id, @PathVariable int number) {
+        return ReleaseFiles.programs(releases.find(id)).stream()
+                .filter(file -> file.number() == number)
+                .findFirst()
+                .map(ProgramFile::text)
+                .orElseThrow(
+                        () ->
+                                new NotFoundException(
+                                        "Release %d has no program %d.".formatted(id, number)));
     }
 
     /** Where the program can be begun again. */

@@ -46,12 +46,12 @@ class ShapeApi {
 
     /**
      * @param tolerance mm; null: as it is
-     * @param kinds gaps, doubles, crumbs, shortLines; null: all
+     * @param kinds gaps, doubles, crumbs, spurs, shortLines; null: all
      */
     record MendRequest(Double tolerance, List<String> kinds) {}
 
-    /** What was mended, and the reading after it. */
-    record MendAnswer(List<FaultJson> changes, ReadingJson reading) {}
+    /** What was mended, what is left to decide, and the reading after it. */
+    record MendAnswer(List<FaultJson> changes, List<FaultJson> left, ReadingJson reading) {}
 
     @PostMapping("/mend")
     MendAnswer mend(
@@ -74,6 +74,7 @@ class ShapeApi {
         List<Fault> changes = job.result().reading().changes();
         return new MendAnswer(
                 changes.stream().map(ApiMapper::fault).toList(),
+                job.result().reading().openFaults().stream().map(ApiMapper::fault).toList(),
                 ApiMapper.reading(job.result().reading()));
     }
 
@@ -89,7 +90,7 @@ class ShapeApi {
                 steps.add(MendOptions.Step.valueOf(name));
             } catch (IllegalArgumentException unknown) {
                 throw new RefusedEditException(
-                        "\"%s\" is nothing that can be mended: gaps, doubles, crumbs and shortLines are."
+                        "\"%s\" is nothing that can be mended: gaps, doubles, crumbs, spurs and shortLines are."
                                 .formatted(word));
             }
         }

@@ -62,21 +62,32 @@ final class StopPatch {
         values.put(field, value.isNull() ? null : value.asString());
     }
 
-    /** A place on the sheet as distance along the drawn contour, mm. */
     private String alongContour(JsonNode pair) {
+        return alongContour(result, stop, pair);
+    }
+
+    /** A place on the sheet as distance along the drawn contour, mm. */
+    static String alongContour(JobResult result, Stop stop, JsonNode pair) {
         if (pair.size() != 2 || !pair.get(0).isNumber() || !pair.get(1).isNumber()) {
             throw new RefusedEditException("start must be a pair of numbers, x and y.");
         }
         Point wanted = new Point(pair.get(0).asDouble(), pair.get(1).asDouble());
         Feature feature = result.reading().byId().get(stop.feature());
-        Transform placed =
-                result.run().layout().placements().stream()
-                        .filter(p -> p.copy() == stop.copy())
-                        .findFirst()
-                        .orElseThrow()
-                        .transform();
+        Transform placed = placed(result, stop.copy());
         Point drawn = placed.inverse().apply(wanted);
         double along = feature.chain().distanceAt(feature.chain().nearest(drawn));
         return Numbers.plain(along, 6);
+    }
+
+    private static Transform placed(JobResult result, int copy) {
+        return result.wire()
+                .map(plan -> plan.copy(copy).placement())
+                .orElseGet(
+                        () ->
+                                result.run().layout().placements().stream()
+                                        .filter(p -> p.copy() == copy)
+                                        .findFirst()
+                                        .orElseThrow())
+                .transform();
     }
 }

@@ -141,19 +141,11 @@ public final class CutsSlip {
 
     /** Kerf and feed as they are used: from the cut book, not to be changed here. */
     public List<FieldView> data() {
-        List<FieldView> fields =
-                List.of(
-                        values.field("kerf", "Kerf", "mm", s -> number(s, CutRow::kerf, 3), "kerf"),
-                        values.field("feed", "Feed", "mm/min", CutsSlip::feed, "feed"),
-                        values.field(
-                                "pierce",
-                                "Pierce",
-                                "s",
-                                s -> number(s, CutRow::pierceSeconds, 2),
-                                "kerf"));
-        boolean between =
-                stops.stream().anyMatch(s -> s.row().filter(CutRow::interpolated).isPresent());
-        return between ? fields.stream().map(f -> f.from("interpolated")).toList() : fields;
+        return List.of(
+                values.field("kerf", "Kerf", "mm", s -> number(s, CutRow::kerf, 3), "kerf"),
+                values.field("feed", "Feed", "mm/min", CutsSlip::feed, "feed"),
+                values.field(
+                        "pierce", "Pierce", "s", s -> number(s, CutRow::pierceSeconds, 2), "kerf"));
     }
 
     private static String feed(Stop stop) {

@@ -22,7 +22,9 @@ public record FaultRow(
         String y,
         String bridge,
         String corner,
-        List<String> crossing) {
+        List<String> crossing,
+        List<String> dividing,
+        int parts) {
 
     /** Mended, decide, left or note. */
     public String word() {
@@ -44,14 +46,25 @@ public record FaultRow(
                 fault.place().map(p -> Numbers.plain(p.y(), 4)).orElse(""),
                 fault.ends().size() == 2 ? bridge(fault) : "",
                 fault.ends().size() == 2 ? corner(fault.ends().get(0)) : "",
-                fault.kind() == Fault.Kind.CROSSING ? fault.features() : List.of());
+                fault.kind() == Fault.Kind.CROSSING ? fault.features() : List.of(),
+                fault.kind() == Fault.Kind.DIVISION ? fault.features() : List.of(),
+                (int) fault.size());
     }
 
     /** Values of the command that splits two lines where they cross; empty when none do. */
     public String divide() {
-        return crossing.isEmpty()
+        return split(crossing);
+    }
+
+    /** Values of the command that splits lines which divide something; empty when none do. */
+    public String makeParts() {
+        return split(dividing);
+    }
+
+    private static String split(List<String> features) {
+        return features.isEmpty()
                 ? ""
-                : "{\"command\":\"divide\",\"on\":\"%s\"}".formatted(String.join(",", crossing));
+                : "{\"command\":\"divide\",\"on\":\"%s\"}".formatted(String.join(",", features));
     }
 
     /** Values of the corner that two ends would be brought to. */

@@ -195,8 +195,9 @@ public record RunLineView(
         Map<String, Severity> worst = new HashMap<>();
         for (Finding finding : result.findings()) {
             if (finding.blocks()) {
-                worst.merge(
-                        finding.stop(), finding.severity(), (a, b) -> a.compareTo(b) < 0 ? a : b);
+                for (String stop : finding.alike()) {
+                    worst.merge(stop, finding.severity(), (a, b) -> a.compareTo(b) < 0 ? a : b);
+                }
             }
         }
         return worst;

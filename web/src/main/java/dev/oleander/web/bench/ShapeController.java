@@ -168,6 +168,12 @@ class ShapeController {
                                 .apply(before));
     }
 
+    /** Closes the gaps that are too large to be joined without asking. */
+    @PostMapping("/gaps")
+    String gaps(@ModelAttribute("context") Context context) {
+        return answers.edit(context, EditError.NONE, "Close the larger gaps", edits.closeGaps());
+    }
+
     /** Back to what is mended without asking. */
     @PostMapping("/mend/usual")
     String usual(@ModelAttribute("context") Context context) {

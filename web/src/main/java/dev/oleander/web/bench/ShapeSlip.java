@@ -1,5 +1,6 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.Fits;
 import dev.oleander.drawing.Skipped;
 import dev.oleander.drawing.Style;
@@ -318,6 +319,33 @@ public final class ShapeSlip {
 
     public List<FaultRow> faults() {
         return reading.faults().stream().map(FaultRow::of).sorted(ShapeSlip::urgentFirst).toList();
+    }
+
+    private List<Fault> gapsLeft() {
+        return reading.openFaults().stream().filter(f -> f.kind() == Fault.Kind.GAP).toList();
+    }
+
+    /** Gaps that are larger than what is joined without asking. */
+    public int largerGaps() {
+        return gapsLeft().size();
+    }
+
+    public String largerGapsSentence() {
+        int gaps = largerGaps();
+        return "%s larger than %s mm and %s open."
+                .formatted(
+                        gaps == 1 ? "1 gap is" : gaps + " gaps are",
+                        gap(),
+                        gaps == 1 ? "stays" : "stay");
+    }
+
+    /** Close this gap of 2.08 mm; close these 3 gaps, the largest 2.08 mm. */
+    public String closeGaps() {
+        double largest = gapsLeft().stream().mapToDouble(Fault::size).max().orElse(0);
+        return largerGaps() == 1
+                ? "Close this gap of " + Numbers.length(largest)
+                : "Close these %d gaps, the largest %s"
+                        .formatted(largerGaps(), Numbers.length(largest));
     }
 
     /** What is left to decide or to know, as many as people can look through. */

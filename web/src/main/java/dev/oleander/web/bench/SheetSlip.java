@@ -1,9 +1,13 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.UsualStock;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.job.JobResult;
@@ -17,13 +21,24 @@ import java.util.Locale;
 public final class SheetSlip {
 
     private final JobResult result;
+    private final SheetChoices wished;
+
+    /** The same with the stock that is usual where nobody chose one. */
     private final SheetChoices sheet;
+
     private final EditError error;
 
     SheetSlip(JobResult result, EditError error) {
         this.result = result;
-        this.sheet = result.document().sheet();
+        this.wished = result.document().sheet();
+        this.sheet = UsualStock.decided(wished, result.machine(), box(result.reading()));
         this.error = error;
+    }
+
+    private static Box box(Reading reading) {
+        return reading.features().isEmpty()
+                ? new Box(Point.ORIGIN, Point.ORIGIN)
+                : reading.workBox();
     }
 
     public boolean isAroundPart() {
@@ -34,8 +49,9 @@ public final class SheetSlip {
         return sheet.aroundPart()
                 ? List.of(field("allowance", "Allowance", "mm", sheet.allowance()))
                 : List.of(
-                        field("width", "Width", "mm", sheet.width()),
-                        field("height", "Height", "mm", sheet.height()));
+                        optional("width", "Width", "mm", wished.width(), sheet.width().value()),
+                        optional(
+                                "height", "Height", "mm", wished.height(), sheet.height().value()));
     }
 
     public List<FieldView> grid() {

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.Optional;
 
 /** A value that people set, by name. */
-interface EditField {
+public interface EditField {
 
     /** As it stands in forms and in the HTTP interface: leadIn.length. */
     String word();

@@ -65,6 +65,11 @@ public record JobDocument(
             return new Order(name, value, material, thickness, quantity, customer);
         }
 
+        /** The same order of another material. */
+        public Order withMaterial(String value) {
+            return new Order(name, machine, value, thickness, quantity, customer);
+        }
+
         /** The same order for so many. */
         public Order withQuantity(int value) {
             return new Order(name, machine, material, thickness, value, customer);

@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import dev.oleander.drawing.Layer;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.web.account.Account;
@@ -10,6 +11,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -86,10 +88,30 @@ public class JobService {
                 now);
         jobs.saveAndFlush(job);
         List<Long> ids = uploads.stream().map(u -> store(job, u, now)).toList();
-        JobDocument document = proposals.propose(settings.apply(document(order, ids)));
-        orderCheck.check(document.order());
+        JobDocument wished = settings.apply(document(order, ids));
+        requireLayers(wished);
+        JobDocument document = orderCheck.checked(document(order, ids), proposals.propose(wished));
         append(job, document, ids.isEmpty() ? "Job begun" : "Drawing brought in", account);
         return job.id();
+    }
+
+    /** Layers that somebody names with a purpose are there; names are alike whatever their case. */
+    private void requireLayers(JobDocument document) {
+        Set<String> named = document.shape().rules().layers().keySet();
+        if (named.isEmpty()) {
+            return;
+        }
+        List<String> there =
+                computer.result(document).reading().drawing().layers().stream()
+                        .map(Layer::name)
+                        .toList();
+        for (String name : named) {
+            if (there.stream().noneMatch(name::equalsIgnoreCase)) {
+                throw new RefusedEditException(
+                        "The drawing has no layer \"%s\"; it has %s."
+                                .formatted(name, String.join(", ", there)));
+            }
+        }
     }
 
     private Long store(Job job, Upload upload, Instant now) {
@@ -104,7 +126,7 @@ public class JobService {
                 order,
                 ShapeChoices.of(files),
                 PlanChoices.defaults(),
-                SheetChoices.defaults(),
+                SheetChoices.usual(),
                 Map.of());
     }
 
@@ -189,9 +211,9 @@ public class JobService {
         Job job = heldJob(id);
         requireSeen(job, seenStep);
         JobDocument before = DocumentJson.read(step(job, job.pointer()).document());
-        JobDocument after = edit.apply(computer.result(before));
-        if (!after.equals(before)) {
-            orderCheck.check(after.order());
+        JobDocument wished = edit.apply(computer.result(before));
+        if (!wished.equals(before)) {
+            JobDocument after = orderCheck.checked(before, wished);
             append(job, after, label, accounts.getReferenceById(who.id()));
             proposals.learn(before, after);
         }

@@ -1,12 +1,17 @@
 package dev.oleander.web.job;
 
+import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.machine.WireRow;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.book.WireBooks;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import org.springframework.stereotype.Component;
 
 /** Whether an order can be planned at all: known machine and material, sensible numbers. */
@@ -46,11 +51,8 @@ class OrderCheck {
             throw new RefusedEditException(
                     "A job needs a name of 1 to %d characters.".formatted(LONGEST_NAME));
         }
-        List<String> materials =
-                machine.hasWire()
-                        ? wireBooks.of(machine).materials()
-                        : books.of(machine).materials();
-        if (!materials.contains(order.material())) {
+        List<String> materials = materials(machine);
+        if (materials.stream().noneMatch(order.material()::equalsIgnoreCase)) {
             throw new RefusedEditException(
                     "The cut book of %s has no data for \"%s\"; it has %s."
                             .formatted(
@@ -69,6 +71,66 @@ class OrderCheck {
                     "The quantity is %d; it must lie between 1 and %d."
                             .formatted(order.quantity(), settings.mostCopies()));
         }
+    }
+
+    private List<String> materials(Machine machine) {
+        return machine.hasWire()
+                ? wireBooks.of(machine).materials()
+                : books.of(machine).materials();
+    }
+
+    /**
+     * A document that may be kept after another one: its order makes sense, its material is called
+     * as the cut book calls it, and words that were not there before are words of the cut book.
+     *
+     * @throws RefusedEditException naming the value and what is allowed
+     */
+    JobDocument checked(JobDocument before, JobDocument after) {
+        check(after.order());
+        Machine machine = machines.find(after.order().machine()).orElseThrow();
+        Set<String> words = new TreeSet<>(wordsOfData(after, machine));
+        words.removeAll(wordsOfData(before, machine));
+        List<String> known = known(machine);
+        for (String word : words) {
+            if (!known.isEmpty() && !known.contains(word)) {
+                throw new RefusedEditException(
+                        "The cut book of %s has no %s \"%s\"; it has %s."
+                                .formatted(
+                                        machine.name(),
+                                        machine.hasWire() ? "finish" : "quality",
+                                        word,
+                                        String.join(", ", known)));
+            }
+        }
+        String called =
+                materials(machine).stream()
+                        .filter(after.order().material()::equalsIgnoreCase)
+                        .findFirst()
+                        .orElseThrow();
+        return called.equals(after.order().material())
+                ? after
+                : after.withOrder(after.order().withMaterial(called));
+    }
+
+    /** Words of the whole book: one without data for this material is told by the proof. */
+    private List<String> known(Machine machine) {
+        return machine.hasWire()
+                ? wireBooks.of(machine).rows().stream().map(WireRow::finish).distinct().toList()
+                : books.of(machine).rows().stream().map(CutRow::quality).distinct().toList();
+    }
+
+    private static Set<String> wordsOfData(JobDocument document, Machine machine) {
+        Set<String> words = new HashSet<>();
+        if (machine.hasWire()) {
+            words.add(document.wire().finish());
+            document.wire().stops().values().forEach(c -> words.add(c.passes().finish()));
+        } else {
+            words.add(document.plan().quality());
+            document.plan().stops().values().forEach(c -> words.add(c.quality()));
+        }
+        words.remove(null);
+        words.remove("");
+        return words;
     }
 
     private RefusedEditException unknown(String machine) {

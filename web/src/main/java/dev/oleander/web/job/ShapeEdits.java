@@ -2,6 +2,7 @@ package dev.oleander.web.job;
 
 import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.Entity;
+import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.draw.Command;
 import dev.oleander.drawing.draw.Commands;
 import dev.oleander.drawing.draw.DrawException;
@@ -227,6 +228,39 @@ public class ShapeEdits {
             tolerance.within("The tolerance", 0.001, 2);
             return before.document().reshaped(s -> s.withMending(tolerance, what));
         };
+    }
+
+    /** Draws a line across every gap that was too large to be joined, in one go. */
+    public JobService.Edit closeGaps() {
+        return before -> {
+            JobDocument document = before.document();
+            List<Fault> gaps =
+                    before.reading().openFaults().stream()
+                            .filter(f -> f.kind() == Fault.Kind.GAP && f.ends().size() == 2)
+                            .toList();
+            if (gaps.isEmpty()) {
+                throw new RefusedEditException("No gap is left to close.");
+            }
+            for (Fault gap : gaps) {
+                List<DrawStep> steps = new ArrayList<>(document.shape().steps());
+                steps.add(
+                        new DrawStep(
+                                document.shape().nextStep(),
+                                "line",
+                                List.of(),
+                                across(gap.ends().get(0), gap.ends().get(1))));
+                document = document.reshaped(s -> s.withSteps(steps));
+            }
+            return document;
+        };
+    }
+
+    private static Map<String, String> across(Point from, Point to) {
+        return Map.of(
+                "x1", Double.toString(from.x()),
+                "y1", Double.toString(from.y()),
+                "x2", Double.toString(to.x()),
+                "y2", Double.toString(to.y()));
     }
 
     /** Leaves a fault as it is, or asks about it again. */

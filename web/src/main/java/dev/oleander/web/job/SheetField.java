@@ -14,7 +14,10 @@ import java.util.function.BiFunction;
 
 /** A value of the sheet that people set. Lengths mm, angles degrees; empty text is no value. */
 public enum SheetField implements EditField {
-    STOCK("stock", "kind of stock", stock((s, t) -> around(s, t.equals("around")))),
+    STOCK(
+            "stock",
+            "kind of stock",
+            stock((s, t) -> around(s, t.isBlank() ? null : t.equals("around")))),
     WIDTH("width", "width of the stock", stock(SheetField::width)),
     HEIGHT("height", "height of the stock", stock(SheetField::height)),
     ALLOWANCE("allowance", "allowance", stock(SheetField::allowance)),
@@ -74,17 +77,17 @@ public enum SheetField implements EditField {
         return (sheet, text) -> sheet.withGrid(change.apply(sheet.grid(), text));
     }
 
-    private static Stock around(Stock s, boolean aroundPart) {
+    private static Stock around(Stock s, Boolean aroundPart) {
         return new Stock(aroundPart, s.width(), s.height(), s.allowance());
     }
 
     private static Stock width(Stock s, String text) {
-        Typed width = number("The width", text, 1, LARGEST);
+        Typed width = sizeOrUsual("The width", text);
         return new Stock(s.aroundPart(), width, s.height(), s.allowance());
     }
 
     private static Stock height(Stock s, String text) {
-        Typed height = number("The height", text, 1, LARGEST);
+        Typed height = sizeOrUsual("The height", text);
         return new Stock(s.aroundPart(), s.width(), height, s.allowance());
     }
 
@@ -125,6 +128,10 @@ public enum SheetField implements EditField {
 
     private static Typed number(String what, String text, double least, double most) {
         return Typed.parse(text, Map.of()).within(what, least, most);
+    }
+
+    private static Typed sizeOrUsual(String what, String text) {
+        return text.isBlank() ? null : number(what, text, 1, LARGEST);
     }
 
     private static Typed optional(String what, String text, double least) {

@@ -117,9 +117,10 @@ public final class StageReport {
         reading.drawing().skipped().stream()
                 .filter(Skipped::lineWork)
                 .forEach(s -> needs.add(leftOut(s)));
-        if (reading.drawing().declaredUnit().isEmpty()
-                && result.document().shape().unit() == null) {
-            needs.add("The file does not say its unit; mm were taken. Check the size.");
+        if (reading.drawing().unitGuessed()) {
+            needs.add(
+                    "The file does not say its unit; %s were taken. Check the size."
+                            .formatted(reading.drawing().unit().symbol()));
         }
         String revision = revisionNeed(result.document().shape().revision());
         if (!revision.isEmpty()) {

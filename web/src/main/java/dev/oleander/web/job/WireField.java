@@ -206,8 +206,8 @@ public enum WireField implements EditField {
             return null;
         }
         return switch (entry.text()) {
-            case "anticlockwise" -> true;
-            case "clockwise" -> false;
+            case "anticlockwise", "ccw" -> true;
+            case "clockwise", "cw" -> false;
             default ->
                     throw new RefusedEditException(
                             "\"%s\" is no direction: clockwise or anticlockwise."

@@ -6,6 +6,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -31,12 +32,12 @@ public final class ReleaseFiles {
 
     /** The program for the controller; several files come packed together. */
     public static ResponseEntity<byte[]> program(Release release) {
-        List<Integer> lines = partLines(release);
-        if (lines.size() > 1) {
+        List<ProgramFile> files = programs(release);
+        if (files.size() > 1) {
             return file(
                     named(release, "zip"),
                     MediaType.parseMediaType("application/zip"),
-                    packed(release, lines));
+                    packed(files));
         }
         return file(
                 release.fileName(),
@@ -95,24 +96,51 @@ public final class ReleaseFiles {
                 named(release, "json"), MediaType.APPLICATION_JSON, new KeptMotion(release).json());
     }
 
-    private static byte[] packed(Release release, List<Integer> lines) {
+    /**
+     * A file of a release.
+     *
+     * @param number from 1
+     * @param text for the controller
+     */
+    public record ProgramFile(int number, String name, String text) {
+
+        public byte[] bytes() {
+            return text.getBytes(StandardCharsets.US_ASCII);
+        }
+    }
+
+    /** The files that a program has, in the order in which they are run. */
+    public static List<ProgramFile> programs(Release release) {
+        List<Integer> lines = partLines(release);
+        if (lines.size() == 1) {
+            return List.of(new ProgramFile(1, release.fileName(), release.program()));
+        }
         List<String> all = release.program().lines().toList();
         String end = release.program().contains("\r\n") ? "\r\n" : "\n";
+        int dot = release.fileName().lastIndexOf('.');
+        List<ProgramFile> files = new ArrayList<>();
+        int at = 0;
+        for (int part = 1; part <= lines.size(); part++) {
+            int next = at + lines.get(part - 1);
+            String name =
+                    "%s-%d%s"
+                            .formatted(
+                                    release.fileName().substring(0, dot),
+                                    part,
+                                    release.fileName().substring(dot));
+            String text = String.join(end, all.subList(at, next)) + end;
+            files.add(new ProgramFile(part, name, text));
+            at = next;
+        }
+        return files;
+    }
+
+    private static byte[] packed(List<ProgramFile> files) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-            int at = 0;
-            for (int part = 0; part < lines.size(); part++) {
-                String text = String.join(end, all.subList(at, at + lines.get(part))) + end;
-                int dot = release.fileName().lastIndexOf('.');
-                String name =
-                        "%s-%d%s"
-                                .formatted(
-                                        release.fileName().substring(0, dot),
-                                        part + 1,
-                                        release.fileName().substring(dot));
-                zip.putNextEntry(new ZipEntry(name));
-                zip.write(text.getBytes(StandardCharsets.US_ASCII));
-                at += lines.get(part);
+            for (ProgramFile file : files) {
+                zip.putNextEntry(new ZipEntry(file.name()));
+                zip.write(file.bytes());
             }
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);

@@ -26,6 +26,7 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.ProgramText;
+import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.StageReport;
 import java.time.Clock;
 import java.time.Instant;
@@ -175,6 +176,7 @@ public class ReleaseService {
                     "revision",
                     "%s trial of %d %s".formatted(revision, count, count == 1 ? "stop" : "stops"));
         }
+        requireKnown(wish, format);
         for (Parameter parameter : format.parameters()) {
             frame.put(parameter.name(), parameter.value(wish.parameters().get(parameter.name())));
         }
@@ -284,6 +286,20 @@ public class ReleaseService {
         }
     }
 
+    private static void requireKnown(ReleaseWish wish, Dialect format) {
+        List<String> known = format.parameters().stream().map(Parameter::name).toList();
+        for (String name : wish.parameters().keySet()) {
+            if (!known.contains(name)) {
+                throw new RefusedEditException(
+                        known.isEmpty()
+                                ? "The format %s has no parameters; \"%s\" was given."
+                                        .formatted(format.title(), name)
+                                : "The format %s has no parameter \"%s\"; it has %s."
+                                        .formatted(format.title(), name, String.join(", ", known)));
+            }
+        }
+    }
+
     private static void requireReleasable(JobView job, Proof proof) {
         if (job.result().timeline().program().size() <= 1) {
             throw new ReleaseRefusedException("There is nothing to cut.", List.of());
@@ -339,6 +355,7 @@ public class ReleaseService {
                             finding.put("rule", f.rule());
                             finding.put("severity", f.severity().word());
                             finding.put("stop", f.stop());
+                            finding.put("stops", f.alike());
                             finding.put("sentence", f.sentence());
                             finding.put("accepted", f.accepted().orElse(null));
                             return finding;

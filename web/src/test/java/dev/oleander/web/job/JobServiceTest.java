@@ -105,7 +105,7 @@ class JobServiceTest extends WebTest {
                                 new JobService.Upload("a.dxf", sample("cleat_backing_plate")),
                                 new JobService.Upload("b.dxf", sample("chain_stopper_pawl"))),
                         order,
-                        d -> d,
+                        WebTest::inMillimetres,
                         person("mira"));
         assertThat(jobs.view(id).result().reading().parts()).hasSize(3);
         assertThat(jobs.view(id).result().proof().releasable()).isTrue();

@@ -1,0 +1,129 @@
+package dev.oleander.drawing.read;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.oleander.Drawn;
+import dev.oleander.drawing.Drawing;
+import dev.oleander.drawing.Entity;
+import dev.oleander.drawing.Fault;
+import dev.oleander.drawing.draw.DrawStep;
+import dev.oleander.drawing.draw.DrawSteps;
+import dev.oleander.drawing.mend.MendOptions;
+import dev.oleander.geometry.Point;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** Lines that run through, stubs on corners, and spurs. */
+class DividedTest {
+
+    private static Drawn sheet() {
+        return new Drawn()
+                .rectangle(0, 0, 300, 300)
+                .line(100, 0, 100, 300)
+                .line(200, 0, 200, 300)
+                .line(0, 100, 300, 100)
+                .line(0, 200, 300, 200);
+    }
+
+    private static List<Fault> of(Reading reading, Fault.Kind kind) {
+        return reading.faults().stream().filter(f -> f.kind() == kind).toList();
+    }
+
+    @Test
+    void aSheetDividedByFourLinesIsOfferedAsNineParts() {
+        Drawing drawing = sheet().drawing();
+        Reading reading = new DrawingReading(ReadOptions.defaults()).read(drawing);
+        assertThat(reading.openFaults())
+                .singleElement()
+                .satisfies(f -> assertThat(f.kind()).isEqualTo(Fault.Kind.DIVISION))
+                .satisfies(f -> assertThat(f.size()).isEqualTo(9))
+                .satisfies(f -> assertThat(f.features()).hasSize(5))
+                .satisfies(f -> assertThat(f.sentence()).contains("4 lines run", "9 parts"));
+        List<String> all = drawing.entities().stream().map(Entity::key).toList();
+        Drawing divided =
+                new DrawSteps(Map.of())
+                        .apply(drawing, List.of(new DrawStep("d1", "divide", all, Map.of())))
+                        .drawing();
+        Reading parts = new DrawingReading(ReadOptions.defaults()).read(divided);
+        assertThat(parts.parts()).hasSize(9);
+        assertThat(parts.parts())
+                .allSatisfy(p -> assertThat(p.region().area()).isCloseTo(1e4, within(1e-6)));
+        assertThat(of(parts, Fault.Kind.OPEN)).isEmpty();
+    }
+
+    @Test
+    void platesThatShareAnEdgeAreToo() {
+        Reading reading = new Drawn().rectangle(0, 0, 200, 80).line(90, 0, 90, 80).reading();
+        assertThat(of(reading, Fault.Kind.DIVISION))
+                .singleElement()
+                .satisfies(f -> assertThat(f.size()).isEqualTo(2));
+    }
+
+    @Test
+    void aLineThatEndsWithinIsStillAnOpenLine() {
+        Reading reading = new Drawn().rectangle(0, 0, 200, 80).line(90, 0, 90, 40).reading();
+        assertThat(of(reading, Fault.Kind.DIVISION)).isEmpty();
+        assertThat(of(reading, Fault.Kind.OPEN)).hasSize(1);
+    }
+
+    @Test
+    void aStubOnACornerWithAGapDoesNotOpenTheOutline() {
+        Drawn drawn =
+                new Drawn()
+                        .line(100, 0, 98.5, 1.44)
+                        .line(0, 0, 100, 0)
+                        .line(100, 0.04, 100, 60)
+                        .line(100, 60, 0, 60)
+                        .line(0, 60, 0, 0);
+        Reading reading = drawn.reading();
+        assertThat(reading.parts()).hasSize(1);
+        assertThat(reading.parts().get(0).region().area()).isCloseTo(6000, within(5.0));
+        assertThat(of(reading, Fault.Kind.OPEN))
+                .singleElement()
+                .satisfies(f -> assertThat(f.size()).isCloseTo(2.08, within(0.01)));
+    }
+
+    @Test
+    void aSpurIsToldAndTakenAwayWhenAllIsMended() {
+        Drawn spur = new Drawn().closed(0, 0, 100, 0, 100, 30, 115, 30, 100, 30, 100, 60, 0, 60);
+        Reading told = spur.reading();
+        assertThat(of(told, Fault.Kind.SPUR))
+                .singleElement()
+                .satisfies(f -> assertThat(f.needsPerson()).isTrue())
+                .satisfies(f -> assertThat(f.size()).isCloseTo(30, within(1e-9)))
+                .satisfies(f -> assertThat(f.place()).contains(new Point(115, 30)));
+        assertThat(told.features().get(0).chain().length()).isCloseTo(350, within(1e-9));
+        Reading mended = all(spur);
+        assertThat(of(mended, Fault.Kind.SPUR)).singleElement().matches(Fault::mended);
+        assertThat(mended.features().get(0).chain().length()).isCloseTo(320, within(1e-9));
+    }
+
+    @Test
+    void spursOfSeveralPiecesAndPartWaysBackAreTakenAwayToo() {
+        Drawn bent =
+                new Drawn()
+                        .closed(
+                                0, 0, 100, 0, 100, 30, 115, 30, 115, 40, 115, 30, 100, 30, 100, 60,
+                                0, 60);
+        assertThat(all(bent).features().get(0).chain().length()).isCloseTo(320, within(1e-9));
+        Drawn partWay = new Drawn().closed(0, 0, 110, 0, 100, 0, 100, 60, 0, 60);
+        assertThat(all(partWay).features().get(0).chain().length()).isCloseTo(320, within(1e-9));
+        Drawn atStart = new Drawn().closed(-10, 0, 100, 0, 100, 60, 0, 60, 0, 0);
+        assertThat(all(atStart).features().get(0).chain().length()).isCloseTo(320, within(1e-9));
+    }
+
+    private static Reading all(Drawn drawn) {
+        ReadOptions options =
+                ReadOptions.defaults().withMend(MendOptions.defaults().withSteps(MendOptions.ALL));
+        return new DrawingReading(options).read(drawn.drawing());
+    }
+
+    @Test
+    void namesOfLayersAreAlikeWhateverTheirCase() {
+        PurposeRules rules = PurposeRules.ofLayers(Map.of("plate", Purpose.MARK));
+        assertThat(rules.ofLayer("PLATE")).isEqualTo(Purpose.MARK);
+        assertThat(rules.ofLayer("OTHER")).isNull();
+    }
+}
