@@ -10,7 +10,23 @@ for (const select of document.querySelectorAll('[data-submit-on-change]')) {
   select.addEventListener('change', () => select.form.requestSubmit());
 }
 
+/** The materials to choose from are those of the chosen machine, in the order of its book. */
+function offerMaterials() {
+  const machine = document.querySelector('[data-intake-machine]');
+  const material = document.querySelector('[data-intake-material]');
+  const all = [...material.options];
+  const offer = () => {
+    const before = material.value;
+    const own = all.filter((o) => o.dataset.machine === machine.value);
+    material.replaceChildren(...own);
+    material.value = own.some((o) => o.value === before) ? before : own[0]?.value ?? '';
+  };
+  machine.addEventListener('change', offer);
+  offer();
+}
+
 if (area && intake) {
+  offerMaterials();
   files.addEventListener('change', () => {
     if (files.files.length) {
       intake.requestSubmit();

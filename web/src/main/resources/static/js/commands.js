@@ -122,6 +122,29 @@ function name(event) {
 
 let leading = '';
 
+/** Escape closes what is open before it does anything else. */
+function closeMenus() {
+  const menus = [...document.querySelectorAll('details.draw-more[open]')];
+  const lists = [...document.querySelectorAll('.dropdown-menu.show')];
+  menus.forEach((menu) => {
+    menu.open = false;
+    menu.querySelector('summary').focus();
+  });
+  lists.forEach((menu) => {
+    const toggle = menu.parentElement.querySelector('[data-bs-toggle]');
+    window.bootstrap.Dropdown.getOrCreateInstance(toggle).hide();
+    toggle.focus();
+  });
+  return menus.length + lists.length > 0;
+}
+
+document.addEventListener('keydown', (event) => {
+  if (event.key === 'Escape' && !document.querySelector('dialog[open]') && closeMenus()) {
+    event.preventDefault();
+    event.stopImmediatePropagation();
+  }
+}, true);
+
 document.addEventListener('keydown', (event) => {
   const key = name(event);
   if (key === 'Ctrl+k') {

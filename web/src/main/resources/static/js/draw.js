@@ -55,6 +55,9 @@ export class Drawing {
   #asked = '';
   #asking = false;
 
+  /** Typed before the fields of the command were there. */
+  #early = '';
+
   /**
    * @param table the table
    * @param job id
@@ -66,6 +69,8 @@ export class Drawing {
     this.slip = slip;
     document.addEventListener('click', (event) => this.#clicked(event));
     document.addEventListener('submit', (event) => this.#submitted(event));
+    // before the keys of the page: while a command is in use, what is typed is its place
+    document.addEventListener('keydown', (event) => this.#typedAnywhere(event), true);
     table.snapFrom = () => this.#places[this.#places.length - 1] ?? null;
     table.addEventListener('placed', ({detail}) => this.#placed(detail));
     table.overlays.push((ctx, painter) => this.#preview(ctx, painter));
@@ -90,7 +95,48 @@ export class Drawing {
     }
   }
 
+  /** Digits, signs and commas typed anywhere go into the place field, or the value that is missing. */
+  #typedAnywhere(event) {
+    const plain = !event.ctrlKey && !event.altKey && !event.metaKey;
+    const elsewhere = !event.target.closest?.('input, select, textarea, dialog, [contenteditable]');
+    if (!this.active || !plain || !elsewhere || document.querySelector('dialog[open]')) {
+      return;
+    }
+    if (event.key === 'Enter' && !event.target.closest('button, a, summary')) {
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      this.#confirm();
+    } else if (/^[0-9.,;+\-(]$/.test(event.key)) {
+      event.preventDefault();
+      event.stopImmediatePropagation();
+      this.#early += event.key;
+      this.#passOn();
+    }
+  }
+
+  /** What was typed before the fields were there goes into them when they are. */
+  #passOn() {
+    const place = document.getElementById('draw-place');
+    const field = place && !place.hidden ? document.getElementById('draw-typed') : this.#missing();
+    if (this.#early && this.form && field) {
+      field.value += this.#early;
+      this.#early = '';
+      field.focus();
+      field.dispatchEvent(new Event('input', {bubbles: true}));
+    }
+  }
+
+  #confirm() {
+    const missing = this.#missing();
+    if (missing) {
+      missing.focus();
+    } else if (this.form) {
+      this.#submit();
+    }
+  }
+
   async start(word, values = {}, from = null) {
+    this.#early = this.#word === word ? this.#early : '';
     this.#word = word;
     this.#places = from ? [from] : [];
     this.#forget();
@@ -112,6 +158,7 @@ export class Drawing {
     }
     this.#prompt();
     document.querySelector('.draw-command').dataset.ready = 'true';
+    this.#passOn();
     if (!asksForPlace) {
       if (!this.#missing() && word !== 'fit') {
         this.#submit();
@@ -122,6 +169,7 @@ export class Drawing {
   }
 
   end() {
+    this.#early = '';
     this.#word = null;
     this.#places = [];
     this.#forget();
@@ -204,12 +252,7 @@ export class Drawing {
   #submitted(event) {
     if (event.target.id === 'draw-form') {
       event.preventDefault();
-      const missing = this.#missing();
-      if (missing) {
-        missing.focus();
-      } else {
-        this.#submit();
-      }
+      this.#confirm();
     } else if (event.target.id === 'draw-place') {
       event.preventDefault();
       this.#typed(document.getElementById('draw-typed'));

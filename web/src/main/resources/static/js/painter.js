@@ -8,6 +8,10 @@ const TICK_EVERY = 9;
 const TICK = 5;
 const SHORTEST_WITH_TICKS = 26;
 
+// Ticks of a contour at the least, and how many pixels of it ask for one more.
+const FEWEST_TICKS = 3;
+const PIXELS_PER_TICK = 14;
+
 /** Thousands of cuts of few pixels are drawn as hair lines: wider ones run into each other, and take ten times as long. */
 const CROWD = 1000;
 const ROOM = 24;
@@ -187,11 +191,14 @@ export class Painter {
 
   /** Short ticks along a contour that point to the scrap (side 1: left of the travel). */
   ticks(path, d, box, side) {
-    if (!this.view.isVisible(box) || length(d) * this.view.k < SHORTEST_WITH_TICKS) {
+    const shown = length(d) * this.view.k;
+    if (!this.view.isVisible(box) || shown < SHORTEST_WITH_TICKS) {
       return;
     }
-    const every = TICK_EVERY / this.view.k;
-    const reach = side * TICK / this.view.k;
+    // on small contours, as of many copies on a sheet, a few ticks say the side; more would be noise
+    const most = FEWEST_TICKS + shown / PIXELS_PER_TICK;
+    const every = Math.max(TICK_EVERY, shown / most) / this.view.k;
+    const reach = side * Math.min(TICK, Math.max(3, shown / 40)) / this.view.k;
     let next = every / 2;
     forSegments(d, (x0, y0, x1, y1, b) => {
       const l = segmentLength(x0, y0, x1, y1, b);

@@ -56,6 +56,9 @@ export class RunLine extends EventTarget {
       stop.classList.toggle('selected', on);
       stop.querySelector('.stop-button').ariaPressed = String(on);
     }
+    for (const alike of this.root.querySelectorAll('.alike')) {
+      alike.ariaPressed = String(alike.dataset.ids.split(',').every((id) => chosen.has(id)));
+    }
     for (const row of this.root.querySelectorAll('.feature-row')) {
       row.ariaPressed = String(chosen.has(row.dataset.feature));
     }
@@ -63,6 +66,10 @@ export class RunLine extends EventTarget {
 
   reveal(id) {
     const stop = this.root.querySelector(`.stop[data-stop="${CSS.escape(id)}"], .feature-row[data-feature="${CSS.escape(id)}"]`);
+    const closed = stop?.closest('details:not([open])');
+    if (closed) {
+      closed.open = true;
+    }
     const group = stop ? null : [...this.root.querySelectorAll('.line-group')].find((g) => g.dataset.ids.split(',').includes(id));
     if (group) {
       group.open = true;
@@ -71,6 +78,13 @@ export class RunLine extends EventTarget {
   }
 
   #click(event) {
+    const alike = event.target.closest('.alike');
+    if (alike) {
+      this.dispatchEvent(new CustomEvent('picked', {
+        detail: {ids: alike.dataset.ids.split(','), add: event.ctrlKey || event.metaKey},
+      }));
+      return;
+    }
     const row = event.target.closest('.feature-row');
     const stop = event.target.closest('.stop');
     const id = row?.dataset.feature ?? stop?.dataset.stop;

@@ -91,7 +91,7 @@ export class Scene {
     }
     const cut = this.stops.filter((s) => s.box).map((s) => s.box).reduce(union, null);
     const all = cut ? union(cut, this.stock) : this.stock;
-    return cut && this.stage !== 'sheet' ? [cut, all] : [all];
+    return cut && this.stage !== 'sheet' ? [all, cut] : [all];
   }
 
   /** Chains that can be picked: [id, path, box]. */

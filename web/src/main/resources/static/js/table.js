@@ -86,12 +86,12 @@ export class Table extends EventTarget {
     this.refresh();
   }
 
-  /** Fits what is cut; once more, the whole stock. */
+  /** Fits the whole stock; once more, what is cut. */
   fit() {
     const boxes = this.scene?.extents() ?? [];
     const again = this.fittedView && this.#sameView(this.fittedView);
     this.fitted = again ? (this.fitted + 1) % boxes.length : 0;
-    this.#fitBox(boxes[this.fitted], boxes.at(-1));
+    this.#fitBox(boxes[this.fitted], boxes[0]);
     this.fittedView = this.view.copy();
   }
 

@@ -23,6 +23,7 @@ import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.Uploads;
 import dev.oleander.web.job.WireEdits;
+import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.net.URI;
@@ -211,14 +212,18 @@ class JobApi {
 
     /** Changes values of one stop; null takes a value back. */
     @PatchMapping("/{id}/run/stops/{stop}")
+    @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            content =
+                    @Content(
+                            schema =
+                                    @Schema(
+                                            ref =
+                                                    "#/components/schemas/"
+                                                            + OpenApiConfig.STOP_VALUES)))
     StopJson change(
             @PathVariable long id,
             @PathVariable String stop,
-            @RequestBody
-                    @Schema(
-                            ref = "#/components/schemas/" + OpenApiConfig.STOP_VALUES,
-                            description = "values of the stop by their words")
-                    JsonNode values,
+            @RequestBody JsonNode values,
             @AuthenticationPrincipal SignedIn who) {
         JobView job =
                 jobs.edit(

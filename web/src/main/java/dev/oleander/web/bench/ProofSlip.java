@@ -36,10 +36,13 @@ public final class ProofSlip {
     /**
      * @param stops ids of the selected stops
      */
+    private final String starts;
+
     ProofSlip(JobResult result, Set<String> stops, PriceList prices) {
         this.pieces = PieceFigures.of(result, stops, prices);
         this.proof = result.proof();
         this.seconds = result.timeline().seconds();
+        this.starts = result.wireTask().isPresent() ? "Threading" : "Piercing";
     }
 
     public List<FindingRow> findings() {
@@ -70,7 +73,7 @@ public final class ProofSlip {
         return List.of(
                 new ShapeSlip.Figure("Cutting", Numbers.duration(seconds.cutting())),
                 new ShapeSlip.Figure("Travel", Numbers.duration(seconds.travel())),
-                new ShapeSlip.Figure("Piercing", Numbers.duration(seconds.piercing())),
+                new ShapeSlip.Figure(starts, Numbers.duration(seconds.piercing())),
                 new ShapeSlip.Figure("People", Numbers.duration(seconds.people())),
                 new ShapeSlip.Figure("Total", Numbers.duration(seconds.total())));
     }

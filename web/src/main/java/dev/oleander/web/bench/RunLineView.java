@@ -20,15 +20,47 @@ import java.util.Set;
  *
  * @param grouped whether there is more than one group, so that groups show
  * @param folded whether groups start folded, their stops fetched when they are opened
+ * @param parts what several copies have in common; empty when nothing is cut more than once
  */
 public record RunLineView(
-        List<Group> groups, int stops, String duration, boolean grouped, boolean folded) {
+        List<Group> groups,
+        int stops,
+        String duration,
+        boolean grouped,
+        boolean folded,
+        List<CopiedPart> parts) {
 
     /** Above this many stops groups start folded, which keeps the page light. */
     private static final int MOST_UNFOLDED = 240;
 
     /** Groups that come with the page when they are folded; the others follow the picture. */
     private static final int EARLY = 40;
+
+    /** A part that is cut several times: its features once, each for all copies. */
+    public record CopiedPart(String title, int copies, String duration, List<Alike> features) {}
+
+    /**
+     * The same feature on all copies.
+     *
+     * @param ids of its stops
+     * @param flag severity of the worst finding of any of them
+     * @param selected whether all of them are
+     */
+    public record Alike(String name, List<String> ids, String note, String flag, boolean selected) {
+
+        public String all() {
+            return String.join(",", ids);
+        }
+
+        public int count() {
+            return ids.size();
+        }
+    }
+
+    /** Whether groups are closed when the page comes: what copies have in common is told above. */
+    public boolean isClosed() {
+        return folded || !parts.isEmpty();
+    }
 
     /** Stops of one part and copy that follow each other. */
     public record Group(
@@ -117,7 +149,10 @@ public record RunLineView(
                 stops.size(),
                 Numbers.duration(result.timeline().total()),
                 grouped,
-                grouped && stops.size() > MOST_UNFOLDED);
+                grouped && stops.size() > MOST_UNFOLDED,
+                result.wire().isPresent() || !grouped
+                        ? List.of()
+                        : new CopiedParts(result, worst, selected).all());
     }
 
     /**
@@ -173,7 +208,7 @@ public record RunLineView(
                 selected.contains(stop.id()));
     }
 
-    private static String note(Stop stop, JobResult result) {
+    static String note(Stop stop, JobResult result) {
         if (stop.refusal().isPresent()) {
             return "not cut";
         }

@@ -5,6 +5,7 @@ import dev.oleander.machine.MachineLibrary;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.Customers;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.Stage;
@@ -27,10 +28,16 @@ class BoardController {
     private final BoardService board;
     private final MachineLibrary machines;
     private final CutBooks books;
+    private final WireBooks wireBooks;
     private final Customers customers;
 
     BoardController(
-            BoardService board, MachineLibrary machines, CutBooks books, Customers customers) {
+            BoardService board,
+            MachineLibrary machines,
+            CutBooks books,
+            WireBooks wireBooks,
+            Customers customers) {
+        this.wireBooks = wireBooks;
         this.books = books;
         this.board = board;
         this.machines = machines;
@@ -48,7 +55,7 @@ class BoardController {
         model.addAttribute("board", board.search(query));
         model.addAttribute("stages", Stage.values());
         model.addAttribute("machines", machines.machines());
-        model.addAttribute("intake", Intake.of(machines, books));
+        model.addAttribute("intake", Intake.of(machines, books, wireBooks));
         model.addAttribute("customers", customers.names());
         model.addAttribute("problems", problems);
         return "board";

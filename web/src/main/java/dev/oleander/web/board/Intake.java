@@ -4,8 +4,11 @@ import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.machine.WireBook;
+import dev.oleander.machine.WireRow;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.book.WireBooks;
 import java.util.List;
 
 /** Choices for new jobs: the machines with what their cut books know. */
@@ -17,8 +20,11 @@ public record Intake(List<MachineChoice> machines) {
     /** A material and the thicknesses the book has, mm. */
     public record MaterialChoice(String name, List<String> thicknesses) {}
 
-    static Intake of(MachineLibrary library, CutBooks books) {
-        return new Intake(library.machines().stream().map(m -> choice(books.of(m), m)).toList());
+    static Intake of(MachineLibrary library, CutBooks books, WireBooks wires) {
+        return new Intake(
+                library.machines().stream()
+                        .map(m -> m.hasWire() ? choice(wires.of(m), m) : choice(books.of(m), m))
+                        .toList());
     }
 
     private static MachineChoice choice(CutBook book, Machine machine) {
@@ -32,6 +38,24 @@ public record Intake(List<MachineChoice> machines) {
                                                 rows.stream()
                                                         .filter(r -> r.material().equals(name))
                                                         .mapToDouble(CutRow::thickness)
+                                                        .distinct()
+                                                        .sorted()
+                                                        .mapToObj(t -> Numbers.plain(t, 2))
+                                                        .toList()))
+                        .toList();
+        return new MachineChoice(machine.id(), machine.name(), materials);
+    }
+
+    private static MachineChoice choice(WireBook book, Machine machine) {
+        List<MaterialChoice> materials =
+                book.materials().stream()
+                        .map(
+                                name ->
+                                        new MaterialChoice(
+                                                name,
+                                                book.rows().stream()
+                                                        .filter(r -> r.material().equals(name))
+                                                        .mapToDouble(WireRow::height)
                                                         .distinct()
                                                         .sorted()
                                                         .mapToObj(t -> Numbers.plain(t, 2))

@@ -180,6 +180,9 @@ public final class StageReport {
 
     private StageView sheet() {
         SheetLayout layout = result.run().layout();
+        if (result.run().stops().isEmpty()) {
+            return StageView.open(Stage.SHEET, "nothing to place yet");
+        }
         if (layout.placed() == 0) {
             return StageView.needs(
                     Stage.SHEET,
@@ -187,8 +190,12 @@ public final class StageReport {
                     List.of("No copy fits on the stock. Take a larger one or turn the part."));
         }
         if (layout.left() > 0) {
-            return StageView.ready(
-                    Stage.SHEET, "%d of %d placed".formatted(layout.placed(), layout.asked()));
+            return StageView.needs(
+                    Stage.SHEET,
+                    "%d of %d placed".formatted(layout.placed(), layout.asked()),
+                    List.of(
+                            "%d more do not fit on this sheet. Take a larger one, lay them closer, or cut the rest from another."
+                                    .formatted(layout.left())));
         }
         return StageView.ready(
                 Stage.SHEET, Numbers.plain(100 * usedShare(result), 0) + " % of it used");
@@ -204,6 +211,9 @@ public final class StageReport {
     private StageView proof() {
         Proof proof = result.proof();
         List<Finding> open = proof.open();
+        if (!proof.cuts() && open.isEmpty()) {
+            return StageView.open(Stage.PROOF, "nothing to prove yet");
+        }
         if (open.isEmpty()) {
             long notes = proof.count(Severity.NOTE);
             String sentence = notes == 0 ? "nothing found" : count(notes, "note");

@@ -201,7 +201,7 @@ class ApiTest extends WebTest {
         Answer made =
                 mira.upload(
                         "/api/jobs",
-                        with(STEEL, "purposes", "{\"MARK\": \"ignore\"}", "units", "in"),
+                        with(STEEL, "purposes", "{\"etch\": \"ignore\"}", "units", "in"),
                         Map.of("hatch.dxf", sample("deck_hatch_panel")));
         assertThat(made.status()).isEqualTo(201);
         JsonNode reading =
