@@ -12,6 +12,7 @@ import dev.oleander.quantity.Typed;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.FirstAccounts;
+import dev.oleander.web.account.Role;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobRepository;
@@ -20,6 +21,7 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.SheetField;
+import dev.oleander.web.job.StarterRecipes;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.StopField;
 import dev.oleander.web.job.WireJobField;
@@ -48,6 +50,7 @@ class DemoData implements ApplicationRunner {
     private final StopEdits stopEdits;
     private final ShapeEdits shapeEdits;
     private final ReleaseService releases;
+    private final StarterRecipes starterRecipes;
     private final TransactionTemplate transactions;
 
     DemoData(
@@ -59,7 +62,9 @@ class DemoData implements ApplicationRunner {
             StopEdits stopEdits,
             ShapeEdits shapeEdits,
             ReleaseService releases,
+            StarterRecipes starterRecipes,
             TransactionTemplate transactions) {
+        this.starterRecipes = starterRecipes;
         this.settings = settings;
         this.firstAccounts = firstAccounts;
         this.accounts = accounts;
@@ -83,6 +88,12 @@ class DemoData implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         firstAccounts.makeIfNone();
+        if (repository.count() == 0) {
+            accounts.findAll().stream()
+                    .filter(a -> a.role() == Role.LEAD)
+                    .findFirst()
+                    .ifPresent(lead -> starterRecipes.makeIfNone(SignedIn.of(lead)));
+        }
         if (settings.demo() && repository.count() == 0) {
             // all or nothing: a demo that was cut short would never be completed
             transactions.executeWithoutResult(status -> fill());

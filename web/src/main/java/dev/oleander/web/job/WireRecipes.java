@@ -98,10 +98,17 @@ public class WireRecipes {
                 result.wire().orElseThrow().settings().get(Stop.id(stop.feature(), stop.copy()));
         WireKind kind = with.kind() && settings != null ? settings.kind() : null;
         WireRecipe recipe = new WireRecipe(name, kind, choice, order);
+        save(recipe, who);
+        return recipe;
+    }
+
+    /** Keeps a recipe; one of the same name is replaced. */
+    @Transactional
+    public void save(WireRecipe recipe, SignedIn who) {
+        String name = recipe.name();
         ShopWireRecipe kept = recipes.findById(name).orElseGet(() -> new ShopWireRecipe(name));
         kept.set(recipe, accounts.getReferenceById(who.id()), clock.instant());
         recipes.save(kept);
-        return recipe;
     }
 
     @Transactional
