@@ -44,6 +44,9 @@ public final class KeptMaterial {
 
     private final SegmentIndex<SegmentIndex.Entry<Piece>> edges;
 
+    /** Places of a move at which its depth is measured. */
+    private static final int PLACES = 32;
+
     /** By the diagonals of their boxes. */
     private final SegmentIndex<SegmentIndex.Entry<Around>> boxes;
 
@@ -94,6 +97,28 @@ public final class KeptMaterial {
             }
         }
         return nearest;
+    }
+
+    /**
+     * How a move that cuts into a piece stands to it where it does so deepest: a move can begin
+     * outside and end far within.
+     */
+    public Nearness deepest(Segment move, Nearness near) {
+        Nearness deepest = near;
+        RegionInside inside = new RegionInside(near.piece().region());
+        for (int i = 0; i <= PLACES; i++) {
+            Point p = move.at((double) i / PLACES);
+            if (inside.contains(p)) {
+                double off = Double.POSITIVE_INFINITY;
+                for (Contour contour : near.piece().region().contours()) {
+                    off = Math.min(off, contour.nearest(p).point().distance(p));
+                }
+                if (!deepest.inside() || off > deepest.distance()) {
+                    deepest = new Nearness(off, true, near.piece(), p);
+                }
+            }
+        }
+        return deepest;
     }
 
     private static double diagonal(Piece piece) {

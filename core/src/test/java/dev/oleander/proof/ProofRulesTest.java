@@ -1,6 +1,7 @@
 package dev.oleander.proof;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Drawn;
 import dev.oleander.Samples;
@@ -9,6 +10,8 @@ import dev.oleander.drawing.file.DrawingFiles;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.PlanChoices;
@@ -97,15 +100,16 @@ class ProofRulesTest {
     @Test
     void aLeadOutIntoTheNeighbourIsFound() {
         Proof proof = prove(withLeadOut(), SheetChoices.defaults(), 30);
-        assertThat(of(proof, "lead").get(0).sentence()).contains("cuts", "copy");
+        assertThat(of(proof, "lead").get(0).sentence())
+                .contains("its lead-out comes within 0 mm of the cut of stop");
     }
 
     @Test
     void aLeadOverTheEdgeOfTheStockIsFound() {
         Proof proof = prove(withLeadOut(), tight(20), 1);
-        assertThat(of(proof, "stock"))
+        assertThat(of(proof, "lead"))
                 .isNotEmpty()
-                .allMatch(f -> f.sentence().contains("over the edge"));
+                .allMatch(f -> f.sentence().contains("the edge of the sheet"));
     }
 
     private PlanChoices withLeadOut() {
@@ -151,6 +155,68 @@ class ProofRulesTest {
                 .singleElement()
                 .satisfies(f -> assertThat(f.count()).isEqualTo(8))
                 .satisfies(f -> assertThat(f.sentence()).contains("The same at 7 more stops"));
+    }
+
+    @Test
+    void aLeadOutThatBitesIsRefusedAsALeadInIs() {
+        LeadChoice long9 =
+                LeadChoice.NOTHING
+                        .withKind(LeadKind.LINE)
+                        .withLength(Typed.of(30))
+                        .withAngle(Typed.of(90));
+        String hole =
+                cleat.cut()
+                        .filter(f -> f.circleDiameter().isPresent())
+                        .findFirst()
+                        .orElseThrow()
+                        .id();
+        Run run =
+                Samples.plan(
+                        cleat,
+                        new SheetPlanner.Order("mild steel", 6, 1),
+                        PlanChoices.defaults()
+                                .withStop(hole, StopChoice.NOTHING.withLeadOut(long9)),
+                        SheetChoices.defaults());
+        assertThat(run.refused())
+                .singleElement()
+                .extracting(s -> s.refusalSentence().orElseThrow())
+                .asString()
+                .contains("its lead-out comes within 0 mm of part 1");
+    }
+
+    @Test
+    void theDepthOfAMoveIsThatOfItsDeepestPlace() {
+        Reading plate = new Drawn().rectangle(0, 0, 100, 60).reading();
+        Run run = Samples.plan(plate, "mild steel", 6, 1);
+        KeptMaterial kept = KeptMaterial.of(plate, run.layout());
+        var box = run.layout().placements().get(0).transform().apply(new Point(0, 30));
+        Line into = new Line(box.plus(new Point(-2, 0)), box.plus(new Point(8.9, 0)));
+        var near = kept.nearest(into, 1);
+        assertThat(kept.deepest(into, near).intrusion(0.13)).isCloseTo(8.9 + 0.13, within(1e-6));
+    }
+
+    @Test
+    void partsThatLieTooCloseAreNotCalledTheWrongSide() {
+        Reading plate = new Drawn().rectangle(0, 0, 100, 60).reading();
+        SheetChoices close =
+                SheetChoices.defaults()
+                        .withGrid(
+                                new SheetChoices.Grid(
+                                        Typed.of(0),
+                                        null,
+                                        Typed.of(2),
+                                        Typed.of(0.05),
+                                        null,
+                                        false));
+        Run run =
+                Samples.plan(
+                        plate,
+                        new SheetPlanner.Order("mild steel", 6, 2),
+                        PlanChoices.defaults(),
+                        close);
+        assertThat(of(Samples.prove(plate, run), "gouge"))
+                .isNotEmpty()
+                .allSatisfy(f -> assertThat(f.sentence()).contains("lies too close"));
     }
 
     @Test

@@ -24,6 +24,8 @@ import dev.oleander.plan.wire.WireLead;
 import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.plan.wire.WireSamples;
 import dev.oleander.plan.wire.WireVisit;
+import dev.oleander.proof.wire.WebRule;
+import dev.oleander.proof.wire.WireGougeRule;
 import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
 import java.util.List;
@@ -45,7 +47,7 @@ import org.locationtech.jts.operation.union.UnaryUnionOp;
  */
 class RandomWireSwathTest {
 
-    private static final Prover PROVER = Prover.withAllRules();
+    private static final Prover PROVER = new Prover(List.of(new WireGougeRule(), new WebRule()));
 
     private static final FlatShapes FLAT = new FlatShapes(5e-4);
 

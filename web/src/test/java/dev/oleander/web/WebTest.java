@@ -45,8 +45,18 @@ public abstract class WebTest {
         return jobs.create(
                 List.of(new JobService.Upload(sample + ".dxf", sample(sample))),
                 order,
-                document ->
-                        sample.equals("cleat_backing_plate") ? inMillimetres(document) : document,
+                document -> document,
+                person("mira"));
+    }
+
+    /** The same in mm, whatever the file says or does not say. */
+    protected long makeJobInMillimetres(String sample, String name, int quantity) {
+        JobDocument.Order order =
+                new JobDocument.Order(name, "teasel", "mild steel", Typed.of(6), quantity);
+        return jobs.create(
+                List.of(new JobService.Upload(sample + ".dxf", sample(sample))),
+                order,
+                WebTest::inMillimetres,
                 person("mira"));
     }
 

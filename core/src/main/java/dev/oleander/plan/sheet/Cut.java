@@ -3,12 +3,15 @@ package dev.oleander.plan.sheet;
 import dev.oleander.geometry.Chain.Station;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
 import dev.oleander.machine.CutRow;
+import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Lead;
 import dev.oleander.plan.LeadChoice;
 import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Stop;
+import dev.oleander.plan.sheet.KeptField.Clearance;
 import dev.oleander.plan.sheet.LeadForms.Freedom;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
@@ -22,12 +25,14 @@ import java.util.Optional;
 final class Cut {
 
     private final Draft draft;
+    private final KeptField kept;
     private final LeadSearch search;
     private Stop alone;
     private LeadFit aloneFit;
 
     Cut(Draft draft, KeptField kept) {
         this.draft = draft;
+        this.kept = kept;
         this.search =
                 draft.loop() == null
                         ? null
@@ -72,11 +77,38 @@ final class Cut {
         return draft.loop().stationAt(draft.loop().segments().get(0).length() / 2);
     }
 
-    /** The stop with its lead as it fits on the sheet, in the drawing's coordinates. */
+    /** The stop with its leads as they fit on the sheet, in the drawing's coordinates. */
     Stop placed(Surroundings around) {
-        if (search == null) {
-            return alone();
+        return search == null ? alone() : left(begun(around), around);
+    }
+
+    /**
+     * The stop with a lead-out that leaves what is kept alone: one that a person set and that does
+     * not is refused, another one is left out.
+     */
+    private Stop left(Stop stop, Surroundings around) {
+        List<Segment> out = stop.path().map(CutPath::leadOut).orElse(List.of());
+        if (out.isEmpty()) {
+            return stop;
         }
+        double half = draft.row().kerf() / 2;
+        double reach = 2 * half + draft.row().pierceClearance();
+        Clearance clearance = around.along(out, reach);
+        for (Segment segment : out) {
+            clearance = clearance.orLess(kept.along(segment, reach));
+        }
+        if (clearance.distance() >= half - LeadFit.TOUCH) {
+            return stop;
+        }
+        if (!draft.here().leadOut().isNothing()) {
+            return draft.refused(bite("lead-out", clearance));
+        }
+        CutPath path = stop.path().orElseThrow();
+        CutPath without = new CutPath(path.leadIn(), path.main(), path.overRun(), List.of());
+        return stop.on(without, stop.tabs());
+    }
+
+    private Stop begun(Surroundings around) {
         if (draft.choice().start() != null) {
             return atChosenPlace(around);
         }
@@ -105,7 +137,7 @@ final class Cut {
         }
         Optional<LeadFit> fit = search.near(station, around);
         return fit.isEmpty()
-                ? draft.refused(bite(wish))
+                ? draft.refused(bite("lead-in", wish.bite()))
                 : draft.begun(fit.get().station(), fit.get().lead(), remarks(wish, fit.get()));
     }
 
@@ -139,15 +171,15 @@ final class Cut {
                                 wished.bite().what()));
     }
 
-    private Refusal bite(LeadFit fit) {
+    private Refusal bite(String lead, Clearance bite) {
         double half = draft.row().kerf() / 2;
-        double room = Math.max(0, fit.bite().distance());
+        double room = Math.max(0, bite.distance());
         return new Refusal(
                 Refusal.Kind.LEAD_BITES,
-                ("its lead-in comes within %s of %s (needs %s). "
+                ("its %s comes within %s of %s (needs %s). "
                                 + "Shorten it, turn it, or let Oleander place it.")
-                        .formatted(Numbers.length(room), fit.bite().what(), Numbers.length(half)),
-                fit.bite().place(),
+                        .formatted(lead, Numbers.length(room), bite.what(), Numbers.length(half)),
+                bite.place(),
                 room,
                 half);
     }

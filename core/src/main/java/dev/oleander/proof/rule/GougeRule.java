@@ -34,10 +34,13 @@ public final class GougeRule implements ProofRule {
 
     private static Finding finding(Stop stop, Nearness near) {
         double depth = near.intrusion(Swath.halfKerf(stop));
+        boolean own = near.piece().part().equals(stop.part()) && near.piece().copy() == stop.copy();
         String what =
-                near.inside()
+                near.inside() && own
                         ? "%s runs on the wrong side: it cuts %s into %s."
-                        : "%s cuts %s into %s.";
+                        : own
+                                ? "%s cuts %s into %s."
+                                : "%s cuts %s into %s, which lies too close. Move them apart.";
         String sentence =
                 what.formatted(ProofInput.named(stop), Numbers.length(depth), near.piece().label());
         return Finding.of(Severity.MUST_FIX, stop.id(), near.place(), depth, 0, sentence);

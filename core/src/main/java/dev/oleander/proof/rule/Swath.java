@@ -48,9 +48,10 @@ final class Swath {
         double half = halfKerf(stop);
         Nearness near = input.kept().nearest(feed.segment(), half);
         if (near != null && near.intrusion(half) > ROUNDING) {
+            Nearness deepest = input.kept().deepest(feed.segment(), near);
             Nearness before = worst.get(stop);
-            if (before == null || near.intrusion(half) > before.intrusion(half)) {
-                worst.put(stop, near);
+            if (before == null || deepest.intrusion(half) > before.intrusion(half)) {
+                worst.put(stop, deepest);
             }
         }
     }

@@ -180,7 +180,8 @@ public final class StageReport {
 
     private StageView sheet() {
         SheetLayout layout = result.run().layout();
-        if (result.run().stops().isEmpty()) {
+        boolean placeable = layout.placed() > 0 || result.reading().features().isEmpty();
+        if (result.run().stops().isEmpty() && placeable) {
             return StageView.open(Stage.SHEET, "nothing to place yet");
         }
         if (layout.placed() == 0) {

@@ -155,7 +155,7 @@ class BenchTest extends BrowserTest {
 
     @Test
     void aLookIsAcceptedWithAReason() {
-        long job = makeJob("cleat_backing_plate", "Accepted", 1);
+        long job = makeJobInMillimetres("cleat_backing_plate", "Accepted", 1);
         browser.openStage(job, "cuts");
         browser.all(".stop-button").get(7).click();
         browser.until(b -> b.text("#slip h2").contains("Outline"));

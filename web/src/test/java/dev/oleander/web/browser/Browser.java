@@ -99,13 +99,15 @@ final class Browser implements AutoCloseable {
                                         .equals(b.find("body").getAttribute("data-scene")));
     }
 
-    /** Selects the first stop of the run line whose name holds a text. */
+    /** Selects the first stop of the run line whose name holds a text, in a folded group too. */
     void selectStop(String name) {
-        all(".stop-button").stream()
-                .filter(s -> s.getText().contains(name))
-                .findFirst()
-                .orElseThrow()
-                .click();
+        WebElement stop =
+                all(".stop-button").stream()
+                        .filter(s -> s.getAttribute("textContent").contains(name))
+                        .findFirst()
+                        .orElseThrow();
+        script("const g = arguments[0].closest('details'); if (g) { g.open = true; }", stop);
+        stop.click();
         until(b -> b.text("#slip h2").contains(name));
     }
 

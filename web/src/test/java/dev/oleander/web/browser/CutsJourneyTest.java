@@ -108,7 +108,7 @@ class CutsJourneyTest extends BrowserTest {
                 .containsOnly("Hole Ø 11");
         browser.open("/recipes");
         browser.click(".recipe-foot .link-button");
-        browser.until(b -> b.all(".recipe").isEmpty());
+        browser.until(b -> b.all(".recipe").stream().noneMatch(r -> r.getText().contains("Bolts")));
     }
 
     @Test

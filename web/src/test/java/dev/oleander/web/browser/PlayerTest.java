@@ -117,7 +117,7 @@ class PlayerTest extends BrowserTest {
         browser.until(b -> b.pixels("--ink") > 20);
         assertThat(browser.pixels("--free")).isZero();
         seek(1);
-        browser.until(b -> b.pixels("--free") > 2000);
+        browser.until(b -> b.pixels("--free") > 700);
         seek(0.5);
         browser.until(b -> b.pixels("--free") == 0);
     }

@@ -143,7 +143,8 @@ class EditFieldsTest {
     void emptyTextFindsRowsAndGapsAgain() {
         SheetChoices set = SheetField.ROWS.set(SheetChoices.defaults(), "2");
         assertThat(SheetField.ROWS.set(set, "")).isEqualTo(SheetChoices.defaults());
-        assertThatThrownBy(() -> SheetField.WIDTH.set(set, "")).hasMessage("A number is missing.");
+        assertThat(SheetField.WIDTH.set(set, "").width()).as("as is usual").isNull();
+        assertThatThrownBy(() -> SheetField.TURN.set(set, "")).hasMessage("A number is missing.");
         assertThatThrownBy(() -> SheetField.ANCHOR.set(set, "middle"))
                 .hasMessageContaining("not one of the choices");
     }

@@ -79,7 +79,7 @@ class CutBookTest extends WebTest {
 
     @Test
     void aReleaseGoesStaleWhenItsDataChange() {
-        long job = makeJob("cleat_backing_plate", "Stale by data", 1);
+        long job = makeJobInMillimetres("cleat_backing_plate", "Stale by data", 1);
         releases.release(job, person("mira"));
         assertThat(jobs.view(job).stage(Stage.RELEASE).sentence()).doesNotContain("stale");
         Map<CutField, String> texts = CutRowText.write(six());

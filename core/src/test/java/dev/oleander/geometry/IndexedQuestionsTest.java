@@ -1,0 +1,90 @@
+package dev.oleander.geometry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+/** Answers by an index are those that going through everything gives. */
+class IndexedQuestionsTest {
+
+    private static Contour star(SplittableRandom random, int corners) {
+        List<Segment> segments = new ArrayList<>();
+        List<Point> points = new ArrayList<>();
+        for (int i = 0; i < corners; i++) {
+            double r = 50 + 40 * random.nextDouble();
+            points.add(Point.polar(r, 2 * Math.PI * i / corners));
+        }
+        for (int i = 0; i < corners; i++) {
+            Point a = points.get(i);
+            Point b = points.get((i + 1) % corners);
+            double bulge = random.nextInt(3) == 0 ? 0.4 * random.nextDouble() - 0.2 : 0;
+            segments.add(Segment.of(a, b, bulge));
+        }
+        return new Contour(segments);
+    }
+
+    @Property(tries = 40)
+    void theNearestPlaceIsThatOfAllSegments(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        Contour contour = star(random, 60 + random.nextInt(200));
+        for (int k = 0; k < 30; k++) {
+            Point p = new Point(240 * random.nextDouble() - 120, 240 * random.nextDouble() - 120);
+            Chain.Station found = contour.nearest(p);
+            int first = 0;
+            for (int i = 1; i < contour.segments().size(); i++) {
+                if (off(contour, i, p) < off(contour, first, p)) {
+                    first = i;
+                }
+            }
+            assertThat(found.index()).isEqualTo(first);
+            assertThat(found.point().distance(p)).isEqualTo(off(contour, first, p));
+        }
+    }
+
+    private static double off(Contour contour, int segment, Point p) {
+        Segment s = contour.segments().get(segment);
+        return s.at(s.nearest(p)).distance(p);
+    }
+
+    @Property(tries = 40)
+    void stationsAreThoseOfTheChain(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        Contour contour = star(random, 5 + random.nextInt(100));
+        Stations stations = new Stations(contour);
+        assertThat(stations.length()).isCloseTo(contour.length(), within(1e-9));
+        for (int k = 0; k < 30; k++) {
+            double at = contour.length() * (1.2 * random.nextDouble() - 0.1);
+            Point expected = contour.stationAt(at).point();
+            assertThat(stations.at(at).point().distance(expected)).isLessThan(1e-9);
+        }
+        assertThat(stations.at(-1).point().distance(contour.start())).isLessThan(1e-12);
+    }
+
+    @Property(tries = 40)
+    void insideIsInsideTheRegion(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        Region region =
+                new Region(
+                        star(random, 120),
+                        List.of(Contour.circle(new Point(5, 3), 10 + 10 * random.nextDouble())));
+        RegionInside inside = new RegionInside(region);
+        for (int k = 0; k < 60; k++) {
+            Point p = new Point(200 * random.nextDouble() - 100, 200 * random.nextDouble() - 100);
+            assertThat(inside.contains(p)).isEqualTo(region.contains(p));
+        }
+    }
+
+    @Test
+    void fewSegmentsAreGoneThrough() {
+        Contour square = Contour.rectangle(new Box(Point.ORIGIN, new Point(10, 10)));
+        for (int i = 0; i < 5; i++) {
+            assertThat(square.nearest(new Point(5, -3)).point()).isEqualTo(new Point(5, 0));
+        }
+    }
+}
