@@ -16,7 +16,6 @@ import dev.oleander.progress.Progress;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -44,9 +43,11 @@ final class DenseParts {
         var timeline = RunMotion.of(plan.run()).timeline();
         Prover prover = Prover.withAllRules();
         double proved =
-                median(() -> prover.prove(ProofInput.of(saw, plan.run(), timeline), Map.of()));
+                Timing.median(
+                        RUNS,
+                        () -> prover.prove(ProofInput.of(saw, plan.run(), timeline), Map.of()));
         Reading sieve = read(sieve());
-        double planned = median(() -> plan(sieve));
+        double planned = Timing.median(RUNS, () -> plan(sieve));
         return List.of(
                 Row.below(
                         "proof of a contour of %,d short lines".formatted(LINES),
@@ -60,17 +61,6 @@ final class DenseParts {
                         "s",
                         LIMIT,
                         null));
-    }
-
-    private static double median(Runnable work) {
-        double[] seconds = new double[RUNS];
-        for (int i = 0; i < RUNS; i++) {
-            long began = System.nanoTime();
-            work.run();
-            seconds[i] = (System.nanoTime() - began) / 1e9;
-        }
-        Arrays.sort(seconds);
-        return seconds[RUNS / 2];
     }
 
     private static Reading read(String svg) {

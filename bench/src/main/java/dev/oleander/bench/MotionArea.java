@@ -23,7 +23,6 @@ import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.proof.ProgramComparison;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
@@ -74,7 +73,7 @@ final class MotionArea implements Area {
         rows.add(
                 Row.below(
                         "time model of a million motions",
-                        median(() -> model.time(program)),
+                        Timing.median(RUNS, () -> model.time(program)),
                         "s",
                         TIMED,
                         null));
@@ -82,7 +81,7 @@ final class MotionArea implements Area {
         rows.add(
                 Row.below(
                         "a million blocks written",
-                        median(() -> writer.write(program, FRAME, Map.of())),
+                        Timing.median(RUNS, () -> writer.write(program, FRAME, Map.of())),
                         "s",
                         WRITTEN,
                         null));
@@ -91,7 +90,7 @@ final class MotionArea implements Area {
         rows.add(
                 Row.below(
                         "read back and compared",
-                        median(() -> compared(program, dialect, text)),
+                        Timing.median(RUNS, () -> compared(program, dialect, text)),
                         "s",
                         READ,
                         null));
@@ -118,14 +117,15 @@ final class MotionArea implements Area {
         rows.add(
                 Row.below(
                         what + "free pieces on their slats",
-                        median(() -> MaterialState.of(planned.reading(), run, timeline)),
+                        Timing.median(
+                                RUNS, () -> MaterialState.of(planned.reading(), run, timeline)),
                         "s",
                         MATERIAL,
                         null));
         rows.add(
                 Row.below(
                         what + "what is left",
-                        median(() -> Remains.of(planned.reading(), run)),
+                        Timing.median(RUNS, () -> Remains.of(planned.reading(), run)),
                         "s",
                         null,
                         null));
@@ -135,17 +135,6 @@ final class MotionArea implements Area {
             Program program, Dialect dialect, String text) {
         ReadBack back = new DialectReader(dialect).read(text);
         return new ProgramComparison(dialect.resolution()).compare(program, back.program());
-    }
-
-    private static double median(Runnable work) {
-        double[] seconds = new double[RUNS];
-        for (int i = 0; i < RUNS; i++) {
-            long began = System.nanoTime();
-            work.run();
-            seconds[i] = (System.nanoTime() - began) / 1e9;
-        }
-        Arrays.sort(seconds);
-        return seconds[RUNS / 2];
     }
 
     /** Lines and arcs of some mm in stops, with what belongs to each of them. */

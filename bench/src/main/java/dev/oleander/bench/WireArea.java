@@ -33,7 +33,6 @@ import dev.oleander.proof.WireReplay;
 import dev.oleander.quantity.Typed;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -94,7 +93,7 @@ final class WireArea implements Area {
         rows.add(
                 Row.below(
                         what + " planned, proved, posted",
-                        median(() -> done(plate, WireChoices.NOTHING)),
+                        Timing.median(RUNS, () -> done(plate, WireChoices.NOTHING)),
                         "s",
                         PLATE,
                         null));
@@ -123,7 +122,7 @@ final class WireArea implements Area {
         rows.add(
                 Row.below(
                         "two contours of %d segments matched and checked".formatted(SEGMENTS),
-                        median(() -> plan(pair, both)),
+                        Timing.median(RUNS, () -> plan(pair, both)),
                         "s",
                         PAIR,
                         null));
@@ -162,17 +161,6 @@ final class WireArea implements Area {
                                         true, Typed.of(1), Typed.of(1), Typed.of(10)));
         return new WirePlanner(task, choices)
                 .plan(reading, sheet, List.of(), s -> Map.of(), Progress.NONE);
-    }
-
-    private static double median(Runnable work) {
-        double[] seconds = new double[RUNS];
-        for (int i = 0; i < RUNS; i++) {
-            long began = System.nanoTime();
-            work.run();
-            seconds[i] = (System.nanoTime() - began) / 1e9;
-        }
-        Arrays.sort(seconds);
-        return seconds[RUNS / 2];
     }
 
     // ---- drawings

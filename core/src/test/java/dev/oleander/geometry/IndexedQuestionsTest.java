@@ -42,8 +42,10 @@ class IndexedQuestionsTest {
                     first = i;
                 }
             }
-            assertThat(found.index()).isEqualTo(first);
-            assertThat(found.point().distance(p)).isEqualTo(off(contour, first, p));
+            // where two segments meet the rounding of a box may decide between them
+            int apart = Math.floorMod(found.index() - first, contour.segments().size());
+            assertThat(apart).isIn(0, 1, contour.segments().size() - 1);
+            assertThat(found.point().distance(p)).isCloseTo(off(contour, first, p), within(1e-12));
         }
     }
 

@@ -9,7 +9,10 @@ import dev.oleander.machine.WireRow;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.book.WireBooks;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
+import java.util.stream.DoubleStream;
 
 /** Choices for new jobs: the machines with what their cut books know. */
 public record Intake(List<MachineChoice> machines) {
@@ -28,39 +31,38 @@ public record Intake(List<MachineChoice> machines) {
     }
 
     private static MachineChoice choice(CutBook book, Machine machine) {
-        List<CutRow> rows = book.rows();
-        List<MaterialChoice> materials =
-                book.materials().stream()
-                        .map(
-                                name ->
-                                        new MaterialChoice(
-                                                name,
-                                                rows.stream()
-                                                        .filter(r -> r.material().equals(name))
-                                                        .mapToDouble(CutRow::thickness)
-                                                        .distinct()
-                                                        .sorted()
-                                                        .mapToObj(t -> Numbers.plain(t, 2))
-                                                        .toList()))
-                        .toList();
-        return new MachineChoice(machine.id(), machine.name(), materials);
+        return choice(
+                machine,
+                book.materials(),
+                name ->
+                        book.rows().stream()
+                                .filter(r -> r.material().equals(name))
+                                .mapToDouble(CutRow::thickness));
     }
 
     private static MachineChoice choice(WireBook book, Machine machine) {
-        List<MaterialChoice> materials =
-                book.materials().stream()
-                        .map(
-                                name ->
-                                        new MaterialChoice(
-                                                name,
-                                                book.rows().stream()
-                                                        .filter(r -> r.material().equals(name))
-                                                        .mapToDouble(WireRow::height)
-                                                        .distinct()
-                                                        .sorted()
-                                                        .mapToObj(t -> Numbers.plain(t, 2))
-                                                        .toList()))
-                        .toList();
-        return new MachineChoice(machine.id(), machine.name(), materials);
+        return choice(
+                machine,
+                book.materials(),
+                name ->
+                        book.rows().stream()
+                                .filter(r -> r.material().equals(name))
+                                .mapToDouble(WireRow::height));
+    }
+
+    private static MachineChoice choice(
+            Machine machine, List<String> materials, Function<String, DoubleStream> sizes) {
+        List<MaterialChoice> choices = new ArrayList<>();
+        for (String name : materials) {
+            choices.add(
+                    new MaterialChoice(
+                            name,
+                            sizes.apply(name)
+                                    .distinct()
+                                    .sorted()
+                                    .mapToObj(t -> Numbers.plain(t, 2))
+                                    .toList()));
+        }
+        return new MachineChoice(machine.id(), machine.name(), choices);
     }
 }
