@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.Map;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /** Writes the quote sheet of a job. */
@@ -21,7 +22,11 @@ class QuotePdf {
     private final Pdf pdf;
     private final Clock clock;
 
-    QuotePdf(Pdf pdf, Clock clock) {
+    /** What prices are in, as the shop chose. */
+    private final String currency;
+
+    QuotePdf(Pdf pdf, Clock clock, @Value("${oleander.currency}") String currency) {
+        this.currency = currency;
         this.pdf = pdf;
         this.clock = clock;
     }
@@ -39,6 +44,7 @@ class QuotePdf {
         values.put("machine", estimate.machine() + ", " + estimate.process());
         values.put("part", EstimateView.money(estimate.costs().part(bySheet)));
         values.put("lot", EstimateView.money(estimate.costs().lot(bySheet)));
+        values.put("currency", currency);
         values.put("view", QuoteLine.of(estimate, bySheet));
         return pdf.of("quote", values);
     }
