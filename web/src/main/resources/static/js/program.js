@@ -26,6 +26,10 @@ export class ProgramList {
 
   async load(job) {
     const revision = this.element.dataset.revision ?? '';
+    // never the text of another revision than the one that is lit
+    this.lines = [];
+    this.#note(revision ? `revision ${revision}` : 'the next revision');
+    this.#paint();
     const answer = await fetch(`/jobs/${job}/program?revision=${encodeURIComponent(revision)}`);
     if (!answer.ok) {
       this.lines = [];
