@@ -38,7 +38,7 @@ final class OpenCutter {
     private final Placement placement;
     private final WireSettings settings;
     private final WireChoice choice;
-    private final List<Chain> others;
+    private final List<WireRoom.Profile> others;
 
     /**
      * @param others profiles in the same piece of work
@@ -50,7 +50,7 @@ final class OpenCutter {
             Placement placement,
             WireSettings settings,
             WireChoice choice,
-            List<Chain> others) {
+            List<WireRoom.Profile> others) {
         this.others = List.copyOf(others);
         this.task = task;
         this.layout = layout;

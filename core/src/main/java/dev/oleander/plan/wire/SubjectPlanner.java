@@ -21,6 +21,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,6 +41,9 @@ final class SubjectPlanner {
     private final Map<Integer, HolePlacer> placers = new HashMap<>();
     private final Map<Integer, List<Task>> together = new HashMap<>();
 
+    /** Where they lie on the table. */
+    private final Map<Task, WireRoom.Profile> profiles = new IdentityHashMap<>();
+
     SubjectPlanner(
             WireTask task,
             WireChoices choices,
@@ -54,6 +58,8 @@ final class SubjectPlanner {
         this.features = reading.byId();
         this.resolver = new SettingsResolver(task, choices);
         for (Task one : all) {
+            Chain placed = one.feature().chain().transformed(one.placed());
+            profiles.put(one, WireRoom.Profile.of(placed));
             together.computeIfAbsent(one.copy().base(), base -> new ArrayList<>()).add(one);
         }
         together.forEach(
@@ -327,11 +333,11 @@ final class SubjectPlanner {
         // ---- room
 
         /** Profiles of everything else in the same piece of work, turned as it is for this one. */
-        private List<Chain> others() {
-            List<Chain> others = new ArrayList<>();
+        private List<WireRoom.Profile> others() {
+            List<WireRoom.Profile> others = new ArrayList<>();
             for (Task other : together.get(wanted.copy().base())) {
-                if (!other.equals(wanted) && other.copy().turn() == wanted.copy().turn()) {
-                    others.add(other.feature().chain().transformed(other.placed()));
+                if (other != wanted && other.copy().turn() == wanted.copy().turn()) {
+                    others.add(profiles.get(other));
                 }
             }
             return others;
@@ -339,7 +345,7 @@ final class SubjectPlanner {
 
         /** With a land only the first pass runs along the surface, the others as it is drawn. */
         private ProfileWork.RoomSource room(List<Ruling> surface, Point hole) {
-            List<Chain> others = others();
+            List<WireRoom.Profile> others = others();
             WireRoom drawn = WireRoom.upright(and(others, chain));
             WireRoom leaning =
                     new WireRoom(
@@ -359,9 +365,9 @@ final class SubjectPlanner {
             };
         }
 
-        private static List<Chain> and(List<Chain> others, Chain own) {
-            List<Chain> all = new ArrayList<>(others);
-            all.add(own);
+        private static List<WireRoom.Profile> and(List<WireRoom.Profile> others, Chain own) {
+            List<WireRoom.Profile> all = new ArrayList<>(others);
+            all.add(WireRoom.Profile.of(own));
             return all;
         }
 

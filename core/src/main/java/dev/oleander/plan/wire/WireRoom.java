@@ -16,19 +16,27 @@ final class WireRoom {
     /** mm; least step of the search, and with it how exact it is along a profile. */
     private static final double STEP = 0.01;
 
-    private final List<Chain> lower;
-    private final List<Chain> upper;
+    private final List<Profile> lower;
+    private final List<Profile> upper;
 
     /**
      * @param lower all profiles in the lower plane
      * @param upper in the upper plane
      */
-    WireRoom(List<Chain> lower, List<Chain> upper) {
+    WireRoom(List<Profile> lower, List<Profile> upper) {
         this.lower = List.copyOf(lower);
         this.upper = List.copyOf(upper);
     }
 
-    static WireRoom upright(List<Chain> profiles) {
+    /** A profile with its box, which is asked for often. */
+    record Profile(Chain chain, Box box) {
+
+        static Profile of(Chain chain) {
+            return new Profile(chain, chain.box());
+        }
+    }
+
+    static WireRoom upright(List<Profile> profiles) {
         return new WireRoom(profiles, profiles);
     }
 
@@ -63,7 +71,7 @@ final class WireRoom {
     }
 
     /** Sphere tracing: nothing lies nearer than the nearest profile (J. C. Hart, 1996). */
-    private static double reach(List<Chain> profiles, Ray ray, double halfSwath) {
+    private static double reach(List<Profile> profiles, Ray ray, double halfSwath) {
         double clear = 0;
         double t = Math.min(STEP, ray.wished());
         while (true) {
@@ -79,14 +87,14 @@ final class WireRoom {
         }
     }
 
-    private static double nearest(List<Chain> profiles, Point p) {
+    private static double nearest(List<Profile> profiles, Point p) {
         double least = Double.POSITIVE_INFINITY;
-        for (Chain chain : profiles) {
-            Box box = chain.box();
+        for (Profile profile : profiles) {
+            Box box = profile.box();
             double dx = Math.max(0, Math.max(box.min().x() - p.x(), p.x() - box.max().x()));
             double dy = Math.max(0, Math.max(box.min().y() - p.y(), p.y() - box.max().y()));
             if (Math.hypot(dx, dy) < least) {
-                least = Math.min(least, chain.nearest(p).point().distance(p));
+                least = Math.min(least, profile.chain().nearest(p).point().distance(p));
             }
         }
         return least;
