@@ -65,10 +65,11 @@ final class EqualFindings {
 
     private Finding one(List<Finding> equal) {
         Finding first = equal.get(0);
-        if (equal.size() == 1) {
+        List<String> ids = equal.stream().map(Finding::stop).distinct().toList();
+        if (ids.size() == 1) {
+            // of one stop, or of none: told once, with nobody else to name
             return first;
         }
-        List<String> ids = equal.stream().map(Finding::stop).distinct().toList();
         List<Integer> others =
                 ids.stream().skip(1).map(id -> stops.get(id).number()).sorted().toList();
         String named =

@@ -23,11 +23,6 @@ final class HoldCheck {
         this.leastWeb = leastWeb;
     }
 
-    /** The narrowest hold of a stop that holds on a straight element, mm. */
-    double leastHold() {
-        return leastWeb + settings.row().width(1);
-    }
-
     /**
      * @throws RefusedException when less than the narrowest web is left of a hold
      */
