@@ -4,7 +4,9 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.fit.FlatShapes;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
+import java.util.TreeMap;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
@@ -12,7 +14,8 @@ import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.index.strtree.STRtree;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 
 /**
  * What still hangs together when cuts have been made, seen from above: the material of a window
@@ -27,17 +30,15 @@ public final class Cohesion {
     /** mm */
     private static final double ROUNDING = 1e-6;
 
+    /** Ways that are widened in one step. */
+    private static final int TOGETHER = 16;
+
     private final Envelope inner;
     private final List<Polygon> components = new ArrayList<>();
     private final STRtree index = new STRtree();
 
     /** The way of a tool and half the width that it takes, mm. */
-    public record Swath(LineString way, double radius) {
-
-        Geometry area() {
-            return BufferOp.bufferOp(way, radius, new BufferParameters(QUARTER));
-        }
-    }
+    public record Swath(LineString way, double radius) {}
 
     private Cohesion(Geometry material, Envelope inner) {
         this.inner = inner;
@@ -56,16 +57,47 @@ public final class Cohesion {
      * @param web narrowest that holds, mm
      */
     public static Cohesion of(Box window, List<Swath> swaths, List<Polygon> holes, double web) {
+        // what is too narrow goes with the swaths when they are that much wider
+        double wider = web / 2;
         Envelope envelope =
                 new Envelope(
                         FlatShapes.coordinate(window.min()), FlatShapes.coordinate(window.max()));
-        List<Geometry> gone = new ArrayList<>(holes);
-        swaths.forEach(s -> gone.add(s.area()));
+        envelope.expandBy(-wider);
         Geometry whole = FlatShapes.FACTORY.toGeometry(envelope);
-        Geometry left = gone.isEmpty() ? whole : whole.difference(UnaryUnionOp.union(gone));
-        Geometry strong = web > 0 ? BufferOp.bufferOp(left, -web / 2, QUARTER) : left;
-        envelope.expandBy(-web / 2 - ROUNDING);
-        return new Cohesion(strong, envelope);
+        List<Geometry> gone = areas(swaths, wider);
+        holes.forEach(hole -> gone.add(buffered(hole, wider)));
+        Geometry left =
+                gone.isEmpty()
+                        ? whole
+                        : OverlayNGRobust.overlay(
+                                whole, OverlayNGRobust.union(gone), OverlayNG.DIFFERENCE);
+        envelope.expandBy(-ROUNDING);
+        return new Cohesion(left, envelope);
+    }
+
+    /** Those of one radius are widened some at a time, which spares most of the unions. */
+    private static List<Geometry> areas(List<Swath> swaths, double wider) {
+        Map<Double, List<LineString>> byRadius = new TreeMap<>();
+        for (Swath swath : swaths) {
+            byRadius.computeIfAbsent(swath.radius(), r -> new ArrayList<>()).add(swath.way());
+        }
+        List<Geometry> areas = new ArrayList<>();
+        byRadius.forEach(
+                (radius, ways) -> {
+                    for (int i = 0; i < ways.size(); i += TOGETHER) {
+                        List<LineString> some =
+                                ways.subList(i, Math.min(ways.size(), i + TOGETHER));
+                        Geometry lines =
+                                FlatShapes.FACTORY.createMultiLineString(
+                                        some.toArray(LineString[]::new));
+                        areas.add(buffered(lines, radius + wider));
+                    }
+                });
+        return areas;
+    }
+
+    private static Geometry buffered(Geometry geometry, double distance) {
+        return BufferOp.bufferOp(geometry, distance, new BufferParameters(QUARTER));
     }
 
     /**

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 
 /**
@@ -31,15 +32,15 @@ final class HolePlacer {
 
     private static final FlatShapes FLAT = new FlatShapes(PRECISION / 2);
 
-    private final List<Contour> all;
+    private final ToDoubleFunction<Point> clear;
     private final Box stock;
 
     /**
-     * @param all contours of the drawing that a hole must keep clear of
+     * @param clear distance of the nearest profile that a hole must keep clear of, mm
      * @param stock that holes lie in
      */
-    HolePlacer(List<Contour> all, Box stock) {
-        this.all = all;
+    HolePlacer(ToDoubleFunction<Point> clear, Box stock) {
+        this.clear = clear;
         this.stock = stock;
     }
 
@@ -59,7 +60,7 @@ final class HolePlacer {
         }
         var circle = new MaximumInscribedCircle(FLAT.polygon(opening), PRECISION);
         Point centre = new Point(circle.getCenter().getX(), circle.getCenter().getY());
-        double room = clear(centre);
+        double room = clear.applyAsDouble(centre);
         if (room < radius + CLEAR) {
             throw new RefusedException(
                     new Refusal(
@@ -117,7 +118,7 @@ final class HolePlacer {
                 if (contour.contains(p) != inside) {
                     break;
                 }
-                if (clear(p) >= radius + WISHED - 1e-9 && isInStock(p, radius)) {
+                if (clear.applyAsDouble(p) >= radius + WISHED - 1e-9 && isInStock(p, radius)) {
                     return Optional.of(p);
                 }
             }
@@ -131,19 +132,5 @@ final class HolePlacer {
                 && p.x() + r <= stock.max().x()
                 && p.y() - r >= stock.min().y()
                 && p.y() + r <= stock.max().y();
-    }
-
-    /** Distance of the nearest profile, mm. */
-    double clear(Point p) {
-        double least = Double.POSITIVE_INFINITY;
-        for (Contour contour : all) {
-            Box box = contour.box();
-            double dx = Math.max(0, Math.max(box.min().x() - p.x(), p.x() - box.max().x()));
-            double dy = Math.max(0, Math.max(box.min().y() - p.y(), p.y() - box.max().y()));
-            if (Math.hypot(dx, dy) < least) {
-                least = Math.min(least, contour.nearest(p).point().distance(p));
-            }
-        }
-        return least;
     }
 }

@@ -22,6 +22,7 @@ import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 
 /** Cuts along an open line, in over one edge of the stock and out over another. */
 final class OpenCutter {
@@ -38,10 +39,10 @@ final class OpenCutter {
     private final Placement placement;
     private final WireSettings settings;
     private final WireChoice choice;
-    private final List<WireRoom.Profile> others;
+    private final ToDoubleFunction<Point> others;
 
     /**
-     * @param others profiles in the same piece of work
+     * @param others distance of the nearest profile in the same piece of work, mm
      */
     OpenCutter(
             WireTask task,
@@ -50,8 +51,8 @@ final class OpenCutter {
             Placement placement,
             WireSettings settings,
             WireChoice choice,
-            List<WireRoom.Profile> others) {
-        this.others = List.copyOf(others);
+            ToDoubleFunction<Point> others) {
+        this.others = others;
         this.task = task;
         this.layout = layout;
         this.feature = feature;

@@ -19,12 +19,10 @@ import dev.oleander.plan.wire.Holds.Hold;
 import dev.oleander.plan.wire.StopCutter.Subject;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
-import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 
 /** Plans one feature of one copy: hole, start, flanks, passes. Serves many threads. */
 final class SubjectPlanner {
@@ -38,11 +36,7 @@ final class SubjectPlanner {
     private final SheetLayout layout;
     private final Map<String, Feature> features;
     private final SettingsResolver resolver;
-    private final Map<Integer, HolePlacer> placers = new HashMap<>();
-    private final Map<Integer, List<Task>> together = new HashMap<>();
-
-    /** Where they lie on the table. */
-    private final Map<Task, WireRoom.Profile> profiles = new IdentityHashMap<>();
+    private final Neighbours neighbours;
 
     SubjectPlanner(
             WireTask task,
@@ -57,20 +51,7 @@ final class SubjectPlanner {
         this.layout = layout;
         this.features = reading.byId();
         this.resolver = new SettingsResolver(task, choices);
-        for (Task one : all) {
-            Chain placed = one.feature().chain().transformed(one.placed());
-            profiles.put(one, WireRoom.Profile.of(placed));
-            together.computeIfAbsent(one.copy().base(), base -> new ArrayList<>()).add(one);
-        }
-        together.forEach(
-                (base, tasks) -> {
-                    List<Contour> there =
-                            tasks.stream()
-                                    .filter(t -> t.feature().isClosed())
-                                    .map(t -> t.feature().contour().transformed(t.placed()))
-                                    .toList();
-                    placers.put(base, new HolePlacer(there, layout.stock()));
-                });
+        this.neighbours = new Neighbours(all);
     }
 
     /** A feature where a copy lies. */
@@ -163,13 +144,13 @@ final class SubjectPlanner {
                                 wanted.copy().placement(),
                                 settings,
                                 choice,
-                                others())
+                                neighbours.others(wanted))
                         .plan();
             }
             Contour contour = (Contour) chain;
             requireInside(contour);
             StartHole hole =
-                    new HoleChooser(task, placers.get(wanted.copy().base()), wanted)
+                    new HoleChooser(task, placer(), wanted)
                             .choose(contour, settings.kind(), choice, subjects.holesOf(feature));
             double start =
                     new StartFinder(contour, settings)
@@ -192,11 +173,17 @@ final class SubjectPlanner {
             ElementChain elements =
                     ElementChain.of(contour, forward, start, ends.places(settings, length, holds));
             boolean outwardLeft = !settings.anticlockwise();
-            ProfileWork.WaySource source = source(elements, outwardLeft, forward, start);
-            List<Ruling> surface = surface(elements, source, outwardLeft);
+            FlankPlanner.Planned flanks =
+                    new FlankPlanner(task, features, settings, choice, placed)
+                            .plan(elements, contour, forward, start);
+            List<Ruling> surface = flanks.surface();
             ProfileWork work =
                     new ProfileWork(
-                            elements, settings, outwardLeft, source, room(surface, hole.at()));
+                            elements,
+                            settings,
+                            outwardLeft,
+                            flanks.source(),
+                            room(surface, hole.at()));
             Subject subject =
                     new Subject(wanted.id(), feature.id(), wanted.copy().number(), hole.at());
             StopCutter cutter =
@@ -224,99 +211,7 @@ final class SubjectPlanner {
                     Optional.of(settings),
                     Optional.of(hole),
                     surface,
-                    inside(contour));
-        }
-
-        // ---- flanks
-
-        private ProfileWork.WaySource source(
-                ElementChain elements, boolean outwardLeft, boolean forward, double start) {
-            if (choice.upper() != null) {
-                return twoContours(elements, forward, start);
-            }
-            Flanks upright = Flanks.upright(elements, settings.wireLeft());
-            TaperChoice taper = settings.taper();
-            if (!taper.leans()) {
-                return new LeaningWay(upright, null, false);
-            }
-            double height = task.height();
-            boolean relief = taper.land() != null;
-            double land = relief ? within(taper.land(), height) : 0;
-            Flanks.Planes planes = new Flanks.Planes(relief ? height - land : 0, height);
-            Flanks leaning =
-                    Flanks.leaning(elements, settings.wireLeft(), outwardLeft, taper, planes);
-            return new LeaningWay(upright, leaning, relief);
-        }
-
-        private double within(Typed land, double height) {
-            if (!(land.value() > 0 && land.value() < height)) {
-                throw new RefusedException(
-                        new Refusal(
-                                Refusal.Kind.TAPER,
-                                "the land is %s high; it must lie between 0 and the height of %s."
-                                        .formatted(
-                                                Numbers.length(land.value()),
-                                                Numbers.length(height)),
-                                chain.start(),
-                                land.value(),
-                                height));
-            }
-            return land.value();
-        }
-
-        private TwoContours twoContours(ElementChain elements, boolean forward, double start) {
-            UpperChoice upper = choice.upper();
-            Feature other = features.get(upper.feature());
-            if (other == null || !other.isClosed()) {
-                throw new RefusedException(
-                        new Refusal(
-                                Refusal.Kind.TAPER,
-                                "the upper contour is not in the drawing any more, or is open.",
-                                chain.start(),
-                                0,
-                                0));
-            }
-            Contour above = other.contour().transformed(placed);
-            double at =
-                    upper.start() == null
-                            ? above.distanceAt(above.nearest(elements.elements().get(0).start()))
-                            : upper.start().value();
-            boolean sameTurn = settings.anticlockwise() == above.isAnticlockwise();
-            ElementChain upperChain = ElementChain.of(above, sameTurn, at, List.of());
-            List<MatchedContours.Anchor> drawn =
-                    upper.lines().stream()
-                            .map(
-                                    l ->
-                                            new MatchedContours.Anchor(
-                                                    share(
-                                                            l.lower(),
-                                                            start,
-                                                            forward,
-                                                            chain.length()),
-                                                    share(l.upper(), at, sameTurn, above.length())))
-                            .toList();
-            TwoContours both =
-                    new TwoContours(elements, upperChain, settings.wireLeft(), upper, drawn);
-            new LeanCheck(task.machine().wire(), task.height()).requireSimple(both.surface());
-            return both;
-        }
-
-        private static double share(double drawn, double start, boolean forward, double length) {
-            double along = forward ? drawn - start : start - drawn;
-            return (((along % length) + length) % length) / length;
-        }
-
-        private List<Ruling> surface(
-                ElementChain elements, ProfileWork.WaySource source, boolean outwardLeft) {
-            if (source instanceof TwoContours both) {
-                return both.surface();
-            }
-            List<Ruling> surface = new ArrayList<>();
-            Flanks flanks = ((LeaningWay) source).shown();
-            for (int i = 0; i < flanks.lower().size(); i++) {
-                surface.add(new Ruling(flanks.lower().get(i), flanks.upper().get(i)));
-            }
-            return surface;
+                    neighbours.inside(wanted, contour));
         }
 
         private void requireLean(List<WireVisit> visits) {
@@ -332,25 +227,17 @@ final class SubjectPlanner {
 
         // ---- room
 
-        /** Profiles of everything else in the same piece of work, turned as it is for this one. */
-        private List<WireRoom.Profile> others() {
-            List<WireRoom.Profile> others = new ArrayList<>();
-            for (Task other : together.get(wanted.copy().base())) {
-                if (other != wanted && other.copy().turn() == wanted.copy().turn()) {
-                    others.add(profiles.get(other));
-                }
-            }
-            return others;
+        private HolePlacer placer() {
+            return new HolePlacer(p -> neighbours.clear(wanted, p), layout.stock());
         }
 
         /** With a land only the first pass runs along the surface, the others as it is drawn. */
         private ProfileWork.RoomSource room(List<Ruling> surface, Point hole) {
-            List<WireRoom.Profile> others = others();
-            WireRoom drawn = WireRoom.upright(and(others, chain));
+            WireRoom drawn = WireRoom.upright(and(chain));
             WireRoom leaning =
                     new WireRoom(
-                            and(others, Ruling.closed(surface, Ruling::lower)),
-                            and(others, Ruling.closed(surface, Ruling::upper)));
+                            and(Ruling.closed(surface, Ruling::lower)),
+                            and(Ruling.closed(surface, Ruling::upper)));
             boolean relief = settings.taper().land() != null;
             return new ProfileWork.RoomSource() {
                 @Override
@@ -365,10 +252,9 @@ final class SubjectPlanner {
             };
         }
 
-        private static List<WireRoom.Profile> and(List<WireRoom.Profile> others, Chain own) {
-            List<WireRoom.Profile> all = new ArrayList<>(others);
-            all.add(WireRoom.Profile.of(own));
-            return all;
+        private ToDoubleFunction<Point> and(Chain own) {
+            ToDoubleFunction<Point> others = neighbours.others(wanted);
+            return p -> Math.min(others.applyAsDouble(p), own.nearest(p).point().distance(p));
         }
 
         private void requireInside(Contour contour) {
@@ -423,27 +309,6 @@ final class SubjectPlanner {
             double offset = settings.row().offset(1);
             double step = settings.step() * settings.row().width(1);
             return new Rings(contour, offset, step).way(hole);
-        }
-
-        /** What lies in the piece that comes free. */
-        private List<String> inside(Contour contour) {
-            List<String> inside = new ArrayList<>();
-            for (Task other : together.get(wanted.copy().base())) {
-                if (!other.equals(wanted) && contains(contour, other)) {
-                    inside.add(other.id());
-                }
-            }
-            return inside;
-        }
-
-        /**
-         * What is as large or larger is not in it, though copies that lie too close may overlap,
-         * and those that a rotary axis turns to lie where the drawn one does.
-         */
-        private static boolean contains(Contour contour, Task other) {
-            Chain drawn = other.feature().chain();
-            boolean smaller = !(drawn instanceof Contour c) || c.area() < contour.area();
-            return smaller && contour.contains(other.placed().apply(drawn.start()));
         }
     }
 

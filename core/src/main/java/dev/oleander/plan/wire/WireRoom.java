@@ -1,11 +1,9 @@
 package dev.oleander.plan.wire;
 
-import dev.oleander.geometry.Box;
-import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import java.util.List;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 
 /** How far a threaded wire can go before its swath reaches a profile, below or above. */
 final class WireRoom {
@@ -16,27 +14,19 @@ final class WireRoom {
     /** mm; least step of the search, and with it how exact it is along a profile. */
     private static final double STEP = 0.01;
 
-    private final List<Profile> lower;
-    private final List<Profile> upper;
+    private final ToDoubleFunction<Point> lower;
+    private final ToDoubleFunction<Point> upper;
 
     /**
-     * @param lower all profiles in the lower plane
+     * @param lower distance of the nearest profile in the lower plane, mm
      * @param upper in the upper plane
      */
-    WireRoom(List<Profile> lower, List<Profile> upper) {
-        this.lower = List.copyOf(lower);
-        this.upper = List.copyOf(upper);
+    WireRoom(ToDoubleFunction<Point> lower, ToDoubleFunction<Point> upper) {
+        this.lower = lower;
+        this.upper = upper;
     }
 
-    /** A profile with its box, which is asked for often. */
-    record Profile(Chain chain, Box box) {
-
-        static Profile of(Chain chain) {
-            return new Profile(chain, chain.box());
-        }
-    }
-
-    static WireRoom upright(List<Profile> profiles) {
+    static WireRoom upright(ToDoubleFunction<Point> profiles) {
         return new WireRoom(profiles, profiles);
     }
 
@@ -55,7 +45,7 @@ final class WireRoom {
      */
     double both(Ray ray, double halfSwath) {
         double below = reach(lower, ray, halfSwath);
-        return lower.equals(upper) ? below : Math.min(below, reach(upper, ray, halfSwath));
+        return lower == upper ? below : Math.min(below, reach(upper, ray, halfSwath));
     }
 
     /** Whether the swath is clear on the straight way from the end of a stretch to a place. */
@@ -71,11 +61,11 @@ final class WireRoom {
     }
 
     /** Sphere tracing: nothing lies nearer than the nearest profile (J. C. Hart, 1996). */
-    private static double reach(List<Profile> profiles, Ray ray, double halfSwath) {
+    private static double reach(ToDoubleFunction<Point> profiles, Ray ray, double halfSwath) {
         double clear = 0;
         double t = Math.min(STEP, ray.wished());
         while (true) {
-            double room = nearest(profiles, ray.at(t)) - halfSwath;
+            double room = profiles.applyAsDouble(ray.at(t)) - halfSwath;
             if (room < -ROUNDING) {
                 return clear;
             }
@@ -85,18 +75,5 @@ final class WireRoom {
             }
             t = Math.min(ray.wished(), t + Math.max(STEP, room));
         }
-    }
-
-    private static double nearest(List<Profile> profiles, Point p) {
-        double least = Double.POSITIVE_INFINITY;
-        for (Profile profile : profiles) {
-            Box box = profile.box();
-            double dx = Math.max(0, Math.max(box.min().x() - p.x(), p.x() - box.max().x()));
-            double dy = Math.max(0, Math.max(box.min().y() - p.y(), p.y() - box.max().y()));
-            if (Math.hypot(dx, dy) < least) {
-                least = Math.min(least, profile.chain().nearest(p).point().distance(p));
-            }
-        }
-        return least;
     }
 }

@@ -3,6 +3,8 @@ package dev.oleander.proof.wire;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.fit.FlatShapes;
 import dev.oleander.geometry.fit.Flattener;
 import dev.oleander.material.Cohesion;
@@ -112,12 +114,7 @@ public final class HoldRule extends WireRule {
             Contour edge = profile.at(plane);
             double reach = ROUND + 2 * profile.settings().row().greatestOffset();
             Box window = edge.box().grown(reach);
-            List<Cohesion.Swath> swaths = new ArrayList<>();
-            for (Done one : done) {
-                if (one.turn() == profile.turn() && one.box().distance(window) == 0) {
-                    swaths.add(new Cohesion.Swath(line(one.cut(), plane), one.radius()));
-                }
-            }
+            List<Cohesion.Swath> swaths = swaths(done, profile.turn(), edge, plane, reach);
             Cohesion cohesion =
                     Cohesion.of(
                             window, swaths, holes(plan, profile, window), least * (1 - ROUNDING));
@@ -131,6 +128,19 @@ public final class HoldRule extends WireRule {
                 return;
             }
         }
+    }
+
+    /** What was cut near the edge: what lies far inside decides nothing about its hold. */
+    private static List<Cohesion.Swath> swaths(
+            List<Done> done, double turn, Contour edge, Plane plane, double reach) {
+        SegmentIndex<Segment> segments = SegmentIndex.of(edge.segments());
+        List<Cohesion.Swath> swaths = new ArrayList<>();
+        for (Done one : done) {
+            if (one.turn() == turn && !segments.touching(one.box().grown(reach)).isEmpty()) {
+                swaths.add(new Cohesion.Swath(line(one.cut(), plane), one.radius()));
+            }
+        }
+        return swaths;
     }
 
     private static void loose(
