@@ -201,7 +201,12 @@ public final class SheetSlip {
         if (layout == null || layout.left() == 0) {
             return "";
         }
-        return "%d of %d copies do not fit on this stock.".formatted(layout.left(), layout.asked());
+        if (layout.asked() == 1) {
+            return "The part does not fit on this stock.";
+        }
+        String fit = layout.left() == 1 ? "does" : "do";
+        return "%d of %d copies %s not fit on this stock."
+                .formatted(layout.left(), layout.asked(), fit);
     }
 
     /** Copies that find a place. */

@@ -74,6 +74,20 @@ class SlowPlanTest extends WebTest {
     }
 
     @Test
+    void everyStageOpensBeforeThereIsAPlan() {
+        edited(150);
+        for (Stage stage : Stage.values()) {
+            HttpResponse<String> page = pages.get("/jobs/%d/%s".formatted(job, stage.word()));
+            assertThat(page.statusCode()).isEqualTo(200);
+        }
+        HttpResponse<String> update =
+                pages.post(
+                        "/jobs/%d/sheet/sheet-values".formatted(job),
+                        Map.of("field", "turn", "value", "90"));
+        assertThat(update.statusCode()).isEqualTo(200);
+    }
+
+    @Test
     void onShapeTheSlipStaysAsItIs() {
         HttpResponse<String> there =
                 until(
