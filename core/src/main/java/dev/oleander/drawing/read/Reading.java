@@ -36,13 +36,19 @@ public record Reading(
                 closed.isEmpty() ? features.stream().map(f -> f.chain().box()).toList() : closed);
     }
 
+    /** Whether anything is cut or marked. */
+    public boolean hasWork() {
+        return worked().findAny().isPresent();
+    }
+
+    private Stream<Feature> worked() {
+        return features.stream()
+                .filter(f -> f.purpose() == Purpose.CUT || f.purpose() == Purpose.MARK);
+    }
+
     /** Box round everything that is cut or marked. */
     public Box workBox() {
-        List<Box> worked =
-                features.stream()
-                        .filter(f -> f.purpose() == Purpose.CUT || f.purpose() == Purpose.MARK)
-                        .map(f -> f.chain().box())
-                        .toList();
+        List<Box> worked = worked().map(f -> f.chain().box()).toList();
         return worked.isEmpty() ? box() : Box.around(worked);
     }
 

@@ -27,12 +27,15 @@ final class CopiedParts {
         this.selected = selected;
     }
 
-    /** Parts with more than one copy, in the order in which the run comes to them. */
+    /**
+     * Parts with more than one copy, in the order in which the run comes to them; a feature that is
+     * visited several times is told by visit.
+     */
     List<CopiedPart> all() {
         Map<String, Map<String, List<Stop>>> byPart = new LinkedHashMap<>();
         for (Stop stop : result.run().stops()) {
             byPart.computeIfAbsent(stop.part(), p -> new LinkedHashMap<>())
-                    .computeIfAbsent(stop.feature(), f -> new ArrayList<>())
+                    .computeIfAbsent(stop.feature() + " " + stop.name(), f -> new ArrayList<>())
                     .add(stop);
         }
         List<CopiedPart> parts = new ArrayList<>();

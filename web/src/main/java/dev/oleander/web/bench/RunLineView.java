@@ -143,16 +143,15 @@ public record RunLineView(
         if (!rows.isEmpty()) {
             groups.add(group(groups.size(), title, rows));
         }
-        boolean grouped = groups.size() > 1;
+        List<CopiedPart> parts = new CopiedParts(result, worst, selected).all();
+        boolean grouped = groups.size() > 1 || !parts.isEmpty();
         return new RunLineView(
                 groups,
                 stops.size(),
                 Numbers.duration(result.timeline().total()),
                 grouped,
                 grouped && stops.size() > MOST_UNFOLDED,
-                result.wire().isPresent() || !grouped
-                        ? List.of()
-                        : new CopiedParts(result, worst, selected).all());
+                parts);
     }
 
     /**

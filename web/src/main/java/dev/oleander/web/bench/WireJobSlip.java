@@ -135,7 +135,7 @@ public final class WireJobSlip {
     }
 
     public List<Choice> callWays() {
-        return List.of(new Choice("true", "as subprogram"), new Choice("false", "written out"));
+        return List.of(new Choice("true", "subprogram"), new Choice("false", "written out"));
     }
 
     private FieldView field(String name, String label, String text, String unit, String source) {

@@ -129,6 +129,9 @@ public final class StageReport {
         if (reading.features().isEmpty()) {
             return StageView.open(Stage.SHAPE, "nothing drawn yet");
         }
+        if (needs.isEmpty() && !reading.hasWork()) {
+            return StageView.open(Stage.SHAPE, "no line is cut yet");
+        }
         if (needs.isEmpty()) {
             return StageView.ready(Stage.SHAPE, shapeSummary(reading));
         }
@@ -182,7 +185,7 @@ public final class StageReport {
         SheetLayout layout = result.run().layout();
         boolean placeable = layout.placed() > 0 || result.reading().features().isEmpty();
         if (result.run().stops().isEmpty() && placeable) {
-            return StageView.open(Stage.SHEET, "nothing to place yet");
+            return StageView.open(Stage.SHEET, "nothing yet");
         }
         if (layout.placed() == 0) {
             return StageView.needs(
@@ -195,8 +198,8 @@ public final class StageReport {
                     Stage.SHEET,
                     "%d of %d placed".formatted(layout.placed(), layout.asked()),
                     List.of(
-                            "%d more do not fit on this sheet. Take a larger one, lay them closer, or cut the rest from another."
-                                    .formatted(layout.left())));
+                            "%d more %s not fit on this sheet. Take a larger one, lay them closer, or cut the rest from another."
+                                    .formatted(layout.left(), layout.left() == 1 ? "does" : "do")));
         }
         return StageView.ready(
                 Stage.SHEET, Numbers.plain(100 * usedShare(result), 0) + " % of it used");
@@ -213,7 +216,7 @@ public final class StageReport {
         Proof proof = result.proof();
         List<Finding> open = proof.open();
         if (!proof.cuts() && open.isEmpty()) {
-            return StageView.open(Stage.PROOF, "nothing to prove yet");
+            return StageView.open(Stage.PROOF, "nothing yet");
         }
         if (open.isEmpty()) {
             long notes = proof.count(Severity.NOTE);
