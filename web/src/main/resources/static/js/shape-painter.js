@@ -171,9 +171,11 @@ export class ShapePainter {
       if (size && (decide || this.view.k > 4)) {
         ctx.lineWidth = 4;
         ctx.strokeStyle = this.c.tableGround;
-        ctx.strokeText(size, sx + 11, sy - 6);
+        const wide = ctx.measureText(size).width;
+        const left = sx + 11 + wide > this.view.width ? sx - 11 - wide : sx + 11;
+        ctx.strokeText(size, left, sy - 6);
         ctx.fillStyle = this.c.ink;
-        ctx.fillText(size, sx + 11, sy - 6);
+        ctx.fillText(size, left, sy - 6);
       }
     }
   }

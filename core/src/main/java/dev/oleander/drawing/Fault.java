@@ -38,6 +38,8 @@ public record Fault(
         CROSSING(true),
         /** lines that divide what they lie in */
         DIVISION(true),
+        /** parts that share edges, so that nothing is left for a cut between them */
+        NO_ROOM(true),
         UNREADABLE(true),
         /** a step of drawing that cannot be done any more */
         STEP(true),

@@ -49,6 +49,12 @@ final class ChangeCommands {
                         List.of(),
                         ChangeCommands::divide),
                 command(
+                        "apart",
+                        "Make parts of lines, apart",
+                        Targets.SOME,
+                        List.of(length("gap", "Gap between them", "")),
+                        ChangeCommands::apart),
+                command(
                         "fillet",
                         "Round a corner",
                         Targets.ONE_OR_TWO,
@@ -212,12 +218,7 @@ final class ChangeCommands {
     /** Splits each of the lines wherever another of them crosses or touches it. */
     private static void divide(Sketch sketch, Args args) {
         List<Entity> targets = sketch.targets(args.step());
-        List<List<Path>> parts = new ArrayList<>();
-        for (Entity entity : targets) {
-            List<Chain> knives =
-                    targets.stream().filter(e -> e != entity).map(Entity::chain).toList();
-            parts.add(divided(entity.chain(), knives));
-        }
+        List<List<Path>> parts = dividedByEachOther(targets);
         if (parts.stream().allMatch(List::isEmpty)) {
             throw new DrawException("None of these lines crosses another of them.");
         }
@@ -229,6 +230,34 @@ final class ChangeCommands {
                 own.subList(1, own.size()).forEach(p -> sketch.copy(args.step(), entity, p));
             }
         }
+    }
+
+    private static List<List<Path>> dividedByEachOther(List<Entity> entities) {
+        return entities.stream()
+                .map(
+                        entity -> {
+                            List<Chain> knives =
+                                    entities.stream()
+                                            .filter(e -> e != entity)
+                                            .map(Entity::chain)
+                                            .toList();
+                            return divided(entity.chain(), knives);
+                        })
+                .toList();
+    }
+
+    private static void apart(Sketch sketch, Args args) {
+        double gap = args.positive("gap", "The gap");
+        List<Entity> targets = sketch.targets(args.step());
+        List<List<Path>> parts = dividedByEachOther(targets);
+        List<Entity> pieces = new ArrayList<>();
+        for (int i = 0; i < targets.size(); i++) {
+            Entity entity = targets.get(i);
+            List<Path> own = parts.get(i);
+            pieces.addAll(
+                    own.isEmpty() ? List.of(entity) : own.stream().map(entity::shaped).toList());
+        }
+        new PartsApart(sketch, args.step(), gap).replace(pieces);
     }
 
     /** The stretches between all crossings; none when nothing crosses. */

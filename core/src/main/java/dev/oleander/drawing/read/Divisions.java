@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.PrecisionModel;
 import org.locationtech.jts.operation.overlayng.UnaryUnionNG;
@@ -24,7 +25,8 @@ import org.locationtech.jts.operation.polygonize.Polygonizer;
 /**
  * Finds lines that run through from edge to edge and divide what they lie in: a sheet with lines
  * across it, plates that share an edge. Taken one by one they are open lines that cross; together
- * they bound parts.
+ * they bound parts. Finds also parts that share edges: each meeting of them says little, together
+ * they leave no room for the cut.
  */
 final class Divisions {
 
@@ -44,7 +46,8 @@ final class Divisions {
     }
 
     /**
-     * The faults with those of lines that divide something replaced by one for each such group.
+     * The faults with those of lines that divide something, and of parts that share edges, replaced
+     * by one for each such group.
      *
      * @param cut what is cut
      * @param faults with the meetings of these
@@ -52,29 +55,73 @@ final class Divisions {
     List<Fault> told(List<Feature> cut, List<Fault> faults) {
         Map<String, Feature> byId = new LinkedHashMap<>();
         cut.forEach(f -> byId.put(f.id(), f));
-        List<Fault> divisions = new ArrayList<>();
-        Set<String> settled = new TreeSet<>();
+        List<Fault> told = new ArrayList<>();
+        List<Fault> left = faults;
         for (Set<String> group : groups(byId, faults)) {
             List<Feature> features = group.stream().map(byId::get).toList();
             long open = features.stream().filter(f -> !f.isClosed()).count();
-            long onPurpose = features.stream().filter(Feature::onPurpose).count();
-            boolean asked = open > 0 && onPurpose == 0 && group.size() <= MOST;
-            int parts = asked ? faces(features) : 0;
+            boolean asked = group.size() <= MOST && features.stream().noneMatch(Feature::onPurpose);
+            int parts = asked && open > 0 ? faces(features) : 0;
             if (parts > 1 && parts > group.size() - open) {
-                divisions.add(division(features, parts));
-                settled.addAll(group);
+                told.add(division(features, parts));
+                left = without(left, group, starts(features));
+            } else if (asked && open == 0 && shareEdges(features, faults)) {
+                told.add(noRoom(features));
+                left = without(left, group, features);
             }
         }
-        if (divisions.isEmpty()) {
-            return faults;
-        }
+        told.addAll(left);
+        return told;
+    }
+
+    private static Set<Point> starts(List<Feature> features) {
         Set<Point> starts = new HashSet<>();
-        settled.stream()
-                .map(byId::get)
-                .filter(f -> !f.isClosed())
-                .forEach(f -> starts.add(f.chain().start()));
-        divisions.addAll(faults.stream().filter(f -> !isOf(f, settled, starts)).toList());
-        return divisions;
+        features.stream().filter(f -> !f.isClosed()).forEach(f -> starts.add(f.chain().start()));
+        return starts;
+    }
+
+    private static List<Fault> without(List<Fault> faults, Set<String> group, Set<Point> starts) {
+        return faults.stream().filter(f -> !isOf(f, group, starts)).toList();
+    }
+
+    /** Without the places at which the parts meet. */
+    private List<Fault> without(List<Fault> faults, Set<String> group, List<Feature> features) {
+        return faults.stream()
+                .filter(f -> !isOf(f, group, Set.of()) && !isMeetingOf(f, features))
+                .toList();
+    }
+
+    private boolean isMeetingOf(Fault fault, List<Feature> features) {
+        boolean meeting =
+                fault.kind() == Fault.Kind.BRANCH || fault.kind() == Fault.Kind.SHARED_EDGE;
+        if (!meeting || fault.place().isEmpty()) {
+            return false;
+        }
+        Point place = fault.place().get();
+        Predicate<Feature> there =
+                f -> f.chain().nearest(place).point().distance(place) <= tolerance;
+        return features.stream().filter(there).count() > 1;
+    }
+
+    /** Outlines that lie beside each other, some along a stretch. */
+    private static boolean shareEdges(List<Feature> features, List<Fault> faults) {
+        Set<String> ids = new HashSet<>(features.stream().map(Feature::id).toList());
+        return features.stream().allMatch(f -> f.kind() == Feature.Kind.OUTLINE)
+                && faults.stream()
+                        .filter(f -> !f.features().isEmpty() && ids.containsAll(f.features()))
+                        .noneMatch(f -> f.kind() == Fault.Kind.CROSSING)
+                && faults.stream()
+                        .filter(f -> f.kind() == Fault.Kind.SHARED_EDGE)
+                        .anyMatch(f -> !f.features().isEmpty() && ids.containsAll(f.features()));
+    }
+
+    private static Fault noRoom(List<Feature> features) {
+        String sentence =
+                "%d parts share edges: as drawn no room is left for a cut between them."
+                        .formatted(features.size());
+        Point place = features.get(0).chain().start();
+        return Fault.left(Fault.Kind.NO_ROOM, place, features.size(), sentence)
+                .among(features.stream().map(Feature::id).toList());
     }
 
     private static boolean isOf(Fault fault, Set<String> features, Set<Point> starts) {

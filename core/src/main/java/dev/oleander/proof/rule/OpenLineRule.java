@@ -1,5 +1,6 @@
 package dev.oleander.proof.rule;
 
+import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Point;
 import dev.oleander.proof.Finding;
@@ -7,7 +8,10 @@ import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.ProofRule;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /** Lines meant to be cut that do not close and that nobody decided on. */
 public final class OpenLineRule implements ProofRule {
@@ -30,11 +34,17 @@ public final class OpenLineRule implements ProofRule {
     @Override
     public Outcome check(ProofInput input) {
         List<Feature> cut = input.reading().cut().toList();
-        List<Finding> findings =
-                cut.stream()
-                        .filter(f -> !f.isClosed() && !f.onPurpose())
-                        .map(f -> finding(input, f))
-                        .toList();
+        List<Finding> findings = new ArrayList<>();
+        Set<String> dividing = new HashSet<>();
+        for (Fault fault : input.reading().openFaults()) {
+            if (fault.kind() == Fault.Kind.DIVISION) {
+                dividing.addAll(fault.features());
+                findings.add(dividing(input, fault));
+            }
+        }
+        cut.stream()
+                .filter(f -> !f.isClosed() && !f.onPurpose() && !dividing.contains(f.id()))
+                .forEach(f -> findings.add(finding(input, f)));
         return new Outcome(cut.size(), findings);
     }
 
@@ -44,11 +54,19 @@ public final class OpenLineRule implements ProofRule {
         String sentence =
                 "Line %s on layer %s is open and is not cut: its ends are %s apart. Close it in the drawing, cut it as a line, or ignore it (Shape)."
                         .formatted(feature.id(), feature.layer(), Numbers.length(gap));
-        Point place =
-                input.run().layout().placements().stream()
-                        .findFirst()
-                        .map(p -> p.transform().apply(start))
-                        .orElse(start);
-        return Finding.of(Severity.MUST_FIX, "", place, gap, 0, sentence);
+        return Finding.of(Severity.MUST_FIX, "", placed(input, start), gap, 0, sentence);
+    }
+
+    /** Lines that divide something are told together. */
+    private static Finding dividing(ProofInput input, Fault fault) {
+        Point place = fault.place().map(p -> placed(input, p)).orElse(null);
+        return Finding.of(Severity.MUST_FIX, "", place, fault.size(), 0, fault.sentence());
+    }
+
+    private static Point placed(ProofInput input, Point drawn) {
+        return input.run().layout().placements().stream()
+                .findFirst()
+                .map(p -> p.transform().apply(drawn))
+                .orElse(drawn);
     }
 }

@@ -11,9 +11,14 @@ import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /** Faults of the drawing that were not mended, and line work that was left out. */
 public final class ReadingRule implements ProofRule {
+
+    /** What other rules tell. */
+    private static final Set<Fault.Kind> ELSEWHERE =
+            Set.of(Fault.Kind.OPEN, Fault.Kind.DIVISION, Fault.Kind.UNREADABLE);
 
     @Override
     public String id() {
@@ -34,7 +39,7 @@ public final class ReadingRule implements ProofRule {
     public Outcome check(ProofInput input) {
         List<Finding> findings = new ArrayList<>();
         for (Fault fault : input.reading().openFaults()) {
-            if (fault.kind() != Fault.Kind.OPEN && fault.kind() != Fault.Kind.UNREADABLE) {
+            if (!ELSEWHERE.contains(fault.kind())) {
                 findings.add(
                         Finding.of(
                                 Severity.LOOK,

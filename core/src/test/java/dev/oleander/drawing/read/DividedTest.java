@@ -10,6 +10,7 @@ import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.draw.DrawStep;
 import dev.oleander.drawing.draw.DrawSteps;
 import dev.oleander.drawing.mend.MendOptions;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import java.util.List;
 import java.util.Map;
@@ -41,16 +42,96 @@ class DividedTest {
                 .satisfies(f -> assertThat(f.size()).isEqualTo(9))
                 .satisfies(f -> assertThat(f.features()).hasSize(5))
                 .satisfies(f -> assertThat(f.sentence()).contains("4 lines run", "9 parts"));
-        List<String> all = drawing.entities().stream().map(Entity::key).toList();
-        Drawing divided =
-                new DrawSteps(Map.of())
-                        .apply(drawing, List.of(new DrawStep("d1", "divide", all, Map.of())))
-                        .drawing();
-        Reading parts = new DrawingReading(ReadOptions.defaults()).read(divided);
+        Reading parts = read(worked(sheet(), "divide", Map.of()).drawing());
         assertThat(parts.parts()).hasSize(9);
         assertThat(parts.parts())
                 .allSatisfy(p -> assertThat(p.region().area()).isCloseTo(1e4, within(1e-6)));
-        assertThat(of(parts, Fault.Kind.OPEN)).isEmpty();
+        assertThat(parts.openFaults())
+                .singleElement()
+                .satisfies(f -> assertThat(f.kind()).isEqualTo(Fault.Kind.NO_ROOM))
+                .satisfies(f -> assertThat(f.features()).hasSize(9));
+    }
+
+    private static Reading read(Drawing drawing) {
+        return new DrawingReading(ReadOptions.defaults()).read(drawing);
+    }
+
+    private static dev.oleander.drawing.draw.Drawn worked(
+            Drawn drawn, String command, Map<String, String> values) {
+        Drawing drawing = drawn.drawing();
+        List<String> all = drawing.entities().stream().map(Entity::key).toList();
+        return new DrawSteps(Map.of())
+                .apply(drawing, List.of(new DrawStep("d1", command, all, values)));
+    }
+
+    private static Reading apart(Drawn drawn) {
+        return read(worked(drawn, "apart", Map.of("gap", "10")).drawing());
+    }
+
+    private static void assertApart(Reading reading, double gap) {
+        List<Box> boxes = reading.parts().stream().map(p -> p.region().box()).toList();
+        for (Box box : boxes) {
+            double nearest =
+                    boxes.stream()
+                            .filter(b -> b != box)
+                            .mapToDouble(b -> b.distance(box))
+                            .min()
+                            .orElseThrow();
+            assertThat(nearest).isCloseTo(gap, within(1e-3));
+        }
+    }
+
+    @Test
+    void theyAreMadeApartInOneStep() {
+        Reading nine = apart(sheet());
+        assertThat(nine.parts()).hasSize(9);
+        assertThat(nine.openFaults()).isEmpty();
+        assertThat(nine.keptArea()).isCloseTo(9e4, within(1e-6));
+        assertThat(nine.box().width()).isCloseTo(320, within(1e-3));
+        assertApart(nine, 10);
+    }
+
+    @Test
+    void stripsKeepAsCloseAsPlates() {
+        Drawn strips = new Drawn().rectangle(0, 0, 1000, 60).line(500, 0, 500, 60);
+        strips.line(0, 20, 1000, 20).line(0, 40, 1000, 40);
+        Reading six = apart(strips);
+        assertThat(six.parts()).hasSize(6);
+        assertThat(six.box().width()).isCloseTo(1010, within(1e-3));
+        assertThat(six.box().height()).isCloseTo(80, within(1e-3));
+    }
+
+    @Test
+    void platesDrawnWithACommonEdgeAreMovedApart() {
+        Drawn plates = new Drawn().rectangle(0, 0, 80, 50).rectangle(80, 0, 40, 30);
+        plates.rectangle(80, 30, 40, 20);
+        assertThat(of(plates.reading(), Fault.Kind.NO_ROOM)).hasSize(1);
+        Reading three = apart(plates);
+        assertThat(three.parts()).hasSize(3);
+        assertThat(three.openFaults()).isEmpty();
+        assertThat(three.keptArea()).isCloseTo(6000, within(1e-6));
+        assertApart(three, 10);
+    }
+
+    @Test
+    void halvesOfADiscKeepTheirArcs() {
+        Reading halves = apart(new Drawn().circle(0, 0, 30).line(-30, 0, 30, 0));
+        assertThat(halves.parts()).hasSize(2);
+        assertThat(halves.keptArea()).isCloseTo(Math.PI * 900, within(1e-6));
+        assertApart(halves, 10);
+    }
+
+    @Test
+    void whatReachesRoundAnotherIsNotMoved() {
+        Drawn hook =
+                new Drawn()
+                        .closed(
+                                0, 0, 60, 0, 60, 20, 45, 20, 45, 15, 15, 15, 15, 45, 45, 45, 45, 40,
+                                60, 40, 60, 60, 0, 60)
+                        .rectangle(15, 15, 30, 30);
+        assertThat(worked(hook, "apart", Map.of("gap", "10")).troubles())
+                .singleElement()
+                .satisfies(t -> assertThat(t.sentence()).contains("reach round each other"));
     }
 
     @Test

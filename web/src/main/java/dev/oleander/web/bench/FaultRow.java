@@ -10,6 +10,8 @@ import java.util.Locale;
  * Something wrong, with its place when it has one.
  *
  * @param crossing ids of the two features that cross; else empty
+ * @param dividing of lines that divide something
+ * @param touching of parts that share edges
  */
 public record FaultRow(
         String kind,
@@ -24,7 +26,11 @@ public record FaultRow(
         String corner,
         List<String> crossing,
         List<String> dividing,
+        List<String> touching,
         int parts) {
+
+    /** mm between parts of a drawing that are moved apart: leads of usual sheets find room. */
+    private static final String APART = "10";
 
     /** Mended, decide, left or note. */
     public String word() {
@@ -48,6 +54,7 @@ public record FaultRow(
                 fault.ends().size() == 2 ? corner(fault.ends().get(0)) : "",
                 fault.kind() == Fault.Kind.CROSSING ? fault.features() : List.of(),
                 fault.kind() == Fault.Kind.DIVISION ? fault.features() : List.of(),
+                fault.kind() == Fault.Kind.NO_ROOM ? fault.features() : List.of(),
                 (int) fault.size());
     }
 
@@ -59,6 +66,22 @@ public record FaultRow(
     /** Values of the command that splits lines which divide something; empty when none do. */
     public String makeParts() {
         return split(dividing);
+    }
+
+    /** Values of the command that makes parts with room between them. */
+    public String makeApart() {
+        List<String> features = dividing.isEmpty() ? touching : dividing;
+        return features.isEmpty()
+                ? ""
+                : "{\"command\":\"apart\",\"on\":\"%s\",\"v.gap\":\"%s\"}"
+                        .formatted(String.join(",", features), APART);
+    }
+
+    /** What that is called. */
+    public String apart() {
+        return dividing.isEmpty()
+                ? "move them %s mm apart".formatted(APART)
+                : "make %d parts of it, %s mm apart".formatted(parts, APART);
     }
 
     private static String split(List<String> features) {
