@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.Mockito.doReturn;
 import static org.mockito.Mockito.spy;
 
+import dev.oleander.drawing.read.Purpose;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.Planning.State;
 import dev.oleander.web.release.ReleaseService;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -40,6 +42,31 @@ class StageReportTest extends WebTest {
         set(id, OrderField.UNIT, "mm");
         assertThat(stage(id, Stage.SHAPE).isReady()).isTrue();
         assertThat(stage(id, Stage.SHAPE).sentence()).isEqualTo("1 part, 7 openings");
+    }
+
+    @Test
+    void aDrawingOfWhichNothingIsCutIsNotFinished() {
+        long id = makeJobInMillimetres("cleat_backing_plate", "Nothing cut", 1);
+        jobs.edit(
+                id,
+                "ignore",
+                b ->
+                        b.document()
+                                .reshaped(
+                                        s -> {
+                                            for (String layer : layers(id)) {
+                                                s = s.withLayer(layer, Purpose.IGNORE);
+                                            }
+                                            return s;
+                                        }),
+                person("mira"));
+        assertThat(stage(id, Stage.SHAPE).isReady()).isFalse();
+        assertThat(stage(id, Stage.SHAPE).sentence()).isEqualTo("no line is cut yet");
+        assertThat(stage(id, Stage.PROOF).isReady()).isFalse();
+    }
+
+    private Set<String> layers(long id) {
+        return jobs.view(id).result().reading().layerPurposes().keySet();
     }
 
     @Test

@@ -166,6 +166,22 @@ class ReleaseWishTest extends WebTest {
         assertThat(names.get(1)).endsWith("-A-2.nc");
         assertThat(releases.verify(made.id()).intact()).isTrue();
         assertThat(resuming.starts(made)).extracting(Resuming.Start::file).contains(1, 2);
+        programsAreAskedForOneByOne(made, names);
+    }
+
+    private void programsAreAskedForOneByOne(Release made, List<String> names) {
+        ApiClient mira = new ApiClient(port, "mira");
+        String path = "/api/releases/%d/program".formatted(made.id());
+        ApiClient.Answer whole = mira.get(path);
+        assertThat(whole.status()).isEqualTo(409);
+        assertThat(whole.detail()).contains("%d programs".formatted(names.size()));
+        JsonNode listed = mira.get(path + "s").json();
+        assertThat(listed).hasSize(names.size());
+        for (int i = 0; i < names.size(); i++) {
+            assertThat(listed.get(i).get("name").asString()).isEqualTo(names.get(i));
+            String text = mira.get(path + "s/" + (i + 1)).text();
+            assertThat(text.lines().count()).isEqualTo(listed.get(i).get("lines").asLong());
+        }
     }
 
     // ---- begun again
