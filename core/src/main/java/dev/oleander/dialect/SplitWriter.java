@@ -40,12 +40,13 @@ public final class SplitWriter {
      * Writes a program and reads it back, part by part. The frame tells each its number (part) and
      * how many there are (parts).
      *
-     * @throws DialectException as {@link DialectWriter#write} and {@link #parts} do
+     * @throws DialectException as {@link DialectWriter#write} does, and when a single stop is
+     *     longer than a file may be
      */
     public Texts write(Program program, Map<String, String> frame, Map<String, String> stopNames) {
         CheckedWriter writer = new CheckedWriter(dialect);
         CheckedWriter.Checked whole = writer.write(program, framed(frame, 1, 1), stopNames);
-        List<Excerpt> parts = parts(program, whole.written());
+        List<Excerpt> parts = parts(program, whole.written(), stopNames);
         if (parts.isEmpty()) {
             return new Texts(whole, List.of(whole.written().lines().size()));
         }
@@ -101,9 +102,8 @@ public final class SplitWriter {
      * The parts in order; none when the whole keeps to the limits.
      *
      * @param whole text of the program
-     * @throws DialectException when a single stop is longer than a file may be
      */
-    List<Excerpt> parts(Program program, Written whole) {
+    private List<Excerpt> parts(Program program, Written whole, Map<String, String> stopNames) {
         Dialect.Limits limits = dialect.limits();
         if (fits(whole, limits)) {
             return List.of();
@@ -114,12 +114,16 @@ public final class SplitWriter {
         Size size = frame;
         Map<String, Size> sizes = sizes(program, whole);
         for (String stop : Excerpt.stops(program)) {
-            Size own = sizes.getOrDefault(stop, Size.NONE).plus(Size.ENTRY);
+            Size own = sizes.getOrDefault(stop, Size.NONE);
             if (!frame.plus(own).fits(limits)) {
                 throw new DialectException(
-                        "The stop %s alone has %d blocks and %d bytes; a file of %s holds %s."
+                        "Stop %s alone has %d blocks and %d bytes with header and footer; a file of %s holds %s."
                                 .formatted(
-                                        stop, own.blocks(), own.bytes(), dialect.title(), limits));
+                                        stopNames.getOrDefault(stop, stop),
+                                        frame.plus(own).blocks(),
+                                        frame.plus(own).bytes(),
+                                        dialect.title(),
+                                        limits));
             }
             if (!size.plus(own).fits(limits)) {
                 parts.add(excerpt(program, part));
@@ -148,24 +152,41 @@ public final class SplitWriter {
         return size.fits(limits);
     }
 
-    /** Header, footer and what else belongs to no stop. */
+    /** Header and footer: what stands before the first item and after the last. */
     private static Size frame(Written whole) {
+        List<Integer> items = whole.itemOfLine();
+        int first = 0;
+        while (first < items.size() && items.get(first) < 0) {
+            first++;
+        }
+        int last = items.size();
+        while (last > first && items.get(last - 1) < 0) {
+            last--;
+        }
         Size size = Size.ENTRY;
-        for (int i = 0; i < whole.lines().size(); i++) {
-            if (whole.itemOfLine().get(i) < 0) {
+        for (int i = 0; i < items.size(); i++) {
+            if (i < first || i >= last) {
                 size = size.plus(Size.of(whole.lines().get(i), whole));
             }
         }
         return size;
     }
 
+    /** By stop; what belongs to no item, such as a remark, belongs to the stop that follows. */
     private static Map<String, Size> sizes(Program program, Written whole) {
         Map<String, Size> sizes = new HashMap<>();
+        Size waiting = Size.NONE;
+        boolean began = false;
         for (int i = 0; i < whole.lines().size(); i++) {
+            Size line = Size.of(whole.lines().get(i), whole);
             int item = whole.itemOfLine().get(i);
             if (item >= 0) {
                 String stop = program.items().get(item).origin().stop();
-                sizes.merge(stop, Size.of(whole.lines().get(i), whole), Size::plus);
+                sizes.merge(stop, waiting.plus(line), Size::plus);
+                waiting = Size.NONE;
+                began = true;
+            } else if (began) {
+                waiting = waiting.plus(line);
             }
         }
         return sizes;

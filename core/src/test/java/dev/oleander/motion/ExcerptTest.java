@@ -168,6 +168,19 @@ class ExcerptTest {
         }
     }
 
+    /** Remarks of stops are no header: they neither fill the files nor make a stop too long. */
+    @Test
+    void filesAreFilled() {
+        Set<String> stops = Set.copyOf(Excerpt.stops(WHOLE));
+        int most = stops.size() + 12;
+        Dialect dialect = limited("{blocks: %d}".formatted(most), "");
+        List<Integer> lines =
+                new SplitWriter(dialect).write(WHOLE, Samples.FRAME, Map.of()).lines();
+        for (int count : lines.subList(0, lines.size() - 1)) {
+            assertThat(count).isBetween(most / 2, most);
+        }
+    }
+
     @Test
     void aShortProgramStaysWhole() {
         Dialect dialect = limited("{blocks: 100000}", "");

@@ -1,5 +1,6 @@
 package dev.oleander.web.api;
 
+import dev.oleander.dialect.DialectException;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.machine.CutDataException;
@@ -45,6 +46,7 @@ class ApiErrors extends ResponseEntityExceptionHandler {
         DrawException.class,
         FormulaException.class,
         CutDataException.class,
+        DialectException.class,
         PlanException.class
     })
     ProblemDetail badValue(RuntimeException refused) {

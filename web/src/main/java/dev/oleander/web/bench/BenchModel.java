@@ -1,5 +1,6 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.dialect.DialectException;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.SmallHoles;
@@ -129,8 +130,13 @@ class BenchModel {
                     waits.isEmpty() ? List.of("The plan is still being made.") : waits;
             return new ReleaseSlip(null, made, shown, obstacles, false, trial);
         }
-        ProgramPreview preview = releases.preview(job);
         List<String> obstacles = new ArrayList<>();
+        ProgramPreview preview = null;
+        try {
+            preview = releases.preview(job);
+        } catch (DialectException impossible) {
+            obstacles.add(impossible.getMessage());
+        }
         String revision = StageReport.revisionNeed(job.document().shape().revision());
         if (!revision.isEmpty()) {
             obstacles.add(revision);

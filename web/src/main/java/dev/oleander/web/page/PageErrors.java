@@ -1,5 +1,6 @@
 package dev.oleander.web.page;
 
+import dev.oleander.dialect.DialectException;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.plan.PlanException;
 import dev.oleander.web.job.NotFoundException;
@@ -32,7 +33,12 @@ class PageErrors {
                 "\"%s\" cannot be read as %s.".formatted(wrong.getValue(), wrong.getName()));
     }
 
-    @ExceptionHandler({PlanException.class, DrawingException.class, RefusedEditException.class})
+    @ExceptionHandler({
+        PlanException.class,
+        DialectException.class,
+        DrawingException.class,
+        RefusedEditException.class
+    })
     @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
     String notPossible(RuntimeException refused, Model model) {
         return page(model, 422, refused.getMessage());

@@ -20,6 +20,7 @@ import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.Stage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -182,6 +183,22 @@ class ReleaseWishTest extends WebTest {
             String text = mira.get(path + "s/" + (i + 1)).text();
             assertThat(text.lines().count()).isEqualTo(listed.get(i).get("lines").asLong());
         }
+    }
+
+    @Test
+    void aProgramThatNoFileHoldsIsToldBeforeTheRelease() {
+        String yaml = DialectLibrary.description("teasel") + "limits: {blocks: 20}\n";
+        formats.save("teasel", 1, yaml, "tiny memory", person("mira"));
+        long job = releasable("Too long");
+        PageClient pages = new PageClient(port).signedIn("mira");
+        HttpResponse<String> page = pages.get("/jobs/%d/release".formatted(job));
+        assertThat(page.statusCode()).isEqualTo(200);
+        assertThat(page.body()).contains("alone has", "20 blocks");
+        assertThat(pages.get("/jobs/%d/program".formatted(job)).statusCode()).isEqualTo(422);
+        ApiClient mira = new ApiClient(port, "mira");
+        ApiClient.Answer refused = mira.send("POST", "/api/jobs/%d/releases".formatted(job), "{}");
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.detail()).contains("alone has");
     }
 
     // ---- begun again
