@@ -21,6 +21,7 @@ import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.plan.wire.WireSamples;
 import dev.oleander.plan.wire.WireVisit;
 import dev.oleander.quantity.Typed;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -145,6 +146,23 @@ class WireSwathTest {
         assertCopy(reading, hole, 10.1, "is only 0.1 mm wide");
         assertCopy(reading, hole, 10.005, "no web is between them");
         assertThat(open(reading, WireSamples.plan(reading, 40, copy(hole, 15)))).isEmpty();
+    }
+
+    @Test
+    void aCopyWithinAnotherOpeningIsFound() {
+        Reading reading =
+                new Drawn()
+                        .rectangle(0, 0, 120, 60)
+                        .circle(20, 30, 5)
+                        .rectangle(60, 10, 40, 40)
+                        .reading();
+        String small =
+                reading.cut()
+                        .min(Comparator.comparingDouble(f -> f.chain().length()))
+                        .orElseThrow()
+                        .id();
+        assertCopy(reading, small, 60, "lie over each other");
+        assertThat(open(reading, WireSamples.plan(reading, 40, copy(small, 20)))).isEmpty();
     }
 
     private static WireChoices copy(String feature, double pitch) {

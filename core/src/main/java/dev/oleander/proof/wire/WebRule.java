@@ -12,6 +12,7 @@ import dev.oleander.proof.wire.WireProfiles.Plane;
 import dev.oleander.proof.wire.WireProfiles.Profile;
 import dev.oleander.quantity.Numbers;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -46,6 +47,7 @@ public final class WebRule extends WireRule {
                 for (Plane plane : Plane.values()) {
                     around(profiles, profile, plane, least, narrowest);
                 }
+                swallowed(profiles.at(turn), profile, narrowest);
             }
             narrowest.values().forEach(web -> tell(web, least, findings));
         }
@@ -87,6 +89,24 @@ public final class WebRule extends WireRule {
                 });
     }
 
+    /** An opening in another one, with no part between them, lies over it as a whole. */
+    private static void swallowed(List<Profile> all, Profile profile, Map<String, Web> narrowest) {
+        if (profile.isKeptInside()) {
+            return;
+        }
+        Profile around = null;
+        for (Profile other : all) {
+            boolean nearer = around == null || other.lower().area() < around.lower().area();
+            if (nearer && isIn(profile.lower(), other.lower())) {
+                around = other;
+            }
+        }
+        if (around != null && !around.isKeptInside()) {
+            Web none = new Web(profile, around, 0, profile.lower().start());
+            narrowest.put(profile.subject() + "|" + around.subject(), none);
+        }
+    }
+
     /** Two openings beside each other, or an opening in a part. */
     private static boolean isKeptBetween(Profile a, Profile b, Plane plane) {
         boolean aInB = isIn(a.at(plane), b.at(plane));
@@ -98,7 +118,9 @@ public final class WebRule extends WireRule {
     }
 
     private static boolean isIn(Contour inner, Contour outer) {
-        return inner.area() < outer.area() && outer.contains(inner.start());
+        return inner.area() < outer.area()
+                && inner.box().beyond(outer.box()) <= 0
+                && outer.contains(inner.start());
     }
 
     private static void tell(Web web, double least, Findings findings) {

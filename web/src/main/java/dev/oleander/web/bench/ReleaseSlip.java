@@ -112,12 +112,17 @@ public final class ReleaseSlip {
             return "";
         }
         return preview.checked().isTrue()
-                ? "Read back: %d lines, greatest deviation %s (allowed %s)."
+                ? "Read back: %d lines%s, greatest deviation %s (allowed %s)."
                         .formatted(
                                 preview.checked().written().lines().size(),
+                                files(preview.texts().lines().size()),
                                 micrometres(preview.checked().deviation()),
                                 micrometres(preview.checked().limit()))
                 : "Read back: " + preview.checked().faults().get(0);
+    }
+
+    private static String files(int count) {
+        return count == 1 ? "" : " in %d files".formatted(count);
     }
 
     static String micrometres(double mm) {

@@ -7,13 +7,19 @@ import java.util.Optional;
  *
  * @param fingerprint of the document it was made from
  * @param data fingerprint of the cutting data it was made with; empty when that was not kept
+ * @param format name of the format that it was written in, with its version
  */
-public record Released(String revision, String fingerprint, String data) {
+public record Released(String revision, String fingerprint, String data, String format) {
+
+    public static String format(String name, int version) {
+        return name + " " + version;
+    }
 
     /** Whether the same program would come of a result. */
     boolean isOf(JobResult result) {
         return fingerprint.equals(DocumentJson.fingerprint(result.document()))
-                && (data.isEmpty() || data.equals(result.dataFingerprint()));
+                && (data.isEmpty() || data.equals(result.dataFingerprint()))
+                && format.equals(format(result.dialect().name(), result.dialect().version()));
     }
 
     /** Where the newest release of a job is found. */

@@ -27,6 +27,7 @@ class LatestRelease implements Released.Lookup {
         return new Released(
                 release.revision(),
                 inputs.path("fingerprint").asString(),
-                inputs.path("dataFingerprint").asString(""));
+                inputs.path("dataFingerprint").asString(""),
+                Released.format(release.dialect(), release.dialectVersion()));
     }
 }
