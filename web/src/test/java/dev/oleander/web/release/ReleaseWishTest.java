@@ -249,6 +249,10 @@ class ReleaseWishTest extends WebTest {
         formats.save("teasel", 1, changed, "new controller", person("mira"));
         assertThat(resuming.format(made).events()).containsEntry("processOff", "M25");
         assertThat(resuming.from(made, resuming.starts(made).get(2).stop())).contains(" M25");
+        assertThat(jobs.view(job).stage(Stage.RELEASE).sentence()).isEqualTo("revision A, stale");
+        Release next = releases.release(job, person("mira"));
+        assertThat(next.revision()).isEqualTo("B");
+        assertThat(next.program()).contains(" M95");
     }
 
     /** Where all cuts end. */
