@@ -17,6 +17,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.PrecisionModel;
 import org.locationtech.jts.operation.overlayng.UnaryUnionNG;
@@ -57,21 +58,28 @@ final class Divisions {
         cut.forEach(f -> byId.put(f.id(), f));
         List<Fault> told = new ArrayList<>();
         List<Fault> left = faults;
-        for (Set<String> group : groups(byId, faults)) {
-            List<Feature> features = group.stream().map(byId::get).toList();
-            long open = features.stream().filter(f -> !f.isClosed()).count();
-            boolean asked = group.size() <= MOST && features.stream().noneMatch(Feature::onPurpose);
-            int parts = asked && open > 0 ? faces(features) : 0;
+        for (List<Feature> group : groups(byId, left)) {
+            long open = group.stream().filter(f -> !f.isClosed()).count();
+            int parts = isAsked(group) && open > 0 ? faces(group) : 0;
             if (parts > 1 && parts > group.size() - open) {
-                told.add(division(features, parts));
-                left = without(left, group, starts(features));
-            } else if (asked && open == 0 && shareEdges(features, faults)) {
-                told.add(noRoom(features));
-                left = without(left, group, features);
+                told.add(division(group, parts));
+                left = without(left, group, starts(group));
+            }
+        }
+        Map<String, Feature> outlines = new LinkedHashMap<>(byId);
+        outlines.values().removeIf(f -> f.kind() != Feature.Kind.OUTLINE);
+        for (List<Feature> group : groups(outlines, left)) {
+            if (isAsked(group) && shareEdges(group, left)) {
+                told.add(noRoom(group));
+                left = withoutMeetings(left, group);
             }
         }
         told.addAll(left);
         return told;
+    }
+
+    private static boolean isAsked(List<Feature> group) {
+        return group.size() <= MOST && group.stream().noneMatch(Feature::onPurpose);
     }
 
     private static Set<Point> starts(List<Feature> features) {
@@ -80,14 +88,19 @@ final class Divisions {
         return starts;
     }
 
-    private static List<Fault> without(List<Fault> faults, Set<String> group, Set<Point> starts) {
-        return faults.stream().filter(f -> !isOf(f, group, starts)).toList();
+    private static List<Fault> without(List<Fault> faults, List<Feature> group, Set<Point> starts) {
+        Set<String> ids = ids(group);
+        return faults.stream().filter(f -> !isOf(f, ids, starts)).toList();
+    }
+
+    private static Set<String> ids(List<Feature> group) {
+        return group.stream().map(Feature::id).collect(Collectors.toSet());
     }
 
     /** Without the places at which the parts meet. */
-    private List<Fault> without(List<Fault> faults, Set<String> group, List<Feature> features) {
-        return faults.stream()
-                .filter(f -> !isOf(f, group, Set.of()) && !isMeetingOf(f, features))
+    private List<Fault> withoutMeetings(List<Fault> faults, List<Feature> group) {
+        return without(faults, group, Set.of()).stream()
+                .filter(f -> !isMeetingOf(f, group))
                 .toList();
     }
 
@@ -103,16 +116,15 @@ final class Divisions {
         return features.stream().filter(there).count() > 1;
     }
 
-    /** Outlines that lie beside each other, some along a stretch. */
-    private static boolean shareEdges(List<Feature> features, List<Fault> faults) {
-        Set<String> ids = new HashSet<>(features.stream().map(Feature::id).toList());
-        return features.stream().allMatch(f -> f.kind() == Feature.Kind.OUTLINE)
-                && faults.stream()
+    /** Whether some lie beside each other along a stretch, and none over another. */
+    private static boolean shareEdges(List<Feature> group, List<Fault> faults) {
+        Set<String> ids = ids(group);
+        List<Fault.Kind> kinds =
+                faults.stream()
                         .filter(f -> !f.features().isEmpty() && ids.containsAll(f.features()))
-                        .noneMatch(f -> f.kind() == Fault.Kind.CROSSING)
-                && faults.stream()
-                        .filter(f -> f.kind() == Fault.Kind.SHARED_EDGE)
-                        .anyMatch(f -> !f.features().isEmpty() && ids.containsAll(f.features()));
+                        .map(Fault::kind)
+                        .toList();
+        return kinds.contains(Fault.Kind.SHARED_EDGE) && !kinds.contains(Fault.Kind.CROSSING);
     }
 
     private static Fault noRoom(List<Feature> features) {
@@ -133,7 +145,7 @@ final class Divisions {
     }
 
     /** Features that meet each other. */
-    private static List<Set<String>> groups(Map<String, Feature> byId, List<Fault> faults) {
+    private static List<List<Feature>> groups(Map<String, Feature> byId, List<Fault> faults) {
         Map<String, Set<String>> of = new TreeMap<>();
         for (Fault fault : faults) {
             if (fault.features().size() == 2 && byId.keySet().containsAll(fault.features())) {
@@ -146,9 +158,10 @@ final class Divisions {
             }
         }
         Set<Set<String>> groups = Collections.newSetFromMap(new IdentityHashMap<>());
-        List<Set<String>> ordered = new ArrayList<>();
-        of.values().stream().filter(groups::add).forEach(ordered::add);
-        return ordered;
+        return of.values().stream()
+                .filter(groups::add)
+                .map(group -> group.stream().map(byId::get).toList())
+                .toList();
     }
 
     private static Set<String> group(String id, Map<String, Set<String>> of) {
