@@ -23,7 +23,6 @@ import java.util.Map;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -60,19 +59,16 @@ class ReleaseApi {
 
     /** Acceptances are kept only when the release is made. */
     @PostMapping("/api/jobs/{id}/releases")
-    @Transactional
-    public ResponseEntity<ReleaseJson> release(
+    ResponseEntity<ReleaseJson> release(
             @PathVariable long id,
             @RequestBody(required = false) ReleaseRequest request,
             @AuthenticationPrincipal SignedIn who) {
-        if (request != null && request.acceptances() != null) {
-            jobs.edit(
-                    id,
-                    "Findings accepted",
-                    before -> accepted(before, request.acceptances(), who),
-                    who);
-        }
         ReleaseWish wish = request == null ? ReleaseWish.NONE : request.wish();
+        if (request != null && request.acceptances() != null) {
+            JobService.Edit accept = before -> accepted(before, request.acceptances(), who);
+            releases.requirePossible(jobs.imagined(id, accept), wish);
+            jobs.edit(id, "Findings accepted", accept, who);
+        }
         Release made = releases.release(id, wish, who);
         return ResponseEntity.created(URI.create("/api/releases/" + made.id()))
                 .body(ApiMapper.release(made));

@@ -49,6 +49,7 @@ public class Customers {
     }
 
     /** Takes over what an edit decided about unit or purposes. */
+    @Transactional
     void learn(JobDocument before, JobDocument after) {
         String name = after.order().customer();
         boolean same =

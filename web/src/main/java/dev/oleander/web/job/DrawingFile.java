@@ -1,44 +1,50 @@
 package dev.oleander.web.job;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.Transient;
 import java.time.Instant;
+import org.springframework.data.domain.Persistable;
 
-/** A drawing file as it came in. */
+/** A drawing file as it came in. Its id is known before it is kept. */
 @Entity
-class DrawingFile {
+class DrawingFile implements Persistable<Long> {
 
-    @Id
-    @GeneratedValue(strategy = GenerationType.IDENTITY)
-    private Long id;
-
+    @Id private Long id;
     private Long jobId;
     private String name;
     private byte[] content;
     private String sha256;
     private Instant addedAt;
 
-    protected DrawingFile() {}
+    /** Files are never changed: what is saved is new. */
+    @Transient private final boolean added;
 
-    DrawingFile(Long jobId, String name, byte[] content, String sha256, Instant addedAt) {
-        this.jobId = jobId;
-        this.name = name;
-        this.content = content;
-        this.sha256 = sha256;
-        this.addedAt = addedAt;
+    protected DrawingFile() {
+        added = false;
     }
 
-    Long id() {
+    DrawingFile(Long jobId, BroughtFiles.Brought file, Instant addedAt) {
+        this.id = file.id();
+        this.jobId = jobId;
+        this.name = file.name();
+        this.content = file.content();
+        this.sha256 = DocumentJson.sha256(file.content());
+        this.addedAt = addedAt;
+        this.added = true;
+    }
+
+    @Override
+    public Long getId() {
         return id;
     }
 
-    String name() {
-        return name;
+    @Override
+    public boolean isNew() {
+        return added;
     }
 
-    byte[] content() {
-        return content;
+    BroughtFiles.Brought brought() {
+        return new BroughtFiles.Brought(id, name, content);
     }
 }

@@ -1,6 +1,14 @@
 package dev.oleander.web.job;
 
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 /** Drawing files by id. */
-interface DrawingFileRepository extends JpaRepository<DrawingFile, Long> {}
+interface DrawingFileRepository extends JpaRepository<DrawingFile, Long> {
+
+    /** An id that no file has. */
+    @Query(
+            value = "select nextval(pg_get_serial_sequence('drawing_file', 'id'))",
+            nativeQuery = true)
+    long nextId();
+}

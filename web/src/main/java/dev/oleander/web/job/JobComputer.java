@@ -18,8 +18,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class JobComputer {
 
-    /** Results kept; the weight of a reading is its segments. */
-    private static final int MOST_RESULTS = 60;
+    /** The weight of a result is its stops, of a reading its segments. */
+    private static final int LEAST_WEIGHT = 200;
+
+    /** Bytes that a stop with its motion and its findings takes, roughly. */
+    private static final int BYTES_OF_STOP = 20_000;
 
     private static final int MOST_SEGMENTS = 1_000_000;
 
@@ -29,7 +32,7 @@ public class JobComputer {
     /** What a result follows from. */
     private record ResultKey(JobDocument document, long books, long formats) {}
 
-    private final DrawingFileRepository files;
+    private final BroughtFiles files;
     private final MachineLibrary machines;
     private final CutBooks books;
     private final WireBooks wireBooks;
@@ -38,7 +41,14 @@ public class JobComputer {
     private final Prover prover;
     private final PriceList prices;
     private final Cache<ResultKey, JobResult> results =
-            Caffeine.newBuilder().maximumSize(MOST_RESULTS).build();
+            Caffeine.newBuilder()
+                    .maximumWeight(Runtime.getRuntime().maxMemory() / 2 / BYTES_OF_STOP)
+                    .weigher((ResultKey key, JobResult result) -> weight(result))
+                    .build();
+
+    /** Those that somebody still holds, first of all those that are being planned. */
+    private final Cache<ResultKey, JobResult> held = Caffeine.newBuilder().weakValues().build();
+
     private final Cache<ShapeKey, Shape> shapes =
             Caffeine.newBuilder()
                     .maximumWeight(MOST_SEGMENTS)
@@ -48,7 +58,7 @@ public class JobComputer {
                     .build();
 
     JobComputer(
-            DrawingFileRepository files,
+            BroughtFiles files,
             MachineLibrary machines,
             CutBooks books,
             WireBooks wireBooks,
@@ -69,12 +79,19 @@ public class JobComputer {
      * @throws NotFoundException when the machine is not known
      */
     public JobResult result(JobDocument document) {
-        return results.get(key(document), key -> compute(key.document()));
+        return results.get(
+                key(document), key -> held.get(key, unknown -> compute(unknown.document())));
+    }
+
+    /** Copies times features: what is not known before the plan is made. */
+    private static int weight(JobResult result) {
+        long stops = (long) result.reading().features().size() * result.document().quantity();
+        return (int) Math.min(1_000_000, LEAST_WEIGHT + stops);
     }
 
     /** The result of a document when there is one already. */
     Optional<JobResult> known(JobDocument document) {
-        return Optional.ofNullable(results.getIfPresent(key(document)));
+        return Optional.ofNullable(held.getIfPresent(key(document)));
     }
 
     private ResultKey key(JobDocument document) {

@@ -3,62 +3,50 @@ package dev.oleander.web.job;
 import dev.oleander.drawing.Layer;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.web.account.Account;
-import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
-import java.time.Clock;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
-/** Makes, reads and edits jobs. Every edit appends a step; nothing is overwritten. */
+/**
+ * Makes, reads and edits jobs. Every edit appends a step; nothing is overwritten. Reads, then
+ * computes and waits, then writes: {@link JobStore} has the transactions.
+ */
 @Service
-@Transactional(readOnly = true)
 public class JobService {
 
     /** Stops up to which an order is planned again to compare another with it. */
     private static final int MOST_COMPARED = 3_000;
 
-    private final JobRepository jobs;
-    private final JobStepRepository steps;
-    private final DrawingFileRepository files;
-    private final AccountRepository accounts;
+    /** How often an edit that need not be on a certain step is made again on the next one. */
+    private static final int MOST_TRIES = 20;
+
+    private final JobStore store;
+    private final BroughtFiles files;
     private final JobComputer computer;
     private final Planning planning;
     private final Revisions revisions;
     private final Proposals proposals;
     private final OrderCheck orderCheck;
-    private final Released.Lookup releases;
-    private final Clock clock;
 
     JobService(
-            JobRepository jobs,
-            JobStepRepository steps,
-            DrawingFileRepository files,
-            AccountRepository accounts,
+            JobStore store,
+            BroughtFiles files,
             JobComputer computer,
             Planning planning,
             Revisions revisions,
             Proposals proposals,
-            OrderCheck orderCheck,
-            Released.Lookup releases,
-            Clock clock) {
-        this.jobs = jobs;
-        this.steps = steps;
+            OrderCheck orderCheck) {
+        this.store = store;
         this.files = files;
-        this.accounts = accounts;
         this.computer = computer;
         this.planning = planning;
         this.revisions = revisions;
         this.proposals = proposals;
         this.orderCheck = orderCheck;
-        this.releases = releases;
-        this.clock = clock;
     }
 
     /** A drawing file somebody brought. */
@@ -70,29 +58,32 @@ public class JobService {
      * @return its id
      * @throws dev.oleander.drawing.DrawingException when a file cannot be read; then no job is made
      */
-    @Transactional
     public long create(
             List<Upload> uploads,
             JobDocument.Order order,
             UnaryOperator<JobDocument> settings,
             SignedIn who) {
         orderCheck.check(order);
-        Account account = accounts.getReferenceById(who.id());
-        Instant now = clock.instant();
-        Job job = new Job(account, now);
-        job.pointTo(
-                JobStep.NONE,
-                document(order, List.of()),
-                new Job.Summary(Stage.SHAPE, "", ""),
-                account,
-                now);
-        jobs.saveAndFlush(job);
-        List<Long> ids = uploads.stream().map(u -> store(job, u, now)).toList();
-        JobDocument wished = settings.apply(document(order, ids));
+        long id = files.bring(uploads, brought -> make(brought, order, settings, who));
+        settled(store.read(id));
+        return id;
+    }
+
+    private long make(
+            List<BroughtFiles.Brought> brought,
+            JobDocument.Order order,
+            UnaryOperator<JobDocument> settings,
+            SignedIn who) {
+        JobDocument plain = document(order, ids(brought));
+        JobDocument wished = settings.apply(plain);
         requireLayers(wished);
-        JobDocument document = orderCheck.checked(document(order, ids), proposals.propose(wished));
-        append(job, document, ids.isEmpty() ? "Job begun" : "Drawing brought in", account);
-        return job.id();
+        JobDocument document = orderCheck.checked(plain, proposals.propose(wished));
+        String label = brought.isEmpty() ? "Job begun" : "Drawing brought in";
+        return store.make(document, brought, label, summary(document, Optional.empty()), who);
+    }
+
+    private static List<Long> ids(List<BroughtFiles.Brought> brought) {
+        return brought.stream().map(BroughtFiles.Brought::id).toList();
     }
 
     /** Layers that somebody names with a purpose are there; names are alike whatever their case. */
@@ -114,13 +105,6 @@ public class JobService {
         }
     }
 
-    private Long store(Job job, Upload upload, Instant now) {
-        String sha = DocumentJson.sha256(upload.content());
-        return files.saveAndFlush(
-                        new DrawingFile(job.id(), upload.name(), upload.content(), sha, now))
-                .id();
-    }
-
     private static JobDocument document(JobDocument.Order order, List<Long> files) {
         return new JobDocument(
                 order,
@@ -130,43 +114,37 @@ public class JobService {
                 Map.of());
     }
 
+    // ---- read
+
     /**
+     * The job as it is, with its plan when that is there in time.
+     *
      * @throws NotFoundException when there is none
      */
     public JobView view(long id) {
-        return view(job(id));
+        return view(store.read(id));
     }
 
-    /** The job as it is and stays until the transaction ends. */
-    @Transactional
-    public JobView heldView(long id) {
-        return view(heldJob(id));
-    }
-
-    private JobView view(Job job) {
-        JobStep step = step(job, job.pointer());
-        JobResult result = computer.result(DocumentJson.read(step.document()));
-        String undo = step.parent() == JobStep.NONE ? null : step.label();
-        String redo = steps.newestChild(job.id(), job.pointer()).map(JobStep::label).orElse(null);
-        Optional<Planning.State> plan = planning.await(job.id(), result);
-        List<StageView> stages = stages(job, result, plan);
+    private JobView view(JobStore.State state) {
+        JobResult result = computer.result(state.document());
+        Optional<Planning.State> plan = planning.await(state.id(), result);
         return new JobView(
-                job.id(),
-                job.pointer(),
+                state.id(),
+                state.step(),
                 result,
-                stages,
+                new StageReport(result, state.released(), plan).stages(),
                 plan,
-                before(job, step, result),
-                undo,
-                redo);
+                before(state, result),
+                state.isFirst() ? null : state.label(),
+                state.redo());
     }
 
     /** What the step before came to, when this one changed the order of the stops. */
-    private Optional<JobResult> before(Job job, JobStep step, JobResult result) {
-        if (step.parent() == JobStep.NONE || !result.isPlanned()) {
+    private Optional<JobResult> before(JobStore.State state, JobResult result) {
+        if (state.isFirst() || !result.isPlanned()) {
             return Optional.empty();
         }
-        JobDocument parent = DocumentJson.read(step(job, step.parent()).document());
+        JobDocument parent = DocumentJson.read(state.before());
         PlanChoices now = result.document().plan();
         boolean same =
                 parent.plan().order() == now.order()
@@ -180,9 +158,38 @@ public class JobService {
                 : computer.known(parent).filter(JobResult::isPlanned);
     }
 
-    private List<StageView> stages(Job job, JobResult result, Optional<Planning.State> plan) {
-        return new StageReport(result, releases.latest(job.id()), plan).stages();
+    /** What the board shows of a document that is not planned yet. */
+    private Job.Summary summary(JobDocument document, Optional<Released> released) {
+        JobResult result = computer.result(document);
+        Optional<Planning.State> plan =
+                result.isComplete() ? Optional.empty() : Optional.of(Planning.State.WAITING);
+        return summary(result, new StageReport(result, released, plan).stages());
     }
+
+    private static Job.Summary summary(JobResult result, List<StageView> stages) {
+        return new Job.Summary(
+                StageReport.next(stages).stage(),
+                limited(StageReport.nextAction(stages)),
+                result.shape().picture());
+    }
+
+    private static String limited(String sentence) {
+        return sentence.length() <= 400 ? sentence : sentence.substring(0, 399) + "…";
+    }
+
+    /** The view of a state, which the board shows too from now on. */
+    private JobView settled(JobStore.State state) {
+        JobView view = view(state);
+        Job.Summary summary = summary(view.result(), view.stages());
+        boolean shown =
+                summary.stage() == state.stage() && summary.nextAction().equals(state.nextAction());
+        if (!shown) {
+            store.summarise(state.id(), state.step(), summary);
+        }
+        return view;
+    }
+
+    // ---- edit
 
     /** What an edit does to a document. Refusals are thrown: {@link RefusedEditException}. */
     @FunctionalInterface
@@ -193,7 +200,6 @@ public class JobService {
     /**
      * See {@link #edit(long, Integer, String, Edit, SignedIn)}; on the latest step, whatever it is.
      */
-    @Transactional
     public JobView edit(long id, String label, Edit edit, SignedIn who) {
         return edit(id, null, label, edit, who);
     }
@@ -201,23 +207,52 @@ public class JobService {
     /**
      * Appends a step, or changes nothing when the document stays the same.
      *
-     * @param seenStep step the person saw; null: not checked
+     * @param seenStep step the person saw; null: not checked, the edit is made on what is there
      * @param label what the edit does, for undo and for others: Lead-in of stop 3
      * @throws StaleEditException when somebody else was faster
      * @throws RefusedEditException when the edit cannot be taken
      */
-    @Transactional
     public JobView edit(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
-        Job job = heldJob(id);
-        requireSeen(job, seenStep);
-        JobDocument before = DocumentJson.read(step(job, job.pointer()).document());
-        JobDocument wished = edit.apply(computer.result(before));
-        if (!wished.equals(before)) {
+        for (int i = 0; i < MOST_TRIES; i++) {
+            JobStore.State state = seen(id, seenStep);
+            JobDocument before = state.document();
+            JobDocument wished = edit.apply(computer.result(before));
+            if (wished.equals(before)) {
+                return settled(state);
+            }
             JobDocument after = orderCheck.checked(before, wished);
-            append(job, after, label, accounts.getReferenceById(who.id()));
-            proposals.learn(before, after);
+            if (append(state, after, List.of(), label, who)) {
+                proposals.learn(before, after);
+                return settled(store.read(id));
+            }
         }
-        return view(job);
+        throw new StaleEditException(List.of());
+    }
+
+    private boolean append(
+            JobStore.State state,
+            JobDocument after,
+            List<BroughtFiles.Brought> brought,
+            String label,
+            SignedIn who) {
+        JobStore.Appended appended =
+                new JobStore.Appended(after, brought, label, summary(after, state.released()));
+        return store.append(state.id(), state.step(), appended, who).isPresent();
+    }
+
+    private JobStore.State seen(long id, Integer seenStep) {
+        JobStore.State state = store.read(id);
+        if (seenStep != null && seenStep != state.step()) {
+            throw new StaleEditException(store.since(id, seenStep));
+        }
+        return state;
+    }
+
+    /** What a job would be after an edit that is not made. */
+    public JobView imagined(long id, Edit edit) {
+        JobStore.State state = store.read(id);
+        JobDocument wished = edit.apply(computer.result(state.document()));
+        return view(state.with(orderCheck.checked(state.document(), wished)));
     }
 
     /** What a new version of the drawing did to a job. */
@@ -231,121 +266,78 @@ public class JobService {
      *     changes
      * @throws StaleEditException when somebody else was faster
      */
-    @Transactional
     public Revised revise(long id, Integer seenStep, List<Upload> uploads, SignedIn who) {
-        Job job = heldJob(id);
-        requireSeen(job, seenStep);
-        Instant now = clock.instant();
-        List<Long> ids = uploads.stream().map(u -> store(job, u, now)).toList();
-        JobDocument before = DocumentJson.read(step(job, job.pointer()).document());
-        Revisions.Outcome outcome = revisions.revise(computer.result(before), ids);
-        append(
-                job,
-                outcome.document(),
-                "New version of the drawing",
-                accounts.getReferenceById(who.id()));
-        return new Revised(view(job), outcome.kept(), outcome.stale(), outcome.lost());
-    }
-
-    private void requireSeen(Job job, Integer seenStep) {
-        if (seenStep != null && seenStep != job.pointer()) {
-            throw new StaleEditException(
-                    steps.since(job.id(), seenStep).stream()
-                            .map(
-                                    s ->
-                                            new StaleEditException.Change(
-                                                    s.account().fullName(), s.label()))
-                            .toList());
-        }
-    }
-
-    private void append(Job job, JobDocument document, String label, Account account) {
-        Instant now = clock.instant();
-        int number = steps.lastNumber(job.id()) + 1;
-        steps.save(
-                new JobStep(
-                        new JobStep.Key(job.id(), number),
-                        job.pointer(),
-                        label,
-                        DocumentJson.write(document),
-                        account,
-                        now));
-        job.pointTo(number, document, summary(job, document), account, now);
-        jobs.flush();
-    }
-
-    private Job.Summary summary(Job job, JobDocument document) {
-        JobResult result = computer.result(document);
-        List<StageView> stages = stages(job, result, planning.await(job.id(), result));
-        return new Job.Summary(
-                StageReport.next(stages).stage(),
-                limited(StageReport.nextAction(stages)),
-                result.shape().picture());
-    }
-
-    private static String limited(String sentence) {
-        return sentence.length() <= 400 ? sentence : sentence.substring(0, 399) + "…";
+        JobStore.State state = seen(id, seenStep);
+        Revisions.Outcome outcome =
+                files.bring(
+                        uploads,
+                        brought -> {
+                            Revisions.Outcome made =
+                                    revisions.revise(
+                                            computer.result(state.document()), ids(brought));
+                            String label = "New version of the drawing";
+                            if (!append(state, made.document(), brought, label, who)) {
+                                throw new StaleEditException(store.since(id, state.step()));
+                            }
+                            return made;
+                        });
+        JobView view = settled(store.read(id));
+        return new Revised(view, outcome.kept(), outcome.stale(), outcome.lost());
     }
 
     /** Takes the present step back; a step that nothing is before stays. */
-    @Transactional
     public JobView undo(long id, SignedIn who) {
-        Job job = heldJob(id);
-        int parent = step(job, job.pointer()).parent();
-        return parent == JobStep.NONE ? view(job) : move(job, parent, who);
+        JobStore.State state = store.read(id);
+        return state.isFirst()
+                ? settled(state)
+                : move(state, state.parent(), DocumentJson.read(state.before()), who);
     }
 
     /** Brings back the newest step that was taken back from here. */
-    @Transactional
     public JobView redo(long id, SignedIn who) {
-        Job job = heldJob(id);
-        return steps.newestChild(job.id(), job.pointer())
-                .map(next -> move(job, next.number(), who))
-                .orElseGet(() -> view(job));
+        JobStore.State state = store.read(id);
+        return state.next() == null
+                ? settled(state)
+                : move(state, state.next(), store.document(id, state.next()), who);
     }
 
-    private JobView move(Job job, int to, SignedIn who) {
-        JobDocument document = DocumentJson.read(step(job, to).document());
-        Account account = accounts.getReferenceById(who.id());
-        job.pointTo(to, document, summary(job, document), account, clock.instant());
-        jobs.flush();
-        return view(job);
+    private JobView move(JobStore.State state, int to, JobDocument document, SignedIn who) {
+        Job.Summary summary = summary(document, state.released());
+        if (!store.move(state.id(), state.step(), to, document, summary, who)) {
+            throw new StaleEditException(store.since(state.id(), state.step()));
+        }
+        return settled(store.read(state.id()));
     }
+
+    // ---- plan
 
     /**
      * Begins the plan of a job again, or stops it.
      *
      * @param wanted whether there is to be one
      */
-    @Transactional
     public JobView plan(long id, boolean wanted) {
         if (wanted) {
             planning.resume(id);
         } else {
             planning.stop(id);
         }
-        refreshSummary(id);
-        return view(id);
+        return settled(store.read(id));
     }
 
     /** Computes anew what the board shows, after a release or when a plan is there. */
-    @Transactional
     public void refreshSummary(long id) {
-        Job job = heldJob(id);
-        JobDocument document = DocumentJson.read(step(job, job.pointer()).document());
-        Job.Summary summary = summary(job, document);
-        job.summarise(summary.stage(), summary.nextAction());
+        settled(store.read(id));
     }
 
-    private Job heldJob(long id) {
-        return jobs.findHeldById(id).orElseThrow(() -> NotFoundException.job(id));
-    }
-
-    private Job job(long id) {
-        return jobs.findById(id).orElseThrow(() -> NotFoundException.job(id));
-    }
-
-    private JobStep step(Job job, int number) {
-        return steps.findById(new JobStep.Key(job.id(), number)).orElseThrow();
+    /**
+     * Holds a job until the transaction of the caller ends.
+     *
+     * @throws StaleEditException when a step that somebody saw is not its present one any more
+     */
+    public void hold(long id, int seenStep) {
+        if (!store.holds(id, seenStep)) {
+            throw new StaleEditException(store.since(id, seenStep));
+        }
     }
 }

@@ -16,8 +16,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Plans and proves jobs. What takes longer than a person likes to wait goes on in the background,
@@ -31,14 +29,8 @@ public class Planning {
 
     private static final Logger LOG = LoggerFactory.getLogger(Planning.class);
 
-    private final ExecutorService threads =
-            Executors.newFixedThreadPool(
-                    AT_A_TIME,
-                    task -> {
-                        Thread thread = new Thread(task, "planning");
-                        thread.setDaemon(true);
-                        return thread;
-                    });
+    private final ExecutorService threads = threads(AT_A_TIME, "planning");
+    private final ExecutorService followers = threads(1, "plan-followers");
     private final Map<Long, Work> works = new ConcurrentHashMap<>();
     private final Duration patience;
     private final Duration proofPatience;
@@ -48,6 +40,16 @@ public class Planning {
         this.patience = settings.patience();
         this.proofPatience = settings.proofPatience();
         this.events = events;
+    }
+
+    private static ExecutorService threads(int most, String name) {
+        return Executors.newFixedThreadPool(
+                most,
+                task -> {
+                    Thread thread = new Thread(task, name);
+                    thread.setDaemon(true);
+                    return thread;
+                });
     }
 
     /** The plan of a job is there that somebody did not wait for. */
@@ -60,6 +62,9 @@ public class Planning {
      * @param end what came of it, when it does not go on by itself
      */
     public record State(double done, String doing, End end) {
+
+        /** Of a plan that nobody has begun. */
+        static final State WAITING = new State(0, "Waiting for its turn", End.NONE);
 
         /** Why it does not go on. */
         public enum End {
@@ -126,6 +131,7 @@ public class Planning {
     void close() {
         works.values().forEach(work -> work.wanted = false);
         threads.shutdownNow();
+        followers.shutdownNow();
     }
 
     private final class Work implements Runnable, Progress {
@@ -137,7 +143,7 @@ public class Planning {
         private volatile long proofDeadline;
         private volatile boolean wanted = true;
         private volatile boolean failed;
-        private volatile State state = new State(0, "Waiting for its turn", State.End.NONE);
+        private volatile State state = State.WAITING;
         private boolean leftAlone;
         private boolean complete;
 
@@ -186,9 +192,9 @@ public class Planning {
             }
         }
 
-        /** Not from the thread that leaves, which may still be at the end of its transaction. */
+        /** Not from a thread that plans or waits for a plan: who is told may do both. */
         private void tell() {
-            threads.execute(() -> events.publishEvent(new Ready(job)));
+            followers.execute(() -> events.publishEvent(new Ready(job)));
         }
 
         /** Whether it is complete in time. */
@@ -198,7 +204,7 @@ public class Planning {
                 boolean inTime =
                         until(deadline, planned) && until(proofDeadline, ended) && isComplete();
                 if (!inTime) {
-                    leaveAfterTransaction();
+                    leave();
                 }
                 return inTime;
             } catch (InterruptedException closing) {
@@ -215,21 +221,6 @@ public class Planning {
 
         private synchronized boolean isComplete() {
             return complete;
-        }
-
-        /** What is told before could speak of a job that others cannot see yet. */
-        private void leaveAfterTransaction() {
-            if (!TransactionSynchronizationManager.isSynchronizationActive()) {
-                leave();
-                return;
-            }
-            TransactionSynchronizationManager.registerSynchronization(
-                    new TransactionSynchronization() {
-                        @Override
-                        public void afterCompletion(int status) {
-                            leave();
-                        }
-                    });
         }
 
         private synchronized void leave() {

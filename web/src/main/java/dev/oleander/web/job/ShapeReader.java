@@ -20,9 +20,9 @@ final class ShapeReader {
     /** mm between the drawings of one job. */
     private static final double BETWEEN_DRAWINGS = 20;
 
-    private final DrawingFileRepository files;
+    private final BroughtFiles files;
 
-    ShapeReader(DrawingFileRepository files) {
+    ShapeReader(BroughtFiles files) {
         this.files = files;
     }
 
@@ -50,7 +50,7 @@ final class ShapeReader {
                         choices.unit() == null ? options : options.withUnit(choices.unit()));
         List<Drawing> drawings =
                 choices.files().stream()
-                        .map(id -> files.findById(id).orElseThrow())
+                        .map(id -> files.find(id))
                         .map(f -> reader.read(f.name(), f.content()))
                         .toList();
         return new SideBySide(BETWEEN_DRAWINGS).join(drawings);

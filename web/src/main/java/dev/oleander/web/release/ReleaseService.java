@@ -16,7 +16,6 @@ import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.Stop;
 import dev.oleander.proof.Proof;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.format.SavedFormat;
@@ -40,25 +39,27 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Writes proven programs and keeps them for ever. */
 @Service
-@Transactional(readOnly = true)
 public class ReleaseService {
 
     private static final JsonMapper JSON =
             JsonMapper.builder().enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
 
+    /** How often a program is written anew because somebody else took its revision. */
+    private static final int MOST_TRIES = 10;
+
     private final ReleaseRepository releases;
     private final JobService jobs;
-    private final AccountRepository accounts;
+    private final ReleaseKeeper keeper;
     private final ShopSheet shopSheet;
     private final Formats formats;
     private final Clock clock;
@@ -66,13 +67,13 @@ public class ReleaseService {
     ReleaseService(
             ReleaseRepository releases,
             JobService jobs,
-            AccountRepository accounts,
+            ReleaseKeeper keeper,
             ShopSheet shopSheet,
             Formats formats,
             Clock clock) {
         this.releases = releases;
         this.jobs = jobs;
-        this.accounts = accounts;
+        this.keeper = keeper;
         this.shopSheet = shopSheet;
         this.formats = formats;
         this.clock = clock;
@@ -168,7 +169,7 @@ public class ReleaseService {
     }
 
     private ProgramPreview preview(JobView job, Dialect format, ReleaseWish wish) {
-        String revision = nextRevision(job.id(), wish);
+        String revision = keeper.nextRevision(job.id(), wish.isTrial());
         Map<String, String> frame = frame(job, revision);
         if (wish.isTrial()) {
             int count = wish.stops().size();
@@ -189,7 +190,6 @@ public class ReleaseService {
     }
 
     /** The same as a release of the whole run with the usual parameters. */
-    @Transactional
     public Release release(long jobId, SignedIn who) {
         return release(jobId, ReleaseWish.NONE, who);
     }
@@ -200,29 +200,32 @@ public class ReleaseService {
      * @throws ReleaseRefusedException when a finding stands against it, the text differs from the
      *     plan, or the wish cannot be
      */
-    @Transactional
     public Release release(long jobId, ReleaseWish wish, SignedIn who) {
-        JobView job = jobs.heldView(jobId);
-        Proof proof = job.result().proof();
-        requireReleasable(job, proof);
+        for (int i = 0; i < MOST_TRIES; i++) {
+            JobView job = jobs.view(jobId);
+            ProgramPreview preview = requirePossible(job, wish);
+            Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+            Release.Content content = content(job, wish, preview, who, now);
+            Optional<Release> made =
+                    keeper.keep(origin(job), preview.revision(), content, who, now);
+            if (made.isPresent()) {
+                jobs.refreshSummary(jobId);
+                return made.get();
+            }
+        }
+        throw new ReleaseRefusedException(
+                "Others release this job at the same moment. Try again.", List.of());
+    }
+
+    /**
+     * Proves, writes, reads back and compares, and keeps nothing.
+     *
+     * @throws ReleaseRefusedException as {@link #release(long, ReleaseWish, SignedIn)} does
+     */
+    public ProgramPreview requirePossible(JobView job, ReleaseWish wish) {
+        requireReleasable(job, job.result().proof());
         requireStops(job.result(), wish);
-        ProgramPreview preview = written(job, wish);
-        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
-        String before =
-                releases.findFirstByJobIdOrderByIdDesc(jobId).map(Release::sha256).orElse(null);
-        Release.Content content = content(job, wish, preview, who, now);
-        Release.Seal seal =
-                new Release.Seal(preview.revision(), ReleaseSeal.of(content, before), before);
-        Release made =
-                releases.saveAndFlush(
-                        new Release(
-                                origin(job),
-                                content,
-                                seal,
-                                accounts.getReferenceById(who.id()),
-                                now));
-        jobs.refreshSummary(jobId);
-        return made;
+        return written(job, wish);
     }
 
     private ProgramPreview written(JobView job, ReleaseWish wish) {
@@ -387,15 +390,5 @@ public class ReleaseService {
 
     private static String label(Object row) {
         return row instanceof WireRow wire ? wire.label() : ((CutRow) row).label();
-    }
-
-    private String nextRevision(long job, ReleaseWish wish) {
-        if (wish.isTrial()) {
-            return "T" + (releases.countByJobIdAndTrial(job, true) + 1);
-        }
-        return releases.findFirstByJobIdAndTrialOrderByIdDesc(job, false)
-                .map(Release::revision)
-                .map(RevisionLetters::after)
-                .orElse("A");
     }
 }
