@@ -402,12 +402,14 @@ document.addEventListener('submit', (event) => {
   }
 });
 
-document.addEventListener('htmx:sendError', () => say('The server cannot be reached. What you set was not kept; try again.'));
+document.addEventListener('htmx:sendError', () => say('The server cannot be reached. Look whether what you set is there before you set it again.'));
 document.addEventListener('htmx:responseError', ({detail: {xhr}}) => {
   if (xhr.status === 403) {
     say('Your role may look at jobs and take programs, not change them.');
   } else if (xhr.status >= 500) {
-    say('Something went wrong on our side; the job is as it was before.');
+    say(xhr.status === 503
+      ? 'Too much is going on at this moment. Look whether your change is there, and try again in a few seconds.'
+      : 'Something went wrong on our side. Look whether your change is there before you make it again.');
   }
 });
 

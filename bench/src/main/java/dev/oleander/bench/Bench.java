@@ -17,7 +17,8 @@ public final class Bench {
                     new DrawingArea(),
                     new CuttingArea(),
                     new MotionArea(),
-                    new WireArea());
+                    new WireArea(),
+                    new LoadArea());
 
     private Bench() {}
 

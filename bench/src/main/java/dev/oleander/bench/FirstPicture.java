@@ -1,26 +1,15 @@
 package dev.oleander.bench;
 
 import java.io.File;
-import java.io.IOException;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
-import java.net.http.HttpResponse;
-import java.net.http.HttpResponse.BodyHandlers;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.Arrays;
-import java.util.Base64;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import org.openqa.selenium.support.ui.WebDriverWait;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * From opening the Proof of a sheet with tens of thousands of motions to its first picture, in a
@@ -72,14 +61,15 @@ final class FirstPicture implements AutoCloseable {
     static List<Row> measure() throws Exception {
         try (ServedApp app = new ServedApp()) {
             app.start();
-            long job = makeJob(app);
+            ServedJobs jobs = new ServedJobs(app);
+            long job = jobs.make(PLATES, 7, 1);
             try (FirstPicture before = new FirstPicture(app)) {
                 before.signIn();
                 before.layOut(job);
             }
             app.stop();
             app.start();
-            requirePlan(app, job);
+            jobs.requirePlan(job);
             try (FirstPicture after = new FirstPicture(app)) {
                 after.signIn();
                 return after.rows(job);
@@ -147,54 +137,6 @@ final class FirstPicture implements AutoCloseable {
 
     private void open(String path) {
         browser.get(app.address(path).toString());
-    }
-
-    private static long makeJob(ServedApp app) throws IOException, InterruptedException {
-        Map<String, String> fields = new LinkedHashMap<>();
-        fields.put("machine", "teasel");
-        fields.put("material", "mild steel");
-        fields.put("thickness", "6");
-        fields.put("quantity", "1");
-        String edge = "oleander-bench";
-        StringBuilder body = new StringBuilder();
-        fields.forEach((name, value) -> body.append(part(edge, "\"%s\"".formatted(name), value)));
-        body.append(part(edge, "\"file\"; filename=\"plates.dxf\"", PlateSheet.of(PLATES, 7)));
-        body.append("--").append(edge).append("--\r\n");
-        String answer =
-                answer(
-                        request(app, "/api/jobs")
-                                .header("Content-Type", "multipart/form-data; boundary=" + edge)
-                                .POST(BodyPublishers.ofString(body.toString())));
-        return JsonMapper.shared().readTree(answer).get("id").asLong();
-    }
-
-    private static String part(String edge, String name, String value) {
-        return "--%s\r\nContent-Disposition: form-data; name=%s\r\n\r\n%s\r\n"
-                .formatted(edge, name, value);
-    }
-
-    /** Waits until the job is planned and proved. */
-    private static void requirePlan(ServedApp app, long job)
-            throws IOException, InterruptedException {
-        answer(request(app, "/api/jobs/%d/proof".formatted(job)));
-    }
-
-    private static HttpRequest.Builder request(ServedApp app, String path) {
-        byte[] account = "mira:slipway-mira".getBytes(StandardCharsets.UTF_8);
-        return HttpRequest.newBuilder(app.address(path))
-                .header("Authorization", "Basic " + Base64.getEncoder().encodeToString(account));
-    }
-
-    private static String answer(HttpRequest.Builder request)
-            throws IOException, InterruptedException {
-        HttpResponse<String> answer =
-                HttpClient.newHttpClient().send(request.build(), BodyHandlers.ofString());
-        if (answer.statusCode() >= 400) {
-            throw new IllegalStateException(
-                    "%s answers %d: %s"
-                            .formatted(answer.uri(), answer.statusCode(), answer.body()));
-        }
-        return answer.body();
     }
 
     @Override

@@ -17,6 +17,9 @@ import java.util.stream.Stream;
  */
 final class ServedApp implements AutoCloseable {
 
+    /** Clock ticks of the kernel in a second. */
+    private static final double TICKS = 100;
+
     private final Path data;
     private final int port;
 
@@ -46,6 +49,27 @@ final class ServedApp implements AutoCloseable {
 
     URI address(String path) {
         return URI.create("http://127.0.0.1:" + port + path);
+    }
+
+    /** Memory that the server holds, MB. */
+    double megabytes() throws IOException {
+        return Files.readAllLines(process("status")).stream()
+                .filter(line -> line.startsWith("VmRSS:"))
+                .mapToDouble(line -> Double.parseDouble(line.replaceAll("[^0-9]", "")) / 1024)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Processor time of the server since its start, s. */
+    double processorSeconds() throws IOException {
+        String stat = Files.readString(process("stat"));
+        String[] fields = stat.substring(stat.lastIndexOf(')') + 2).split(" ");
+        return (Long.parseLong(fields[11]) + Long.parseLong(fields[12])) / TICKS;
+    }
+
+    private Path process(String file) throws IOException {
+        String pid = Files.readString(data.resolve("server.pid")).strip().split("\\s+")[0];
+        return Path.of("/proc", pid, file);
     }
 
     /** Stops it and throws its data away. */

@@ -29,6 +29,7 @@ class ApiSignInProblems implements AuthenticationEntryPoint, AccessDeniedHandler
             HttpServletResponse response,
             AuthenticationException failure)
             throws IOException {
+        SignInFailures.requireKnown(failure);
         response.setHeader("WWW-Authenticate", "Basic realm=\"Oleander\"");
         write(
                 response,

@@ -1,5 +1,6 @@
 package dev.oleander.web.account;
 
+import java.time.Duration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -40,7 +41,7 @@ class SecurityConfig {
 
     @Bean
     PasswordEncoder passwordEncoder() {
-        return new BCryptPasswordEncoder();
+        return new RememberingEncoder(new BCryptPasswordEncoder(), Duration.ofMinutes(2));
     }
 
     /** Programs: HTTP Basic, no session and so no CSRF. */
@@ -85,7 +86,7 @@ class SecurityConfig {
                 .formLogin(
                         form ->
                                 form.loginPage("/sign-in")
-                                        .failureUrl("/sign-in?refused")
+                                        .failureHandler(new SignInFailures())
                                         .defaultSuccessUrl("/"))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?left"))
                 .requestCache(cache -> cache.requestCache(pagesOnly()))

@@ -16,6 +16,7 @@ final class ApiJson {
 
     record JobJson(
             long id,
+            int step,
             String name,
             String machine,
             String material,

@@ -66,6 +66,7 @@ final class ApiMapper {
         }
         return new JobJson(
                 job.id(),
+                job.step(),
                 d.name(),
                 job.result().machine().name(),
                 d.material(),

@@ -38,8 +38,11 @@ public interface JobRepository extends JpaRepository<Job, Long> {
     @Query("select j from Job j where j.id = :id")
     Optional<Job> findHeldById(long id);
 
-    @Query("select j.id from Job j where j.nextAction = :nextAction")
-    List<Long> findIdsByNextAction(String nextAction);
+    /** Of the jobs that wait for one of these, those that were changed last. */
+    @Query(
+            "select j.id from Job j where j.nextAction in :nextActions "
+                    + "order by j.changedAt desc, j.id desc")
+    List<Long> findIdsByNextAction(List<String> nextActions, Limit most);
 
     /** Of the jobs that were changed last, the latest first. */
     @Query("select j.id from Job j order by j.changedAt desc, j.id desc")

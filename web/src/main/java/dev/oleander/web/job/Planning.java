@@ -127,6 +127,11 @@ public class Planning {
         works.computeIfPresent(job, (id, work) -> work.isGoingOn() ? work : null);
     }
 
+    /** Does something that may wait for plans, after what was to be done before. */
+    void later(Runnable work) {
+        followers.execute(work);
+    }
+
     @PreDestroy
     void close() {
         works.values().forEach(work -> work.wanted = false);
@@ -194,7 +199,7 @@ public class Planning {
 
         /** Not from a thread that plans or waits for a plan: who is told may do both. */
         private void tell() {
-            followers.execute(() -> events.publishEvent(new Ready(job)));
+            later(() -> events.publishEvent(new Ready(job)));
         }
 
         /** Whether it is complete in time. */

@@ -135,11 +135,9 @@ class ShopSheet {
         values.put("stops", sheet.stops());
     }
 
-    /** Stands within quotes of a style. */
     private static String footer(JobView job, ProgramPreview preview) {
         return "%s, revision %s, %s"
-                .formatted(job.document().name(), preview.revision(), preview.fileName())
-                .replaceAll("[\"\\\\<>&]", " ");
+                .formatted(job.document().name(), preview.revision(), preview.fileName());
     }
 
     private static String trialNote(Run run, Run whole) {

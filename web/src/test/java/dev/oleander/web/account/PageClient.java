@@ -87,7 +87,7 @@ public final class PageClient {
                         .POST(BodyPublishers.ofString(form)));
     }
 
-    private static String encoded(String value) {
+    public static String encoded(String value) {
         return URLEncoder.encode(value, StandardCharsets.UTF_8);
     }
 

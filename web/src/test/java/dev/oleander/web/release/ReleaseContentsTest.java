@@ -55,6 +55,16 @@ class ReleaseContentsTest extends WebTest {
     }
 
     @Test
+    void aNameIsTextOnPaperToo() throws Exception {
+        String name = "A\"; } .facts { display: none } <b>& @page { content: \"";
+        Release made = released(job(name));
+        try (PDDocument sheet = Loader.loadPDF(made.sheet())) {
+            String text = new PDFTextStripper().getText(sheet);
+            assertThat(text).contains(name + ", revision A").contains("mild steel, 6 mm");
+        }
+    }
+
+    @Test
     void theShopSheetSaysWhatTheOperatorNeeds() throws Exception {
         long job = job("Sheet for the shop");
         Release made = released(job);
