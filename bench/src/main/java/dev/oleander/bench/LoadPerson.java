@@ -23,6 +23,9 @@ final class LoadPerson implements Runnable {
     private static final String[] STAGES = {"shape", "cuts", "sheet", "proof", "release"};
     private static final double BETWEEN = 2;
 
+    /** Every edit sets something else: one that sets what is there already is no step. */
+    private static final AtomicInteger EDITS = new AtomicInteger();
+
     private final ServedApp app;
     private final ServedJobs calls;
     private final Map<Long, AtomicInteger> edits;
@@ -109,11 +112,12 @@ final class LoadPerson implements Runnable {
 
     private void edit(long job) {
         boolean sheet = random.nextBoolean();
+        int next = EDITS.incrementAndGet();
         String path = sheet ? "/jobs/%d/sheet/sheet-values" : "/jobs/%d/cuts/order-values";
         String form =
                 sheet
-                        ? "field=gap&value=" + (8 + random.nextInt(400) / 100.0)
-                        : "field=name&value=" + encoded("Plates " + random.nextInt(100_000));
+                        ? "field=gap&value=" + (8 + next % 4000 / 1000.0)
+                        : "field=name&value=" + encoded("Plates " + next);
         int status = timed("edit", form(path.formatted(job), form).header("HX-Request", "true"));
         if (status == 200) {
             edits.get(job).incrementAndGet();

@@ -18,6 +18,10 @@ public record OrderOptions(int kicks, long seed, double leastGain) {
 
     private static final int PER_VISIT = 4;
     private static final int LEAST = 1000;
+
+    /** Few visits have few orders. */
+    private static final int PER_FEW = 40;
+
     private static final int MOST = 17_000;
 
     public OrderOptions {
@@ -31,7 +35,8 @@ public record OrderOptions(int kicks, long seed, double leastGain) {
      * seconds.
      */
     public static OrderOptions forVisits(int visits) {
-        return new OrderOptions(Math.max(LEAST, Math.min(MOST, PER_VISIT * visits)), 1, LEAST_GAIN);
+        int least = Math.min(LEAST, PER_FEW * visits);
+        return new OrderOptions(Math.max(least, Math.min(MOST, PER_VISIT * visits)), 1, LEAST_GAIN);
     }
 
     public OrderOptions withKicks(int value) {

@@ -207,7 +207,7 @@ class JobApi {
 
     @GetMapping("/{id}/run")
     RunJson run(@PathVariable long id) {
-        return ApiMapper.run(jobs.view(id).result());
+        return ApiMapper.run(jobs.finished(id).result());
     }
 
     /** Changes values of one stop; null takes a value back. */
@@ -246,11 +246,11 @@ class JobApi {
 
     @GetMapping("/{id}/motion")
     MotionJson motion(@PathVariable long id) {
-        return ApiMapper.motion(jobs.view(id).result().timeline());
+        return ApiMapper.motion(jobs.finished(id).result().timeline());
     }
 
     @GetMapping("/{id}/proof")
     ProofJson proof(@PathVariable long id) {
-        return ApiMapper.proof(jobs.view(id).result().proof());
+        return ApiMapper.proof(jobs.finished(id).result().proof());
     }
 }

@@ -1,5 +1,7 @@
 package dev.oleander.web.job;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import dev.oleander.drawing.Layer;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
@@ -8,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 
@@ -31,6 +34,10 @@ public class JobService {
     private final Revisions revisions;
     private final Proposals proposals;
     private final OrderCheck orderCheck;
+
+    /** Edits of one job come one after the other, so that none is made in vain. */
+    private final LoadingCache<Long, ReentrantLock> turns =
+            Caffeine.newBuilder().weakValues().build(id -> new ReentrantLock(true));
 
     JobService(
             JobStore store,
@@ -125,6 +132,17 @@ public class JobService {
         return view(store.read(id));
     }
 
+    /**
+     * The job with its plan and its proof, however long that takes.
+     *
+     * @throws NotFoundException when there is none
+     */
+    public JobView finished(long id) {
+        JobStore.State state = store.read(id);
+        planning.finish(id, computer.result(state.document()));
+        return view(state);
+    }
+
     private JobView view(JobStore.State state) {
         JobResult result = computer.result(state.document());
         Optional<Planning.State> plan = planning.await(state.id(), result);
@@ -213,17 +231,28 @@ public class JobService {
      * @throws RefusedEditException when the edit cannot be taken
      */
     public JobView edit(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
+        ReentrantLock turn = turns.get(id);
+        turn.lock();
+        try {
+            appended(id, seenStep, label, edit, who);
+        } finally {
+            turn.unlock();
+        }
+        return settled(store.read(id));
+    }
+
+    private void appended(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
         for (int i = 0; i < MOST_TRIES; i++) {
             JobStore.State state = seen(id, seenStep);
             JobDocument before = state.document();
             JobDocument wished = edit.apply(computer.result(before));
             if (wished.equals(before)) {
-                return settled(state);
+                return;
             }
             JobDocument after = orderCheck.checked(before, wished);
             if (append(state, after, List.of(), label, who)) {
                 proposals.learn(before, after);
-                return settled(store.read(id));
+                return;
             }
         }
         throw new StaleEditException(List.of());

@@ -24,8 +24,12 @@ import org.springframework.stereotype.Component;
 @Component
 public class Planning {
 
-    /** At a time; the others wait in turn. */
-    private static final int AT_A_TIME = 2;
+    /** At a time; the others wait in turn. A plan uses all processors, pages need some of them. */
+    private static final int AT_A_TIME =
+            Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
+
+    /** How long a program waits for a plan. */
+    private static final Duration LONGEST = Duration.ofMinutes(5);
 
     private static final Logger LOG = LoggerFactory.getLogger(Planning.class);
 
@@ -91,12 +95,20 @@ public class Planning {
         if (result.isComplete()) {
             return Optional.empty();
         }
-        Work work =
-                works.compute(
-                        job,
-                        (id, before) ->
-                                current(before, result) ? before : begin(id, before, result));
+        Work work = work(job, result);
         return work.await() ? Optional.empty() : Optional.of(work.state());
+    }
+
+    /** Waits in turn until a plan is complete, was stopped or failed. */
+    void finish(long job, JobResult result) {
+        if (!result.isComplete()) {
+            work(job, result).finish();
+        }
+    }
+
+    private Work work(long job, JobResult result) {
+        return works.compute(
+                job, (id, before) -> current(before, result) ? before : begin(id, before, result));
     }
 
     private static boolean current(Work before, JobResult result) {
@@ -215,6 +227,14 @@ public class Planning {
             } catch (InterruptedException closing) {
                 Thread.currentThread().interrupt();
                 return false;
+            }
+        }
+
+        void finish() {
+            try {
+                until(System.nanoTime() + LONGEST.toNanos(), ended);
+            } catch (InterruptedException closing) {
+                Thread.currentThread().interrupt();
             }
         }
 

@@ -202,7 +202,7 @@ public class ReleaseService {
      */
     public Release release(long jobId, ReleaseWish wish, SignedIn who) {
         for (int i = 0; i < MOST_TRIES; i++) {
-            JobView job = jobs.view(jobId);
+            JobView job = jobs.finished(jobId);
             ProgramPreview preview = requirePossible(job, wish);
             Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
             Release.Content content = content(job, wish, preview, who, now);
