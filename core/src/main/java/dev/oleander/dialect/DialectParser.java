@@ -239,6 +239,12 @@ final class DialectParser {
             }
         }
         template("file.name", dialect.file().name(), values);
+        if (!dialect.file().extension().matches("[A-Za-z0-9]{1,8}")) {
+            mistake(
+                    "file.extension",
+                    "must be 1 to 8 letters and digits, not \"%s\""
+                            .formatted(dialect.file().extension()));
+        }
         dialect.header().forEach(line -> template("header", line, values));
         dialect.footer().forEach(line -> template("footer", line, values));
     }

@@ -47,6 +47,7 @@ class FormatCheckTest {
                     centre: relative|centre: middle|relative, absolute
                     {{job}}|{{jub}}|header
                     name: teasel|name: Teasel Laser|line 3: name must be
+                    extension: nc|extension: ../nc|file.extension must be 1 to 8 letters and digits, not "../nc"
                     stopComment|stopCommend|stopCommend is not a field
                     arcs: {centre: relative}|arcs: {centre: relative, largestSweep: 700}|arcs.largestSweep must be 1 to 360
                     preparatory: [G21, G90, G40, G17]|preparatory: [G21, M]|not "M"

@@ -56,6 +56,8 @@ class SecurityConfig {
                                         .permitAll()
                                         .requestMatchers(HttpMethod.GET, "/api/**")
                                         .authenticated()
+                                        .requestMatchers(HttpMethod.HEAD, "/api/**")
+                                        .authenticated()
                                         .requestMatchers("/api/read-back")
                                         .authenticated()
                                         .anyRequest()

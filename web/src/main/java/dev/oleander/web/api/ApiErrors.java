@@ -11,10 +11,12 @@ import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.StaleEditException;
 import dev.oleander.web.release.ReleaseRefusedException;
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Says what is wrong with a call as problem details: what, where, which value, which limit. */
@@ -82,6 +84,15 @@ class ApiErrors extends ResponseEntityExceptionHandler {
         problem.setTitle("Several programs");
         problem.setProperty("programs", several.programs());
         return problem;
+    }
+
+    /** Who said which step was seen hears that it is not the present one. */
+    @ExceptionHandler
+    ProblemDetail overtaken(StaleEditException overtaken, WebRequest request) {
+        boolean asked = request.getHeader(HttpHeaders.IF_MATCH) != null;
+        return ProblemDetail.forStatusAndDetail(
+                asked ? HttpStatus.PRECONDITION_FAILED : HttpStatus.CONFLICT,
+                overtaken.getMessage());
     }
 
     @ExceptionHandler

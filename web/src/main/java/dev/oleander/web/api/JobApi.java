@@ -166,8 +166,8 @@ class JobApi {
     }
 
     @GetMapping("/{id}")
-    JobJson job(@PathVariable long id) {
-        return ApiMapper.job(jobs.view(id));
+    JobJson job(@PathVariable long id, SeenStep seen) {
+        return ApiMapper.job(seen.tell(jobs.view(id)));
     }
 
     @GetMapping("/{id}/reading")
@@ -190,8 +190,16 @@ class JobApi {
             @PathVariable long id,
             @RequestBody(required = false) @Schema(implementation = PlanRequest.class)
                     JsonNode request,
+            SeenStep seen,
             @AuthenticationPrincipal SignedIn who) {
-        JobView job = jobs.edit(id, "Planned anew", before -> plans.fresh(before, request), who);
+        JobView job =
+                seen.tell(
+                        jobs.edit(
+                                id,
+                                seen.number(),
+                                "Planned anew",
+                                before -> plans.fresh(before, request),
+                                who));
         return ApiMapper.run(job.result());
     }
 
@@ -200,8 +208,16 @@ class JobApi {
     RunJson sheet(
             @PathVariable long id,
             @RequestBody @Schema(implementation = SheetPatch.SheetRequest.class) JsonNode values,
+            SeenStep seen,
             @AuthenticationPrincipal SignedIn who) {
-        JobView job = jobs.edit(id, "Sheet", before -> SheetPatch.apply(before, values), who);
+        JobView job =
+                seen.tell(
+                        jobs.edit(
+                                id,
+                                seen.number(),
+                                "Sheet",
+                                before -> SheetPatch.apply(before, values),
+                                who));
         return ApiMapper.run(job.result());
     }
 
@@ -224,10 +240,12 @@ class JobApi {
             @PathVariable long id,
             @PathVariable String stop,
             @RequestBody JsonNode values,
+            SeenStep seen,
             @AuthenticationPrincipal SignedIn who) {
         JobView job =
                 jobs.edit(
                         id,
+                        seen.number(),
                         "Values of " + stop,
                         before ->
                                 (before.wireTask().isPresent()
@@ -241,6 +259,7 @@ class JobApi {
                                                         new StopPatch(before, stop).read(values)))
                                         .apply(before),
                         who);
+        seen.tell(job);
         return ApiMapper.stop(job.result().stops().get(stop), job.result());
     }
 

@@ -62,14 +62,16 @@ class ReleaseApi {
     ResponseEntity<ReleaseJson> release(
             @PathVariable long id,
             @RequestBody(required = false) ReleaseRequest request,
+            SeenStep seen,
             @AuthenticationPrincipal SignedIn who) {
         ReleaseWish wish = request == null ? ReleaseWish.NONE : request.wish();
+        Integer step = seen.number();
         if (request != null && request.acceptances() != null) {
             JobService.Edit accept = before -> accepted(before, request.acceptances(), who);
             releases.requirePossible(jobs.imagined(id, accept), wish);
-            jobs.edit(id, "Findings accepted", accept, who);
+            step = jobs.edit(id, step, "Findings accepted", accept, who).step();
         }
-        Release made = releases.release(id, wish, who);
+        Release made = releases.release(id, step, wish, who);
         return ResponseEntity.created(URI.create("/api/releases/" + made.id()))
                 .body(ApiMapper.release(made));
     }

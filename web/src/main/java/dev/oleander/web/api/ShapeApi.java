@@ -57,6 +57,7 @@ class ShapeApi {
     MendAnswer mend(
             @PathVariable long id,
             @RequestBody(required = false) MendRequest request,
+            SeenStep seen,
             @AuthenticationPrincipal SignedIn who) {
         MendRequest wanted = request == null ? new MendRequest(null, null) : request;
         Set<MendOptions.Step> steps =
@@ -64,6 +65,7 @@ class ShapeApi {
         JobView job =
                 jobs.edit(
                         id,
+                        seen.number(),
                         "Mend all",
                         before ->
                                 edits.mend(
@@ -71,6 +73,7 @@ class ShapeApi {
                                                 steps)
                                         .apply(before),
                         who);
+        seen.tell(job);
         List<Fault> changes = job.result().reading().changes();
         return new MendAnswer(
                 changes.stream().map(ApiMapper::fault).toList(),
@@ -107,10 +110,12 @@ class ShapeApi {
     RevisedJson revise(
             @PathVariable long id,
             @RequestParam(name = "file") List<MultipartFile> files,
+            SeenStep seen,
             @AuthenticationPrincipal SignedIn who)
             throws IOException {
         List<JobService.Upload> uploads = Uploads.of(files);
-        JobService.Revised revised = jobs.revise(id, null, uploads, who);
+        JobService.Revised revised = jobs.revise(id, seen.number(), uploads, who);
+        seen.tell(revised.job());
         return new RevisedJson(
                 revised.kept(),
                 revised.stale(),
@@ -133,6 +138,7 @@ class ShapeApi {
     ReadingJson draw(
             @PathVariable long id,
             @RequestBody DrawRequest request,
+            SeenStep seen,
             @AuthenticationPrincipal SignedIn who) {
         boolean placed = request.near() != null && request.near().length == 2;
         ShapeEdits.Wish wish =
@@ -141,7 +147,8 @@ class ShapeApi {
                         placed ? new Point(request.near()[0], request.near()[1]) : null,
                         request.contours() == null ? List.of() : request.contours(),
                         request.values() == null ? Map.of() : request.values());
-        JobView job = jobs.edit(id, "Draw: " + wish.command(), edits.draw(wish), who);
+        String label = "Draw: " + wish.command();
+        JobView job = seen.tell(jobs.edit(id, seen.number(), label, edits.draw(wish), who));
         return ApiMapper.reading(job.result().reading());
     }
 

@@ -256,13 +256,17 @@ class EditController {
     @PostMapping("/undo")
     String undo(@ModelAttribute("context") Context context) {
         return answers.answer(
-                context, EditError.NONE, () -> jobs.undo(context.id(), context.who()));
+                context,
+                EditError.NONE,
+                () -> jobs.undo(context.id(), context.step(), context.who()));
     }
 
     @PostMapping("/redo")
     String redo(@ModelAttribute("context") Context context) {
         return answers.answer(
-                context, EditError.NONE, () -> jobs.redo(context.id(), context.who()));
+                context,
+                EditError.NONE,
+                () -> jobs.redo(context.id(), context.step(), context.who()));
     }
 
     private JobView edit(Context context, String label, JobService.Edit edit) {

@@ -6,6 +6,7 @@ import dev.oleander.web.bench.BenchModel.Shown;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.Stage;
+import dev.oleander.web.job.StaleEditException;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseFiles;
@@ -92,6 +93,7 @@ class ReleaseController {
     String release(
             @PathVariable long id,
             @RequestParam(defaultValue = "") String stop,
+            @RequestParam(required = false) Integer step,
             @RequestParam(defaultValue = "false") boolean trial,
             @RequestParam Map<String, String> values,
             @AuthenticationPrincipal SignedIn who,
@@ -102,8 +104,8 @@ class ReleaseController {
         String made = "";
         EditError error = EditError.NONE;
         try {
-            made = releases.release(id, wish, who).revision();
-        } catch (ReleaseRefusedException refused) {
+            made = releases.release(id, step, wish, who).revision();
+        } catch (ReleaseRefusedException | StaleEditException refused) {
             error = new EditError("", "", refused.getMessage());
             response.setStatus(HttpStatus.CONFLICT.value());
         }

@@ -138,7 +138,17 @@ public class JobService {
      * @throws NotFoundException when there is none
      */
     public JobView finished(long id) {
-        JobStore.State state = store.read(id);
+        return finished(id, null);
+    }
+
+    /**
+     * The same of a certain step.
+     *
+     * @param seenStep step the person saw; null: not checked
+     * @throws StaleEditException when it is not the present one
+     */
+    public JobView finished(long id, Integer seenStep) {
+        JobStore.State state = seen(id, seenStep);
         planning.finish(id, computer.result(state.document()));
         return view(state);
     }
@@ -314,17 +324,37 @@ public class JobService {
         return new Revised(view, outcome.kept(), outcome.stale(), outcome.lost());
     }
 
-    /** Takes the present step back; a step that nothing is before stays. */
+    /** See {@link #undo(long, Integer, SignedIn)}; whatever the present step is. */
     public JobView undo(long id, SignedIn who) {
-        JobStore.State state = store.read(id);
+        return undo(id, null, who);
+    }
+
+    /**
+     * Takes the present step back; a step that nothing is before stays.
+     *
+     * @param seenStep step the person saw; null: not checked
+     * @throws StaleEditException when it is not the present one
+     */
+    public JobView undo(long id, Integer seenStep, SignedIn who) {
+        JobStore.State state = seen(id, seenStep);
         return state.isFirst()
                 ? settled(state)
                 : move(state, state.parent(), DocumentJson.read(state.before()), who);
     }
 
-    /** Brings back the newest step that was taken back from here. */
+    /** See {@link #redo(long, Integer, SignedIn)}; whatever the present step is. */
     public JobView redo(long id, SignedIn who) {
-        JobStore.State state = store.read(id);
+        return redo(id, null, who);
+    }
+
+    /**
+     * Brings back the newest step that was taken back from here.
+     *
+     * @param seenStep step the person saw; null: not checked
+     * @throws StaleEditException when it is not the present one
+     */
+    public JobView redo(long id, Integer seenStep, SignedIn who) {
+        JobStore.State state = seen(id, seenStep);
         return state.next() == null
                 ? settled(state)
                 : move(state, state.next(), store.document(id, state.next()), who);

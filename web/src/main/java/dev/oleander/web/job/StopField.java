@@ -61,6 +61,9 @@ public enum StopField implements EditField {
             "compensation",
             choice(StopField::compensation, StopChoice::withCompensation));
 
+    /** Nobody puts more tabs on one contour by hand. */
+    private static final int MOST_PLACES = 200;
+
     /**
      * What somebody typed.
      *
@@ -87,7 +90,12 @@ public enum StopField implements EditField {
             if (text == null || text.isBlank()) {
                 return List.of();
             }
-            return Arrays.stream(text.strip().split("[;\\s]+"))
+            String[] parts = text.strip().split("[;\\s]+", MOST_PLACES + 1);
+            if (parts.length > MOST_PLACES) {
+                throw new RefusedEditException(
+                        "%s: more than %d were given.".formatted(what, MOST_PLACES));
+            }
+            return Arrays.stream(parts)
                     .map(one -> new Entry(one, names).number(what, 0, 1e6))
                     .toList();
         }
@@ -181,6 +189,10 @@ public enum StopField implements EditField {
         return tabs -> {
             List<Typed> all = new ArrayList<>(entry.text() == null ? List.of() : tabs.at());
             all.addAll(entry.places("A tab's place"));
+            if (all.size() > MOST_PLACES) {
+                throw new RefusedEditException(
+                        "A contour has at most %d tabs put by hand.".formatted(MOST_PLACES));
+            }
             return tabs.withAt(all);
         };
     }

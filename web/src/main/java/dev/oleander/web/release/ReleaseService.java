@@ -194,15 +194,22 @@ public class ReleaseService {
         return release(jobId, ReleaseWish.NONE, who);
     }
 
+    /** See {@link #release(long, Integer, ReleaseWish, SignedIn)}; whatever the present step is. */
+    public Release release(long jobId, ReleaseWish wish, SignedIn who) {
+        return release(jobId, null, wish, who);
+    }
+
     /**
      * Proves, writes, reads back, compares and keeps.
      *
+     * @param seenStep step of the job that the person saw; null: not checked
+     * @throws dev.oleander.web.job.StaleEditException when it is not the present one
      * @throws ReleaseRefusedException when a finding stands against it, the text differs from the
      *     plan, or the wish cannot be
      */
-    public Release release(long jobId, ReleaseWish wish, SignedIn who) {
+    public Release release(long jobId, Integer seenStep, ReleaseWish wish, SignedIn who) {
         for (int i = 0; i < MOST_TRIES; i++) {
-            JobView job = jobs.finished(jobId);
+            JobView job = jobs.finished(jobId, seenStep);
             ProgramPreview preview = requirePossible(job, wish);
             Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
             Release.Content content = content(job, wish, preview, who, now);
@@ -220,7 +227,8 @@ public class ReleaseService {
     /**
      * Proves, writes, reads back and compares, and keeps nothing.
      *
-     * @throws ReleaseRefusedException as {@link #release(long, ReleaseWish, SignedIn)} does
+     * @throws ReleaseRefusedException as {@link #release(long, Integer, ReleaseWish, SignedIn)}
+     *     does
      */
     public ProgramPreview requirePossible(JobView job, ReleaseWish wish) {
         requireReleasable(job, job.result().proof());

@@ -7,7 +7,10 @@ import static org.mockito.Mockito.when;
 
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.WebTest;
+import dev.oleander.web.api.ApiClient;
+import java.net.Socket;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -196,5 +199,29 @@ class SignInTest extends WebTest {
         assertThat(demoAccount().initials()).isEqualTo("MR");
         assertThat(Role.OPERATOR.edits()).isFalse();
         assertThat(Role.LEAD.edits()).isTrue();
+    }
+
+    @Test
+    void headIsAllowedWhereGetIs() {
+        long job = makeJob("cleat_backing_plate", "Heads", 1);
+        for (String user : new String[] {"mira", "tove"}) {
+            ApiClient.Answer head = new ApiClient(port, user).send("HEAD", "/api/jobs/" + job, "");
+            assertThat(head.status()).as(user).isEqualTo(200);
+        }
+        assertThat(new ApiClient(port, null).send("HEAD", "/api/jobs/" + job, "").status())
+                .isEqualTo(401);
+    }
+
+    @Test
+    void redirectsDoNotRepeatTheHostOfTheRequest() throws Exception {
+        try (Socket socket = new Socket("127.0.0.1", port)) {
+            socket.getOutputStream()
+                    .write(
+                            "GET / HTTP/1.1\r\nHost: elsewhere.example\r\nConnection: close\r\n\r\n"
+                                    .getBytes(StandardCharsets.US_ASCII));
+            String answer =
+                    new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertThat(answer).startsWith("HTTP/1.1 302").doesNotContain("elsewhere.example");
+        }
     }
 }

@@ -23,13 +23,24 @@ public final class ApiClient {
     private final HttpClient http = HttpClient.newHttpClient();
     private final String base;
     private final String credentials;
+    private final String tag;
 
     /**
      * @param user null: not signed in
      */
     public ApiClient(int port, String user) {
-        this.base = "http://127.0.0.1:" + port;
-        this.credentials = user == null ? null : user + ":slipway-" + user;
+        this("http://127.0.0.1:" + port, user == null ? null : user + ":slipway-" + user, null);
+    }
+
+    private ApiClient(String base, String credentials, String tag) {
+        this.base = base;
+        this.credentials = credentials;
+        this.tag = tag;
+    }
+
+    /** The same client, whose calls are for what has this tag only. */
+    public ApiClient ifMatch(String entityTag) {
+        return new ApiClient(base, credentials, entityTag);
     }
 
     /** An answer; the body as JSON where it is some. */
@@ -41,6 +52,10 @@ public final class ApiClient {
 
         public String detail() {
             return json().path("detail").asString();
+        }
+
+        public String tag() {
+            return response.headers().firstValue("ETag").orElse("");
         }
 
         public String type() {
@@ -106,6 +121,9 @@ public final class ApiClient {
                     Base64.getEncoder()
                             .encodeToString(credentials.getBytes(StandardCharsets.UTF_8));
             request.header("Authorization", "Basic " + encoded);
+        }
+        if (tag != null) {
+            request.header("If-Match", tag);
         }
         return request;
     }

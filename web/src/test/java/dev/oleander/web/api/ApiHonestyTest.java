@@ -198,6 +198,16 @@ class ApiHonestyTest extends WebTest {
     }
 
     @Test
+    void tabsWithoutNumberAreRefused() {
+        String job = made("cleat_backing_plate", Map.of());
+        String stop = mira.get(job + "/run").json().get("stops").get(0).get("id").asString();
+        String many = "1;".repeat(60_000);
+        assertRefused(
+                mira.send("PATCH", job + "/run/stops/" + stop, "{\"tabs.at\": \"" + many + "\"}"),
+                "more than 200");
+    }
+
+    @Test
     void theBookOfTheWireIsListed() {
         JsonNode machines = mira.get("/api/machines").json();
         for (JsonNode machine : machines) {

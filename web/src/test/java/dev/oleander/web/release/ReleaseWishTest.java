@@ -201,6 +201,30 @@ class ReleaseWishTest extends WebTest {
         assertThat(refused.detail()).contains("alone has");
     }
 
+    // ---- pages that somebody else overtook
+
+    @Test
+    void whatOthersChangedMeanwhileIsNeitherReleasedNorTakenBack() {
+        long job = releasable("Overtaken");
+        String seen = String.valueOf(jobs.view(job).step());
+        jobs.edit(
+                job,
+                "Lead of stop 3",
+                b -> OrderField.QUANTITY.set(b.document(), "4"),
+                person("anselm"));
+        PageClient pages = new PageClient(port).signedIn("mira");
+        String bench = "/jobs/%d/release/".formatted(job);
+        for (String change : List.of("releases", "undo", "redo")) {
+            HttpResponse<String> refused = pages.post(bench + change, Map.of("step", seen));
+            assertThat(refused.statusCode()).as(change).isEqualTo(409);
+            assertThat(refused.body()).contains("Anselm", "Lead of stop 3");
+        }
+        assertThat(releases.ofJob(job)).isEmpty();
+        assertThat(jobs.view(job).document().quantity()).isEqualTo(4);
+        String now = String.valueOf(jobs.view(job).step());
+        assertThat(pages.post(bench + "releases", Map.of("step", now)).statusCode()).isEqualTo(200);
+    }
+
     // ---- begun again
 
     @Test

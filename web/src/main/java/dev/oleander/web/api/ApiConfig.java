@@ -1,0 +1,22 @@
+package dev.oleander.web.api;
+
+import java.util.List;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.web.method.support.HandlerMethodArgumentResolver;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** What calls are given besides what they send. */
+@Configuration(proxyBeanMethods = false)
+class ApiConfig implements WebMvcConfigurer {
+
+    private final SeenStep.Resolver steps;
+
+    ApiConfig(SeenStep.Resolver steps) {
+        this.steps = steps;
+    }
+
+    @Override
+    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
+        resolvers.add(steps);
+    }
+}
