@@ -16,10 +16,12 @@ import dev.oleander.web.board.BoardQuery;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobNames;
 import dev.oleander.web.job.JobRepository;
+import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.Uploads;
 import dev.oleander.web.job.WireEdits;
@@ -221,9 +223,20 @@ class JobApi {
         return ApiMapper.run(job.result());
     }
 
+    /** With plan and proof, which are waited for in turn. */
+    private JobResult complete(long id) {
+        JobView job = jobs.finished(id);
+        if (job.planning().isPresent()) {
+            throw new RefusedEditException(
+                    "The job has no complete plan: %s. POST /api/jobs/%d/plan begins anew."
+                            .formatted(job.stage(Stage.PROOF).sentence(), id));
+        }
+        return job.result();
+    }
+
     @GetMapping("/{id}/run")
     RunJson run(@PathVariable long id) {
-        return ApiMapper.run(jobs.finished(id).result());
+        return ApiMapper.run(complete(id));
     }
 
     /** Changes values of one stop; null takes a value back. */
@@ -265,11 +278,11 @@ class JobApi {
 
     @GetMapping("/{id}/motion")
     MotionJson motion(@PathVariable long id) {
-        return ApiMapper.motion(jobs.finished(id).result().timeline());
+        return ApiMapper.motion(complete(id).timeline());
     }
 
     @GetMapping("/{id}/proof")
     ProofJson proof(@PathVariable long id) {
-        return ApiMapper.proof(jobs.finished(id).result().proof());
+        return ApiMapper.proof(complete(id).proof());
     }
 }

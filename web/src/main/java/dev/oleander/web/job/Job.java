@@ -81,6 +81,11 @@ public class Job {
         return id;
     }
 
+    /** How often it was written. */
+    public long version() {
+        return version;
+    }
+
     public int pointer() {
         return pointer;
     }

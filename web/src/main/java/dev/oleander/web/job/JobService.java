@@ -6,12 +6,16 @@ import dev.oleander.drawing.Layer;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.web.account.SignedIn;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import org.springframework.dao.CannotAcquireLockException;
 import org.springframework.stereotype.Service;
 
 /**
@@ -27,6 +31,9 @@ public class JobService {
     /** How often an edit that need not be on a certain step is made again on the next one. */
     private static final int MOST_TRIES = 20;
 
+    /** How long a change waits for those of others on the same job. */
+    private static final Duration LONGEST_TURN = Duration.ofSeconds(5);
+
     private final JobStore store;
     private final BroughtFiles files;
     private final JobComputer computer;
@@ -35,7 +42,6 @@ public class JobService {
     private final Proposals proposals;
     private final OrderCheck orderCheck;
 
-    /** Edits of one job come one after the other, so that none is made in vain. */
     private final LoadingCache<Long, ReentrantLock> turns =
             Caffeine.newBuilder().weakValues().build(id -> new ReentrantLock(true));
 
@@ -133,7 +139,8 @@ public class JobService {
     }
 
     /**
-     * The job with its plan and its proof, however long that takes.
+     * The job with its plan and its proof, however long that takes; without them when somebody
+     * stopped the plan, or it failed.
      *
      * @throws NotFoundException when there is none
      */
@@ -148,14 +155,29 @@ public class JobService {
      * @throws StaleEditException when it is not the present one
      */
     public JobView finished(long id, Integer seenStep) {
-        JobStore.State state = seen(id, seenStep);
-        planning.finish(id, computer.result(state.document()));
+        for (int i = 0; i < MOST_TRIES; i++) {
+            JobStore.State state = seen(id, seenStep);
+            JobView view = finished(state);
+            boolean newest = store.read(id).step() == state.step();
+            if (view.planning().isEmpty() || newest) {
+                return view;
+            }
+        }
+        throw new StaleEditException(List.of());
+    }
+
+    private JobView finished(JobStore.State state) {
+        planning.finish(wanted(state, computer.result(state.document())));
         return view(state);
+    }
+
+    private static Planning.Wanted wanted(JobStore.State state, JobResult result) {
+        return new Planning.Wanted(state.id(), state.version(), result);
     }
 
     private JobView view(JobStore.State state) {
         JobResult result = computer.result(state.document());
-        Optional<Planning.State> plan = planning.await(state.id(), result);
+        Optional<Planning.State> plan = planning.await(wanted(state, result));
         return new JobView(
                 state.id(),
                 state.step(),
@@ -241,17 +263,34 @@ public class JobService {
      * @throws RefusedEditException when the edit cannot be taken
      */
     public JobView edit(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
-        ReentrantLock turn = turns.get(id);
-        turn.lock();
-        try {
-            appended(id, seenStep, label, edit, who);
-        } finally {
-            turn.unlock();
-        }
+        inTurn(
+                id,
+                () -> {
+                    append(id, seenStep, label, edit, who);
+                    return null;
+                });
         return settled(store.read(id));
     }
 
-    private void appended(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
+    /** Changes of one job come one after the other, so that none is made in vain. */
+    private <T> T inTurn(long id, Supplier<T> change) {
+        ReentrantLock turn = turns.get(id);
+        try {
+            if (!turn.tryLock(LONGEST_TURN.toMillis(), TimeUnit.MILLISECONDS)) {
+                throw new CannotAcquireLockException("job %d is being changed".formatted(id));
+            }
+        } catch (InterruptedException closing) {
+            Thread.currentThread().interrupt();
+            throw new CannotAcquireLockException("the application ends", closing);
+        }
+        try {
+            return change.get();
+        } finally {
+            turn.unlock();
+        }
+    }
+
+    private void append(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
         for (int i = 0; i < MOST_TRIES; i++) {
             JobStore.State state = seen(id, seenStep);
             JobDocument before = state.document();
@@ -291,7 +330,7 @@ public class JobService {
     public JobView imagined(long id, Edit edit) {
         JobStore.State state = store.read(id);
         JobDocument wished = edit.apply(computer.result(state.document()));
-        return view(state.with(orderCheck.checked(state.document(), wished)));
+        return finished(state.with(orderCheck.checked(state.document(), wished)));
     }
 
     /** What a new version of the drawing did to a job. */
@@ -306,22 +345,25 @@ public class JobService {
      * @throws StaleEditException when somebody else was faster
      */
     public Revised revise(long id, Integer seenStep, List<Upload> uploads, SignedIn who) {
-        JobStore.State state = seen(id, seenStep);
-        Revisions.Outcome outcome =
-                files.bring(
-                        uploads,
-                        brought -> {
-                            Revisions.Outcome made =
-                                    revisions.revise(
-                                            computer.result(state.document()), ids(brought));
-                            String label = "New version of the drawing";
-                            if (!append(state, made.document(), brought, label, who)) {
-                                throw new StaleEditException(store.since(id, state.step()));
-                            }
-                            return made;
-                        });
+        Revisions.Outcome outcome = inTurn(id, () -> revised(id, seenStep, uploads, who));
         JobView view = settled(store.read(id));
         return new Revised(view, outcome.kept(), outcome.stale(), outcome.lost());
+    }
+
+    private Revisions.Outcome revised(
+            long id, Integer seenStep, List<Upload> uploads, SignedIn who) {
+        JobStore.State state = seen(id, seenStep);
+        return files.bring(
+                uploads,
+                brought -> {
+                    Revisions.Outcome made =
+                            revisions.revise(computer.result(state.document()), ids(brought));
+                    String label = "New version of the drawing";
+                    if (!append(state, made.document(), brought, label, who)) {
+                        throw new StaleEditException(store.since(id, state.step()));
+                    }
+                    return made;
+                });
     }
 
     /** See {@link #undo(long, Integer, SignedIn)}; whatever the present step is. */
@@ -336,10 +378,16 @@ public class JobService {
      * @throws StaleEditException when it is not the present one
      */
     public JobView undo(long id, Integer seenStep, SignedIn who) {
-        JobStore.State state = seen(id, seenStep);
-        return state.isFirst()
-                ? settled(state)
-                : move(state, state.parent(), DocumentJson.read(state.before()), who);
+        inTurn(
+                id,
+                () -> {
+                    JobStore.State state = seen(id, seenStep);
+                    if (!state.isFirst()) {
+                        move(state, state.parent(), DocumentJson.read(state.before()), who);
+                    }
+                    return null;
+                });
+        return settled(store.read(id));
     }
 
     /** See {@link #redo(long, Integer, SignedIn)}; whatever the present step is. */
@@ -354,18 +402,23 @@ public class JobService {
      * @throws StaleEditException when it is not the present one
      */
     public JobView redo(long id, Integer seenStep, SignedIn who) {
-        JobStore.State state = seen(id, seenStep);
-        return state.next() == null
-                ? settled(state)
-                : move(state, state.next(), store.document(id, state.next()), who);
+        inTurn(
+                id,
+                () -> {
+                    JobStore.State state = seen(id, seenStep);
+                    if (state.next() != null) {
+                        move(state, state.next(), store.document(id, state.next()), who);
+                    }
+                    return null;
+                });
+        return settled(store.read(id));
     }
 
-    private JobView move(JobStore.State state, int to, JobDocument document, SignedIn who) {
+    private void move(JobStore.State state, int to, JobDocument document, SignedIn who) {
         Job.Summary summary = summary(document, state.released());
         if (!store.move(state.id(), state.step(), to, document, summary, who)) {
             throw new StaleEditException(store.since(state.id(), state.step()));
         }
-        return settled(store.read(state.id()));
     }
 
     // ---- plan

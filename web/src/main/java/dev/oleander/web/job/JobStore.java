@@ -42,6 +42,7 @@ class JobStore {
     /**
      * A job as it is kept.
      *
+     * @param version how often the job was written
      * @param step number of the present step
      * @param label what the present step did
      * @param parent number of the step before, {@link JobStep#NONE} for the first
@@ -51,6 +52,7 @@ class JobStore {
      */
     record State(
             long id,
+            long version,
             int step,
             JobDocument document,
             String label,
@@ -69,6 +71,7 @@ class JobStore {
         State with(JobDocument other) {
             return new State(
                     id,
+                    version,
                     step,
                     other,
                     label,
@@ -93,6 +96,7 @@ class JobStore {
         Optional<JobStep> next = steps.newestChild(id, job.pointer());
         return new State(
                 id,
+                job.version(),
                 job.pointer(),
                 DocumentJson.read(step.document()),
                 step.label(),

@@ -86,40 +86,53 @@ public class Planning {
         }
     }
 
+    /** What is to be planned: a job, how often it was written by then, and what follows from it. */
+    record Wanted(long job, long version, JobResult result) {}
+
     /**
      * Waits for the plan as long as a person would.
      *
      * @return how far it is; empty when it is complete
      */
-    Optional<State> await(long job, JobResult result) {
-        if (result.isComplete()) {
+    Optional<State> await(Wanted wanted) {
+        if (wanted.result().isComplete()) {
             return Optional.empty();
         }
-        Work work = work(job, result);
+        Work work = work(wanted);
+        if (work.result != wanted.result()) {
+            return Optional.of(State.WAITING);
+        }
         return work.await() ? Optional.empty() : Optional.of(work.state());
     }
 
-    /** Waits in turn until a plan is complete, was stopped or failed. */
-    void finish(long job, JobResult result) {
-        if (!result.isComplete()) {
-            work(job, result).finish();
+    /** Waits in turn until a plan is complete, was stopped, failed or is no longer the newest. */
+    void finish(Wanted wanted) {
+        if (wanted.result().isComplete()) {
+            return;
+        }
+        Work work = work(wanted);
+        if (work.result == wanted.result()) {
+            work.finish();
         }
     }
 
-    private Work work(long job, JobResult result) {
+    private Work work(Wanted wanted) {
         return works.compute(
-                job, (id, before) -> current(before, result) ? before : begin(id, before, result));
+                wanted.job(),
+                (id, before) -> goesOn(before, wanted) ? before : begin(before, wanted));
     }
 
-    private static boolean current(Work before, JobResult result) {
-        return before != null && before.result == result;
+    /** Who looks at an older state does not stop the plan of the newer one. */
+    private static boolean goesOn(Work before, Wanted wanted) {
+        return before != null
+                && (before.result == wanted.result() || before.version > wanted.version());
     }
 
-    private Work begin(long job, Work before, JobResult result) {
+    private Work begin(Work before, Wanted wanted) {
         if (before != null) {
             before.wanted = false;
         }
-        Work work = new Work(job, result);
+        Work work = new Work(wanted);
         threads.execute(work);
         return work;
     }
@@ -153,6 +166,7 @@ public class Planning {
 
     private final class Work implements Runnable, Progress {
         private final long job;
+        private final long version;
         private final JobResult result;
         private final long deadline = System.nanoTime() + patience.toNanos();
         private final CountDownLatch planned = new CountDownLatch(1);
@@ -164,9 +178,10 @@ public class Planning {
         private boolean leftAlone;
         private boolean complete;
 
-        Work(long job, JobResult result) {
-            this.job = job;
-            this.result = result;
+        Work(Wanted wanted) {
+            this.job = wanted.job();
+            this.version = wanted.version();
+            this.result = wanted.result();
         }
 
         @Override

@@ -7,7 +7,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -27,13 +26,11 @@ class PlainTextFilter extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-        response.setContentType(MediaType.TEXT_PLAIN_VALUE);
-        response.setCharacterEncoding("UTF-8");
-        response.getWriter()
-                .write(
-                        "\"%s\" has a control character in it; it must be text."
-                                .formatted(field.get()));
+        EarlyAnswer.write(
+                request,
+                response,
+                HttpServletResponse.SC_BAD_REQUEST,
+                "%s has a control character in it; it must be text.".formatted(field.get()));
     }
 
     private static Optional<String> wrongField(Map<String, String[]> fields) {

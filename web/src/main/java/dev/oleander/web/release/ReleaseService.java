@@ -26,6 +26,7 @@ import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.ProgramText;
 import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StageReport;
 import java.time.Clock;
 import java.time.Instant;
@@ -231,6 +232,11 @@ public class ReleaseService {
      *     does
      */
     public ProgramPreview requirePossible(JobView job, ReleaseWish wish) {
+        if (job.planning().isPresent()) {
+            throw new ReleaseRefusedException(
+                    "The plan is not complete: %s.".formatted(job.stage(Stage.PROOF).sentence()),
+                    List.of());
+        }
         requireReleasable(job, job.result().proof());
         requireStops(job.result(), wish);
         return written(job, wish);

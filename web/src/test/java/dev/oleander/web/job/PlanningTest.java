@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.doAnswer;
 import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.timeout;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.verifyNoInteractions;
@@ -62,10 +63,14 @@ class PlanningTest {
         return result;
     }
 
+    private Optional<State> await(long version, JobResult result) {
+        return planning.await(new Planning.Wanted(JOB, version, result));
+    }
+
     private Optional<State> half(JobResult result) throws InterruptedException {
-        planning.await(JOB, result);
+        await(1, result);
         assertThat(halfWay.await(10, TimeUnit.SECONDS)).isTrue();
-        return planning.await(JOB, result);
+        return await(1, result);
     }
 
     @Test
@@ -73,7 +78,7 @@ class PlanningTest {
         planning.close();
         planning = patient(Duration.ofSeconds(10));
         goOn.countDown();
-        assertThat(planning.await(JOB, slowPlan())).isEmpty();
+        assertThat(await(1, slowPlan())).isEmpty();
         assertThat(complete).isTrue();
         verifyNoInteractions(events);
     }
@@ -106,7 +111,7 @@ class PlanningTest {
                 .when(result)
                 .complete(any(), any());
         long began = System.nanoTime();
-        assertThat(planning.await(JOB, result).orElseThrow().isGoingOn()).isTrue();
+        assertThat(await(1, result).orElseThrow().isGoingOn()).isTrue();
         assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(5));
         goOn.countDown();
         verify(events, timeout(10_000)).publishEvent(new Planning.Ready(JOB));
@@ -118,29 +123,43 @@ class PlanningTest {
         half(result);
         planning.stop(JOB);
         goOn.countDown();
-        State stopped = planning.await(JOB, result).orElseThrow();
+        State stopped = await(1, result).orElseThrow();
         assertThat(stopped.end()).isEqualTo(State.End.STOPPED);
         assertThat(stopped.done()).isCloseTo(0.5, within(1e-9));
         assertThat(complete).isFalse();
         planning.resume(JOB);
-        planning.await(JOB, result);
+        await(1, result);
         verify(result, timeout(10_000).times(2)).complete(any(), any());
         long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(10);
         while (!complete.get() && System.nanoTime() < deadline) {
             Thread.onSpinWait();
         }
-        assertThat(planning.await(JOB, result)).isEmpty();
+        assertThat(await(1, result)).isEmpty();
     }
 
     @Test
     void aNewerStateOfTheJobStopsThePlanOfTheOlder() throws Exception {
         half(slowPlan());
         JobResult newer = mock(JobResult.class);
-        planning.await(JOB, newer);
+        await(2, newer);
         goOn.countDown();
         verify(newer, timeout(10_000)).complete(any(), any());
         planning.close();
         assertThat(complete).isFalse();
+    }
+
+    @Test
+    void whoLooksAtAnOlderStateDoesNotStopTheNewerPlan() throws InterruptedException {
+        JobResult newer = slowPlan();
+        await(2, newer);
+        assertThat(halfWay.await(10, TimeUnit.SECONDS)).isTrue();
+        JobResult older = mock(JobResult.class);
+        assertThat(await(1, older)).contains(State.WAITING);
+        planning.finish(new Planning.Wanted(JOB, 1, older));
+        verify(older, never()).complete(any(), any());
+        goOn.countDown();
+        planning.finish(new Planning.Wanted(JOB, 2, newer));
+        assertThat(complete).isTrue();
     }
 
     @Test
@@ -155,7 +174,7 @@ class PlanningTest {
                 .when(result)
                 .complete(any(), any());
         for (int i = 0; i < 2; i++) {
-            assertThat(planning.await(JOB, result).orElseThrow().end()).isEqualTo(State.End.FAILED);
+            assertThat(await(1, result).orElseThrow().end()).isEqualTo(State.End.FAILED);
         }
         verify(result).complete(any(), any());
     }
