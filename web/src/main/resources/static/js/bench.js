@@ -380,8 +380,9 @@ document.addEventListener('htmx:afterSettle', () => {
   }
 });
 
-document.addEventListener('sceneChanged', ({detail: {step}}) => {
-  if (!scene || step !== scene.step) {
+// a plan or a proof that was waited for changes the scene of the step that is shown
+document.addEventListener('sceneChanged', ({detail: {step, planned}}) => {
+  if (!scene || planned || step !== scene.step) {
     loadScene();
   }
 });

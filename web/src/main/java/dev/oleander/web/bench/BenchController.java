@@ -119,7 +119,8 @@ class BenchController {
         response.setHeader("HX-Reswap", "none");
         if (shown.stage() != Stage.SHAPE) {
             response.setHeader(
-                    "HX-Trigger", "{\"sceneChanged\":{\"step\":%d}}".formatted(job.step()));
+                    "HX-Trigger",
+                    "{\"sceneChanged\":{\"step\":%d,\"planned\":true}}".formatted(job.step()));
         }
         return shown.stage() == Stage.SHAPE ? "bench/planning :: planned" : "bench/update";
     }

@@ -66,7 +66,8 @@ class SlowPlanTest extends WebTest {
                                         && !a.body()
                                                 .contains("/jobs/%d/cuts/planning".formatted(job)));
         assertThat(there.body()).contains("id=\"run-line\"", "id=\"planning\"");
-        assertThat(there.headers().firstValue("HX-Trigger").orElse("")).contains("sceneChanged");
+        assertThat(there.headers().firstValue("HX-Trigger").orElse(""))
+                .contains("sceneChanged", "\"planned\":true");
         assertThat(jobs.view(job).stage(Stage.CUTS).sentence()).endsWith(" stops");
         until(
                 () -> pages.get("/?text=Slow+plan").body(),
