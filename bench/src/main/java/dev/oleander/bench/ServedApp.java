@@ -68,7 +68,7 @@ final class ServedApp implements AutoCloseable {
     }
 
     private Path process(String file) throws IOException {
-        String pid = Files.readString(data.resolve("server.pid")).strip().split("\\s+")[0];
+        String pid = Files.readString(data.resolve("node-1.pid")).strip().split("\\s+")[0];
         return Path.of("/proc", pid, file);
     }
 

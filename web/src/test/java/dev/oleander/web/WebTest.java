@@ -11,9 +11,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
+import org.flywaydb.core.Flyway;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
  * The whole application with demo data on a real PostgreSQL, whose address comes from the
@@ -33,6 +35,12 @@ public abstract class WebTest {
     @LocalServerPort protected int port;
     @Autowired protected JobService jobs;
     @Autowired private AccountRepository accounts;
+    @Autowired private Flyway flyway;
+
+    /** The database as the owner of its tables, who may do what the application may not. */
+    protected JdbcTemplate owner() {
+        return new JdbcTemplate(flyway.getConfiguration().getDataSource());
+    }
 
     protected SignedIn person(String username) {
         return accounts.findByUsername(username).map(SignedIn::of).orElseThrow();

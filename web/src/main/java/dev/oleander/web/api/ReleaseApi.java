@@ -17,6 +17,7 @@ import dev.oleander.web.release.ReleaseService;
 import dev.oleander.web.release.ReleaseWish;
 import dev.oleander.web.release.Resuming;
 import dev.oleander.web.release.Verification;
+import dev.oleander.web.release.Verifier;
 import java.net.URI;
 import java.util.List;
 import java.util.Map;
@@ -35,10 +36,12 @@ import org.springframework.web.bind.annotation.RestController;
 class ReleaseApi {
 
     private final ReleaseService releases;
+    private final Verifier verifier;
     private final Resuming resuming;
     private final JobService jobs;
 
-    ReleaseApi(ReleaseService releases, Resuming resuming, JobService jobs) {
+    ReleaseApi(ReleaseService releases, Verifier verifier, Resuming resuming, JobService jobs) {
+        this.verifier = verifier;
         this.resuming = resuming;
         this.releases = releases;
         this.jobs = jobs;
@@ -178,6 +181,19 @@ class ReleaseApi {
     /** Whether it and all revisions before it are as they were made. */
     @GetMapping("/api/releases/{id}/verify")
     Verification verify(@PathVariable long id) {
-        return releases.verify(id);
+        return verifier.release(id);
+    }
+
+    /** Whether all releases of a job are as they were made. */
+    @GetMapping("/api/jobs/{id}/verify")
+    Verification verifyJob(@PathVariable long id) {
+        jobs.view(id);
+        return verifier.job(id);
+    }
+
+    /** The same for all releases of the shop; takes long where there are many. */
+    @GetMapping("/api/releases/verify")
+    Verifier.Shop verifyShop() {
+        return verifier.shop();
     }
 }

@@ -15,6 +15,7 @@ import dev.oleander.web.release.ReleaseService;
 import dev.oleander.web.release.ReleaseWish;
 import dev.oleander.web.release.Resuming;
 import dev.oleander.web.release.RevisionChanges;
+import dev.oleander.web.release.Verifier;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Collections;
 import java.util.HashMap;
@@ -40,11 +41,17 @@ class ReleaseController {
 
     private final JobService jobs;
     private final ReleaseService releases;
+    private final Verifier verifier;
     private final Resuming resuming;
     private final BenchModel bench;
 
     ReleaseController(
-            JobService jobs, ReleaseService releases, Resuming resuming, BenchModel bench) {
+            JobService jobs,
+            ReleaseService releases,
+            Verifier verifier,
+            Resuming resuming,
+            BenchModel bench) {
+        this.verifier = verifier;
         this.resuming = resuming;
         this.jobs = jobs;
         this.releases = releases;
@@ -168,7 +175,7 @@ class ReleaseController {
     /** Whether a release and those before it are as they were made, in words. */
     @GetMapping("/releases/{id}/verify")
     String verify(@PathVariable long id, Model model) {
-        model.addAttribute("verification", releases.verify(id));
+        model.addAttribute("verification", verifier.release(id));
         return "bench/slip-release :: verified";
     }
 

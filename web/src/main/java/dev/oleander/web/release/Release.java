@@ -53,6 +53,7 @@ public class Release {
     @JoinColumn(name = "released_by")
     private Account releasedBy;
 
+    private String releasedAs;
     private Instant releasedAt;
 
     protected Release() {}
@@ -81,10 +82,18 @@ public class Release {
     /** Which program of which machine it is. */
     record Origin(long jobId, int step, String machine, String dialect, int dialectVersion) {}
 
-    /** Its place in the chain of revisions. */
-    record Seal(String revision, String sha256, String previousSha256) {}
-
-    Release(Origin origin, Content content, Seal seal, Account by, Instant at) {
+    /**
+     * Seals what it is made of.
+     *
+     * @param previousSha256 of the job's release before; null for the first
+     */
+    Release(
+            Origin origin,
+            Content content,
+            String revision,
+            String previousSha256,
+            Account by,
+            Instant at) {
         this.jobId = origin.jobId();
         this.step = origin.step();
         this.machine = origin.machine();
@@ -102,11 +111,12 @@ public class Release {
         this.trial = content.trial();
         this.greatestDeviation = content.greatestDeviation();
         this.seconds = content.seconds();
-        this.revision = seal.revision();
-        this.sha256 = seal.sha256();
-        this.previousSha256 = seal.previousSha256();
+        this.revision = revision;
+        this.previousSha256 = previousSha256;
         this.releasedBy = by;
+        this.releasedAs = "%s (%s)".formatted(by.fullName(), by.username());
         this.releasedAt = at;
+        this.sha256 = ReleaseSeal.of(this);
     }
 
     public Long id() {
@@ -221,6 +231,11 @@ public class Release {
 
     public Account releasedBy() {
         return releasedBy;
+    }
+
+    /** How the person was called then; null for releases made before it was kept. */
+    String releasedAs() {
+        return releasedAs;
     }
 
     public Instant releasedAt() {

@@ -4,23 +4,32 @@ import dev.oleander.web.account.Account;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobService;
+import dev.oleander.web.seal.SealChain;
 import java.time.Instant;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps releases that are ready, each sealed after the one before. */
+/**
+ * Keeps releases that are ready, each sealed after the one before and linked into the shop's chain.
+ */
 @Component
 class ReleaseKeeper {
 
     private final ReleaseRepository releases;
     private final JobService jobs;
     private final AccountRepository accounts;
+    private final SealChain chain;
 
-    ReleaseKeeper(ReleaseRepository releases, JobService jobs, AccountRepository accounts) {
+    ReleaseKeeper(
+            ReleaseRepository releases,
+            JobService jobs,
+            AccountRepository accounts,
+            SealChain chain) {
         this.releases = releases;
         this.jobs = jobs;
         this.accounts = accounts;
+        this.chain = chain;
     }
 
     /** What the next release of a job is called. */
@@ -55,8 +64,10 @@ class ReleaseKeeper {
         }
         String before =
                 releases.findFirstByJobIdOrderByIdDesc(job).map(Release::sha256).orElse(null);
-        Release.Seal seal = new Release.Seal(revision, ReleaseSeal.of(content, before), before);
         Account by = accounts.findById(who.id()).orElseThrow();
-        return Optional.of(releases.saveAndFlush(new Release(origin, content, seal, by, now)));
+        Release made =
+                releases.saveAndFlush(new Release(origin, content, revision, before, by, now));
+        chain.add(made.id(), made.sha256(), now);
+        return Optional.of(made);
     }
 }

@@ -3,6 +3,7 @@ package dev.oleander.web.release;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 /** Releases of jobs. */
 public interface ReleaseRepository extends JpaRepository<Release, Long> {
@@ -18,4 +19,22 @@ public interface ReleaseRepository extends JpaRepository<Release, Long> {
     List<Release> findTop50ByOrderByIdDesc();
 
     Optional<Release> findByJobIdAndRevision(long jobId, String revision);
+
+    /** A release by its seal only. */
+    interface Hash {
+        Long getId();
+
+        String getSha256();
+    }
+
+    @Query("select r.id as id, r.sha256 as sha256 from Release r order by r.id")
+    List<Hash> hashes();
+
+    /** Releases that the chain of the shop does not know, the earliest first. */
+    @Query(
+            value =
+                    "select id from release where not exists"
+                            + " (select 1 from seal_link where release_id = release.id) order by id",
+            nativeQuery = true)
+    List<Long> idsWithoutLink();
 }

@@ -1,67 +1,67 @@
 package dev.oleander.web.release;
 
 import dev.oleander.web.job.DocumentJson;
+import dev.oleander.web.seal.Canonical;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Hashes over all that a release holds and over the revision before: a chain. */
+/** Hashes over all that a release holds and over the job's release before. */
 final class ReleaseSeal {
 
-    /** The first one covers neither motion nor shop sheet, which releases did not hold then. */
-    static final int VERSION = 3;
+    /**
+     * What seals cover: 1 neither motion nor shop sheet, which releases did not hold then; 2 those;
+     * 3 also files and trials; 4 every column, in a form in which nothing can be shifted.
+     */
+    static final int VERSION = 4;
 
     private ReleaseSeal() {}
 
-    /** SHA-256 in hexadecimal. */
-    static String of(Release.Content content, String previous) {
-        return of(content, previous, VERSION);
+    /** SHA-256 in hexadecimal of what is there now, in the form of the release's own version. */
+    static String of(Release release) {
+        return release.sealVersion() >= 4 ? whole(release) : joined(release);
     }
 
-    private static String of(Release.Content content, String previous, int version) {
-        List<String> all = new ArrayList<>();
-        all.add(content.program());
-        all.add(content.inputs());
-        all.add(content.findings());
-        all.add(content.fileName());
-        all.add(content.itemOfLine());
-        all.add(DocumentJson.sha256(content.motion()));
-        all.add(DocumentJson.sha256(content.sheet()));
-        if (version > 2) {
-            all.add(String.valueOf(content.partLines()));
-            all.add(String.valueOf(content.trial()));
+    private static String whole(Release r) {
+        return new Canonical("oleander release " + r.sealVersion())
+                .with("job", r.jobId())
+                .with("revision", r.revision())
+                .with("step", r.step())
+                .with("machine", r.machine())
+                .with("dialect", r.dialect())
+                .with("dialectVersion", r.dialectVersion())
+                .with("fileName", r.fileName())
+                .with("program", r.program())
+                .with("itemOfLine", r.itemOfLine())
+                .with("inputs", r.inputs())
+                .with("findings", r.findings())
+                .with("motion", r.motion())
+                .with("sheet", r.sheet())
+                .with("partLines", r.partLines())
+                .with("trial", r.trial())
+                .with("greatestDeviation", r.greatestDeviation())
+                .with("seconds", r.seconds())
+                .with("releasedBy", r.releasedBy().id())
+                .with("releasedAs", r.releasedAs())
+                .with("releasedAt", r.releasedAt())
+                .with("previousSha256", r.previousSha256())
+                .sha256();
+    }
+
+    /** As releases were sealed before: the values below each other. */
+    private static String joined(Release r) {
+        List<String> all = new ArrayList<>(List.of(r.program(), r.inputs(), r.findings()));
+        if (r.sealVersion() > 1) {
+            all.add(r.fileName());
+            all.add(r.itemOfLine());
+            all.add(DocumentJson.sha256(r.motion()));
+            all.add(DocumentJson.sha256(r.sheet()));
         }
-        all.add(String.valueOf(previous));
-        return sha256(all);
-    }
-
-    /** What the hash of a release would be, computed from what is stored now. */
-    static String again(Release r) {
-        return r.sealVersion() > 1
-                ? of(
-                        new Release.Content(
-                                r.fileName(),
-                                r.program(),
-                                r.itemOfLine(),
-                                r.inputs(),
-                                r.findings(),
-                                r.motion(),
-                                r.sheet(),
-                                r.greatestDeviation(),
-                                r.seconds(),
-                                r.partLines(),
-                                r.trial()),
-                        r.previousSha256(),
-                        r.sealVersion())
-                : sha256(
-                        List.of(
-                                r.program(),
-                                r.inputs(),
-                                r.findings(),
-                                String.valueOf(r.previousSha256())));
-    }
-
-    private static String sha256(List<String> parts) {
-        return DocumentJson.sha256(String.join("\n", parts).getBytes(StandardCharsets.UTF_8));
+        if (r.sealVersion() > 2) {
+            all.add(String.valueOf(r.partLines()));
+            all.add(String.valueOf(r.trial()));
+        }
+        all.add(String.valueOf(r.previousSha256()));
+        return DocumentJson.sha256(String.join("\n", all).getBytes(StandardCharsets.UTF_8));
     }
 }

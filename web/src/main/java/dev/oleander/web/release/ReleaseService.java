@@ -33,13 +33,11 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -106,31 +104,6 @@ public class ReleaseService {
                         () ->
                                 new NotFoundException(
                                         "Job %d has no revision \"%s\".".formatted(job, revision)));
-    }
-
-    /**
-     * Computes all hashes of a release and of those before it anew.
-     *
-     * @throws NotFoundException when there is no such release
-     */
-    public Verification verify(long id) {
-        Release asked = find(id);
-        List<Release> chain =
-                releases.findByJobIdOrderByIdDesc(asked.jobId()).stream()
-                        .filter(r -> r.id() <= asked.id())
-                        .toList();
-        List<Verification.Check> checks = new ArrayList<>();
-        for (int i = 0; i < chain.size(); i++) {
-            Release release = chain.get(i);
-            String before = i + 1 < chain.size() ? chain.get(i + 1).sha256() : null;
-            checks.add(
-                    new Verification.Check(
-                            release.revision(),
-                            release.sha256(),
-                            ReleaseSeal.again(release),
-                            Objects.equals(before, release.previousSha256())));
-        }
-        return Verification.of(checks);
     }
 
     /**

@@ -8,19 +8,17 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.support.ui.Select;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.jdbc.core.JdbcTemplate;
 
 /** From a description of a format to the text of a program, and a trial of one stop. */
 class FormatJourneyTest extends BrowserTest {
 
     @Autowired private Formats formats;
-    @Autowired private JdbcTemplate sql;
 
     @AfterEach
     void asItShipped() {
-        sql.execute("alter table format_version disable trigger user");
-        sql.update("delete from format_version");
-        sql.execute("alter table format_version enable trigger user");
+        owner().execute("alter table format_version disable trigger user");
+        owner().update("delete from format_version");
+        owner().execute("alter table format_version enable trigger user");
     }
 
     private long job(String name) {

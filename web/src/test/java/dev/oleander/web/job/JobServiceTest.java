@@ -203,18 +203,66 @@ class JobServiceTest extends WebTest {
     }
 
     @Test
-    void stepsFilesAndReleasesAreImmutable() {
+    void whatIsKeptIsNeverChangedNeitherByTheApplicationNorByTheOwnerOfTheTables() {
         makeJob("cleat_backing_plate", "Kept", 1);
+        Map<String, String> columns =
+                Map.of(
+                        "job_step", "label",
+                        "drawing_file", "name",
+                        "release", "sha256",
+                        "format_version", "note",
+                        "book_change", "note",
+                        "seal_link", "code");
+        for (String table : columns.keySet()) {
+            for (String change :
+                    List.of("update %s set %2$s = %2$s", "delete from %s", "truncate %s cascade")) {
+                String column = columns.get(table);
+                String statement = change.formatted(table, column);
+                assertThatThrownBy(() -> sql.execute(statement))
+                        .as(statement)
+                        .isInstanceOf(DataAccessException.class)
+                        .rootCause()
+                        .hasMessageContaining("permission denied");
+            }
+            assertThatThrownBy(() -> owner().execute("truncate " + table + " cascade"))
+                    .as(table)
+                    .hasMessageContaining("never changed");
+        }
         for (String change :
                 List.of(
                         "update job_step set label = 'x'",
                         "delete from job_step",
                         "update drawing_file set name = 'x'",
                         "update release set program = 'x'",
+                        "delete from seal_link",
                         "delete from release")) {
-            assertThatThrownBy(() -> sql.execute(change))
+            assertThatThrownBy(() -> owner().execute(change))
                     .isInstanceOf(DataAccessException.class)
                     .hasMessageContaining("never changed");
+        }
+    }
+
+    @Test
+    void theRoleOfTheApplicationOwnsNothing() {
+        assertThat(
+                        sql.queryForObject(
+                                "select usesuper from pg_user where usename = current_user",
+                                Boolean.class))
+                .isFalse();
+        assertThat(
+                        sql.queryForList(
+                                "select relname from pg_class where relowner = current_user::regrole"))
+                .isEmpty();
+        for (String change :
+                List.of(
+                        "alter table release disable trigger all",
+                        "drop table release cascade",
+                        "drop trigger release_is_immutable on release",
+                        "create table mine (a int)",
+                        "set session_replication_role = replica")) {
+            assertThatThrownBy(() -> sql.execute(change))
+                    .as(change)
+                    .isInstanceOf(DataAccessException.class);
         }
     }
 

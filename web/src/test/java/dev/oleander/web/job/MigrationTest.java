@@ -11,7 +11,6 @@ import dev.oleander.quantity.Typed;
 import dev.oleander.web.WebTest;
 import java.util.List;
 import java.util.Map;
-import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -24,10 +23,15 @@ class MigrationTest extends WebTest {
 
     private static final String SCHEMA = "migration_test";
 
-    @Autowired private DataSource database;
+    @Autowired private Flyway flyway;
 
     private void migrateTo(String version) {
-        Flyway.configure().dataSource(database).schemas(SCHEMA).target(version).load().migrate();
+        Flyway.configure()
+                .configuration(flyway.getConfiguration())
+                .schemas(SCHEMA)
+                .target(version)
+                .load()
+                .migrate();
     }
 
     /** A document of the first form: order and drawing side by side. */
@@ -58,7 +62,7 @@ class MigrationTest extends WebTest {
     @Test
     void aDocumentOfTheFirstFormIsReadAsWhatItWas() {
         migrateTo("1");
-        JdbcTemplate sql = new JdbcTemplate(database);
+        JdbcTemplate sql = owner();
         sql.update(
                 "insert into migration_test.account (username, full_name, password_hash, role, demo, created_at)"
                         + " values ('a', 'A', 'x', 'LEAD', false, now())");

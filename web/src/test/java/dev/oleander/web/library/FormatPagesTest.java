@@ -17,14 +17,12 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Formats that the shop changes: what may be saved, what follows, what is kept. */
 class FormatPagesTest extends WebTest {
 
     @Autowired private Formats formats;
     @Autowired private ReleaseService releases;
-    @Autowired private JdbcTemplate sql;
 
     private PageClient pages;
 
@@ -35,9 +33,9 @@ class FormatPagesTest extends WebTest {
 
     @AfterEach
     void asItShipped() {
-        sql.execute("alter table format_version disable trigger user");
-        sql.update("delete from format_version");
-        sql.execute("alter table format_version enable trigger user");
+        owner().execute("alter table format_version disable trigger user");
+        owner().update("delete from format_version");
+        owner().execute("alter table format_version enable trigger user");
     }
 
     private static String teasel() {

@@ -34,7 +34,6 @@ import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** What a release holds besides its text, its seal, and what differs between two of them. */
@@ -42,7 +41,6 @@ class ReleaseContentsTest extends WebTest {
 
     @Autowired private ReleaseService releases;
     @Autowired private StopEdits stopEdits;
-    @Autowired private JdbcTemplate sql;
 
     private long job(String name) {
         long id = makeJob("cleat_backing_plate", name, 3);
@@ -144,15 +142,7 @@ class ReleaseContentsTest extends WebTest {
         PageClient pages = new PageClient(port).signedIn("tove");
         assertThat(pages.fragment("/releases/%d/verify".formatted(second.id())).body())
                 .contains("Intact: 2 seals");
-        sql.execute("alter table release disable trigger release_is_immutable");
-        try {
-            sql.update(
-                    "update release set program = replace(program, 'P0.6', 'P0.7')"
-                            + " where job_id = ? and revision = 'A'",
-                    job);
-        } finally {
-            sql.execute("alter table release enable trigger release_is_immutable");
-        }
+        rewrite(job, "P0.6", "P0.7");
         JsonNode broken = api.get(path).json();
         assertThat(broken.get("intact").asBoolean()).isFalse();
         JsonNode newest = broken.get("checks").get(0);
@@ -162,6 +152,23 @@ class ReleaseContentsTest extends WebTest {
         assertThat(pages.fragment("/releases/%d/verify".formatted(second.id())).body())
                 .contains("Revision A is not as it was made");
         assertThat(api.get("/api/releases/999999/verify").status()).isEqualTo(404);
+        rewrite(job, "P0.7", "P0.6");
+        assertThat(api.get(path).json().get("intact").asBoolean()).isTrue();
+    }
+
+    /** Changes what revision A of a job holds. */
+    private void rewrite(long job, String from, String to) {
+        owner().execute("alter table release disable trigger release_is_immutable");
+        try {
+            owner().update(
+                            "update release set program = replace(program, ?, ?)"
+                                    + " where job_id = ? and revision = 'A'",
+                            from,
+                            to,
+                            job);
+        } finally {
+            owner().execute("alter table release enable trigger release_is_immutable");
+        }
     }
 
     @Test

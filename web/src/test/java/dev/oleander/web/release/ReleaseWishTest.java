@@ -34,7 +34,6 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Releases with parameters, of some stops only, in several files, begun again. */
@@ -43,15 +42,15 @@ class ReleaseWishTest extends WebTest {
     private static final Dialect TEASEL = DialectLibrary.shipped().find("teasel").orElseThrow();
 
     @Autowired private ReleaseService releases;
+    @Autowired private Verifier verifier;
     @Autowired private Resuming resuming;
     @Autowired private Formats formats;
-    @Autowired private JdbcTemplate sql;
 
     @AfterEach
     void formatsAsTheyShipped() {
-        sql.execute("alter table format_version disable trigger user");
-        sql.update("delete from format_version");
-        sql.execute("alter table format_version enable trigger user");
+        owner().execute("alter table format_version disable trigger user");
+        owner().update("delete from format_version");
+        owner().execute("alter table format_version enable trigger user");
     }
 
     private long releasable(String name) {
@@ -95,7 +94,7 @@ class ReleaseWishTest extends WebTest {
         Release whole = releases.release(job, person("mira"));
         assertThat(whole.revision()).isEqualTo("A");
         assertThat(whole.previousSha256()).isEqualTo(trial.sha256());
-        assertThat(releases.verify(whole.id()).intact()).isTrue();
+        assertThat(verifier.release(whole.id()).intact()).isTrue();
         assertThat(jobs.view(job).stage(Stage.RELEASE).isReady()).isTrue();
     }
 
@@ -165,7 +164,7 @@ class ReleaseWishTest extends WebTest {
         }
         assertThat(names).hasSizeGreaterThan(2);
         assertThat(names.get(1)).endsWith("-A-2.nc");
-        assertThat(releases.verify(made.id()).intact()).isTrue();
+        assertThat(verifier.release(made.id()).intact()).isTrue();
         assertThat(resuming.starts(made)).extracting(Resuming.Start::file).contains(1, 2);
         programsAreAskedForOneByOne(made, names);
     }

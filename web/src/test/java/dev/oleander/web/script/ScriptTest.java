@@ -67,7 +67,7 @@ class ScriptTest {
         Files.writeString(data.resolve("format"), "99\n");
         Said said = run(home(), "start");
         assertThat(said.exit()).isEqualTo(1);
-        assertThat(said.text()).contains("format 99", "Nothing was changed");
+        assertThat(said.text()).contains("schema 99", "Nothing was changed");
         assertThat(Files.readString(data.resolve("format"))).isEqualTo("99\n");
     }
 
@@ -83,14 +83,14 @@ class ScriptTest {
     @Test
     void aRunThatDidNotEndByItselfIsTold() throws IOException, InterruptedException {
         // a process number that cannot exist
-        Files.writeString(data.resolve("server.pid"), "99999999\n");
+        Files.writeString(data.resolve("supervisor.pid"), "99999999 5\n");
         try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             Map<String, String> environment = home();
             environment.put("OLEANDER_PORT", String.valueOf(taken.getLocalPort()));
             assertThat(run(environment, "start").text())
-                    .contains("did not end by itself (process 99999999 is gone)");
+                    .contains("The last run did not end by itself");
         }
-        assertThat(data.resolve("server.pid")).doesNotExist();
+        assertThat(data.resolve("supervisor.pid")).doesNotExist();
     }
 
     @Test
