@@ -15,6 +15,7 @@ verify_database() {
   (
     pg_settings "$DATA" "$1"
     export OLEANDER_SEALS=$2 OLEANDER_PORT=0 OLEANDER_DEMO=$DEMO
+    export OLEANDER_CONSOLE=WARN SPRING_MAIN_BANNER_MODE=off
     # shellcheck disable=SC2031
     run_app --oleander.task=verify
   ) 9>&-

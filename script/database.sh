@@ -56,7 +56,8 @@ pg_stop() {
 pg_tool() {
   local folder=$1 program=$2
   shift 2
-  PGPASSWORD=$(cat "$folder/db-password") "$(pg_bin)/$program" -h 127.0.0.1 \
+  PGOPTIONS="-c client_min_messages=warning" PGPASSWORD=$(cat "$folder/db-password") \
+    "$(pg_bin)/$program" -h 127.0.0.1 \
     -p "$(cat "$folder/db-port")" -U oleander "$@"
 }
 

@@ -15,6 +15,11 @@ final class CalledText {
 
     private static final String NUMBER = "{{number}}";
 
+    /**
+     * Lines that calls may stand for in all: a short text must not become a program without end.
+     */
+    static final int MOST_CALLED = 500_000;
+
     private final Dialect.Subprograms forms;
     private final WordReader reader;
     private final ReadItems items;
@@ -22,6 +27,7 @@ final class CalledText {
     private final Pattern begin;
     private final Pattern call;
     private final Map<Integer, List<Line>> bodies = new HashMap<>();
+    private int calledLines;
 
     private record Line(int number, String text) {}
 
@@ -80,6 +86,13 @@ final class CalledText {
         List<Line> body = bodies.get(number);
         if (body == null) {
             items.problem(1, "there is no subprogram %d.".formatted(number));
+            return;
+        }
+        calledLines += body.size();
+        if (calledLines > MOST_CALLED) {
+            items.giveUp(
+                    "the calls up to here stand for more than %d lines; the rest was not read."
+                            .formatted(MOST_CALLED));
             return;
         }
         for (Line line : body) {

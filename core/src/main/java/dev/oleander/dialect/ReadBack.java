@@ -7,8 +7,10 @@ import java.util.List;
  * A program read from text.
  *
  * @param lineOfItem number of the line each item stands on, from 1
+ * @param isGivenUp whether the rest was not read: too much was not understood, or there is no end
  */
-public record ReadBack(Program program, List<Integer> lineOfItem, List<Problem> problems) {
+public record ReadBack(
+        Program program, List<Integer> lineOfItem, List<Problem> problems, boolean isGivenUp) {
 
     /** Problems after which a text is read no further; one of another kind has millions. */
     static final int MOST_PROBLEMS = 200;
@@ -19,10 +21,5 @@ public record ReadBack(Program program, List<Integer> lineOfItem, List<Problem> 
     public ReadBack {
         lineOfItem = List.copyOf(lineOfItem);
         problems = List.copyOf(problems);
-    }
-
-    /** Whether so much was not understood that the rest was not read. */
-    public boolean isGivenUp() {
-        return problems.size() >= MOST_PROBLEMS;
     }
 }

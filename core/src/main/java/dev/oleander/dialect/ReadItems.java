@@ -31,6 +31,7 @@ final class ReadItems {
     private boolean on;
     private int line;
     private int reading;
+    private boolean givenUp;
 
     /**
      * @param resolution smallest step of coordinates, mm
@@ -59,11 +60,18 @@ final class ReadItems {
     }
 
     ReadBack readBack() {
-        return new ReadBack(new Program(items), lineOfItem, problems);
+        return new ReadBack(new Program(items), lineOfItem, problems, isFull());
     }
 
+    /** Whether nothing more is to be read. */
     boolean isFull() {
-        return problems.size() >= ReadBack.MOST_PROBLEMS;
+        return givenUp || problems.size() >= ReadBack.MOST_PROBLEMS;
+    }
+
+    /** Nothing is read from here on. */
+    void giveUp(String sentence) {
+        problem(1, sentence);
+        givenUp = true;
     }
 
     void problem(int column, String sentence) {

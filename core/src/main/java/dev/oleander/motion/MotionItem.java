@@ -5,7 +5,8 @@ import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import java.util.ArrayList;
+import java.util.AbstractList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -168,16 +169,31 @@ public record MotionItem(
         return new Point(to[0], to[1]);
     }
 
-    /** All items of a program; times of their ends, or null. */
+    /**
+     * All items of a program, each made when it is asked for: a text of some kilobytes can be a
+     * program of millions.
+     *
+     * @param ends times of their ends, or null
+     */
     public static List<MotionItem> all(Program program, double[] ends) {
-        List<MotionItem> all = new ArrayList<>(program.size());
+        List<Item> items = program.items();
+        BitSet downs = new BitSet(items.size());
         boolean down = false;
-        for (int i = 0; i < program.size(); i++) {
-            Item item = program.items().get(i);
-            down = isDown(item, down);
-            all.add(of(i, item, down, ends == null ? null : ends[i]));
+        for (int i = 0; i < items.size(); i++) {
+            down = isDown(items.get(i), down);
+            downs.set(i, down);
         }
-        return all;
+        return new AbstractList<>() {
+            @Override
+            public MotionItem get(int i) {
+                return of(i, items.get(i), downs.get(i), ends == null ? null : ends[i]);
+            }
+
+            @Override
+            public int size() {
+                return items.size();
+            }
+        };
     }
 
     static boolean isDown(Item item, boolean before) {

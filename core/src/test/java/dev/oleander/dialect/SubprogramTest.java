@@ -138,4 +138,17 @@ class SubprogramTest {
                                 .problem())
                 .contains("subprograms need words, and arcs by a relative centre");
     }
+
+    /** 90 kB that would stand for some 30 million lines. */
+    @Test
+    void aShortTextDoesNotBecomeAProgramWithoutEnd() {
+        StringBuilder text = new StringBuilder("G21 G90\n");
+        text.append("M98 P1001\n".repeat(5_000));
+        text.append("M30\nO1001\n").append("G0 X1\nG0 X2\n".repeat(3_000)).append("M99\n");
+        ReadBack read = new DialectReader(CALLING).read(text.toString());
+        assertThat(read.isGivenUp()).isTrue();
+        assertThat(read.program().size()).isLessThanOrEqualTo(CalledText.MOST_CALLED + 10);
+        assertThat(read.problems().get(read.problems().size() - 1).sentence())
+                .contains("stand for more than 500000 lines");
+    }
 }

@@ -1,28 +1,63 @@
 package dev.oleander.drawing.svg;
 
 import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.Set;
 
 /**
  * What style elements and attributes say of an element. Of style sheets, rules for a class, an id
- * or a kind of element are followed; others do not matter for shapes.
+ * or a kind of element are followed; others do not matter for shapes. Every text is gone through
+ * once, whatever it holds.
  */
 final class StyleRules {
 
-    private static final Pattern RULE = Pattern.compile("([^{}]+)\\{([^}]*)\\}");
-    private static final Pattern COMMENT = Pattern.compile("/\\*.*?\\*/", Pattern.DOTALL);
+    /** All that matters for shapes. */
+    private static final Set<String> PROPERTIES =
+            Set.of("display", "visibility", "stroke", "fill", "stroke-dasharray");
 
     private final Map<String, Map<String, String>> rules = new HashMap<>();
+    private final Map<SvgNode, Map<String, String>> inline = new IdentityHashMap<>();
+    private final Map<SvgNode, List<String>> classes = new IdentityHashMap<>();
 
     StyleRules(String sheets) {
-        Matcher matcher = RULE.matcher(COMMENT.matcher(sheets).replaceAll(" "));
-        while (matcher.find()) {
-            Map<String, String> values = declarations(matcher.group(2));
-            for (String selector : matcher.group(1).split(",")) {
-                rules.computeIfAbsent(selector.strip(), s -> new HashMap<>()).putAll(values);
+        String text = withoutComments(sheets);
+        int at = 0;
+        while (at < text.length()) {
+            int open = text.indexOf('{', at);
+            int close = open < 0 ? -1 : text.indexOf('}', open);
+            if (close < 0) {
+                return;
             }
+            rule(text.substring(at, open), text.substring(open + 1, close));
+            at = close + 1;
+        }
+    }
+
+    private static String withoutComments(String text) {
+        StringBuilder plain = new StringBuilder();
+        int at = 0;
+        while (at < text.length()) {
+            int open = text.indexOf("/*", at);
+            if (open < 0) {
+                return plain.append(text, at, text.length()).toString();
+            }
+            plain.append(text, at, open).append(' ');
+            int close = text.indexOf("*/", open + 2);
+            // a comment that does not end takes the rest
+            at = close < 0 ? text.length() : close + 2;
+        }
+        return plain.toString();
+    }
+
+    private void rule(String selectors, String declarations) {
+        Map<String, String> values = declarations(declarations);
+        if (values.isEmpty()) {
+            return;
+        }
+        for (String selector : selectors.split(",")) {
+            rules.computeIfAbsent(selector.strip(), s -> new HashMap<>()).putAll(values);
         }
     }
 
@@ -30,9 +65,10 @@ final class StyleRules {
         Map<String, String> values = new HashMap<>();
         for (String declaration : text.split(";")) {
             int colon = declaration.indexOf(':');
-            if (colon > 0) {
+            String property = declaration.substring(0, Math.max(0, colon)).strip();
+            if (PROPERTIES.contains(property)) {
                 String value = declaration.substring(colon + 1).replace("!important", "");
-                values.put(declaration.substring(0, colon).strip(), value.strip());
+                values.put(property, value.strip());
             }
         }
         return values;
@@ -40,12 +76,13 @@ final class StyleRules {
 
     /** A property of one element alone; null when nothing is said. */
     String own(SvgNode node, String property) {
-        String inline = declarations(node.text("style")).get(property);
-        if (inline != null) {
-            return inline;
+        String own = inline.computeIfAbsent(node, n -> declarations(n.text("style"))).get(property);
+        if (own != null) {
+            return own;
         }
         String found = of("#" + node.text("id"), property);
-        for (String name : node.text("class").split("\\s+")) {
+        for (String name :
+                classes.computeIfAbsent(node, n -> List.of(n.text("class").split("\\s+")))) {
             found = found == null ? of("." + name, property) : found;
             found = found == null ? of(node.name() + "." + name, property) : found;
         }

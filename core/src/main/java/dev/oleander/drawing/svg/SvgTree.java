@@ -20,15 +20,18 @@ final class SvgTree {
 
     private static final int DEEPEST = 200;
     private static final int MOST_ELEMENTS = 1_000_000;
+
+    /** What stands in the brackets: a place of this drawing begins with #. */
     private static final Pattern OUTSIDE_STYLE =
-            Pattern.compile(
-                    "@import|url\\(\\s*['\"]?\\s*(?!#|['\"]?\\s*#)", Pattern.CASE_INSENSITIVE);
+            Pattern.compile("@import|url\\(\\s*+['\"]?+\\s*+(?!#)", Pattern.CASE_INSENSITIVE);
+
     private static final Pattern EVENT = Pattern.compile("on[a-z]+");
     private static final String SVG = "http://www.w3.org/2000/svg";
 
     private final String file;
     private final Map<String, SvgNode> byId = new HashMap<>();
     private final StringBuilder styles = new StringBuilder();
+    private int stylesBefore;
     private SvgNode root;
     private int elements;
 
@@ -110,6 +113,7 @@ final class SvgTree {
                 case XMLStreamConstants.START_ELEMENT -> {
                     SvgNode node = node(reader);
                     inStyle = node.name().equals("style");
+                    stylesBefore = styles.length();
                     if (open.isEmpty()) {
                         root = node;
                     } else {
@@ -126,7 +130,7 @@ final class SvgTree {
                 case XMLStreamConstants.END_ELEMENT -> {
                     SvgNode closed = open.pop();
                     if (inStyle) {
-                        refuseOutsideStyle(styles, closed.line());
+                        refuseOutsideStyle(styles.substring(stylesBefore), closed.line());
                     }
                     inStyle = false;
                 }

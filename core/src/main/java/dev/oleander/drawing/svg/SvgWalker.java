@@ -62,6 +62,7 @@ final class SvgWalker {
     }
 
     private void walk(SvgNode node, Context around) {
+        collector.requireTime(node.line());
         String name = node.name();
         boolean drawn =
                 GROUPS.contains(name) && !name.equals("symbol")
@@ -83,6 +84,7 @@ final class SvgWalker {
     }
 
     private void skipHidden(SvgNode node, Context around) {
+        collector.requireTime(node.line());
         if (GROUPS.contains(node.name())) {
             node.children().forEach(c -> skipHidden(c, around));
         } else if (SHAPES.contains(node.name()) || node.name().equals("use")) {

@@ -3,6 +3,7 @@ package dev.oleander.drawing.svg;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.junit.jupiter.api.Assertions.assertTimeout;
 
 import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.DrawingException;
@@ -15,6 +16,7 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.LengthUnit;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -221,5 +223,52 @@ class SvgReaderTest {
         assertThatThrownBy(() -> read(ImportOptions.defaults(), text))
                 .isInstanceOf(DrawingException.class)
                 .hasMessageStartingWith("a.svg");
+    }
+
+    /** Files of some 50 to 200 kB that took the readers of style sheets minutes. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "<style>%s</style>|a",
+                "<style>%s</style>|/*",
+                "<style>%s}</style>|a{",
+                "<style>.x{%s}</style>|a:b;",
+                "<style>.x{fill:url(%s#a)}</style>| ",
+                "<g style='fill:url(%s#a)'/>| ",
+                "<style>%s{fill:red}</style>|.a,",
+                "<g class='%s'><rect width='1' height='1'/></g>|a ",
+                "<g style='%s'><rect width='1' height='1'/></g>|fill:red;",
+                "<path d='%s'/>|M",
+                "<g transform='%s'/>|scale(1)",
+                "<rect width='%s' height='1'/>|1",
+                "<path stroke-dasharray='%s' d='M0 0L9 9'/>|0 ",
+            })
+    void noTextIsGoneThroughAgainAndAgain(String form) {
+        String[] parts = form.split("\\|", 2);
+        String much = parts[1].repeat(100_000 / parts[1].length());
+        assertTimeout(
+                Duration.ofSeconds(3),
+                () -> page("<rect width='1' height='1'/>" + parts[0].replace("%s", much)));
+    }
+
+    @Test
+    void aStyleThatIsUsedOverAndOverIsReadOnce() {
+        String style = "a:b;".repeat(20_000);
+        String page =
+                "<g id='one' style='%s'><path d='M0 0L1 1'/></g>".formatted(style)
+                        + "<use href='#one'/>".repeat(5_000);
+        assertTimeout(Duration.ofSeconds(5), () -> page(page));
+    }
+
+    @Test
+    void aPlaceOfTheSameDrawingIsNothingOutside() {
+        for (String inside : new String[] {"url(#a)", "url( #a)", "url('#a')", "URL(  '#a' )"}) {
+            page("<style>.x{fill:%s}</style><rect width='1' height='1'/>".formatted(inside));
+        }
+        for (String outside :
+                new String[] {"url(a.svg)", "url( 'http://b' )", "url(\t\n data:x)"}) {
+            assertThatThrownBy(() -> page("<style>.x{fill:%s}</style>".formatted(outside)))
+                    .hasMessageContaining("loaded from outside");
+        }
     }
 }
