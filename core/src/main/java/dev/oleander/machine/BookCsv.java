@@ -2,8 +2,11 @@ package dev.oleander.machine;
 
 import java.io.StringWriter;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.MappingIterator;
 import tools.jackson.databind.SequenceWriter;
@@ -17,6 +20,8 @@ import tools.jackson.dataformat.csv.CsvSchema;
 final class BookCsv {
 
     private static final int MOST_LINES = 5_000;
+    private static final Pattern FORMULA = Pattern.compile("'*+[=+\\-@\\t\\r|%]");
+    private static final Pattern NUMBER = Pattern.compile("[+-]?[0-9.]+(?:[eE][+-]?[0-9]+)?");
 
     private final CsvMapper mapper = new CsvMapper();
 
@@ -26,7 +31,7 @@ final class BookCsv {
         StringWriter text = new StringWriter();
         try (SequenceWriter out =
                 mapper.writerFor(Map.class).with(schema.build()).writeValues(text)) {
-            lines.forEach(out::write);
+            lines.forEach(line -> out.write(changed(line, BookCsv::harmless)));
         }
         return text.toString();
     }
@@ -41,7 +46,7 @@ final class BookCsv {
         try (MappingIterator<Map<String, String>> lines =
                 mapper.readerForMapOf(String.class).with(header).readValues(clean(text))) {
             while (lines.hasNextValue()) {
-                read.add(lines.nextValue());
+                read.add(changed(lines.nextValue(), BookCsv::plain));
                 if (read.size() > MOST_LINES) {
                     throw new CutDataException(
                             "The file has more than %d rows.".formatted(MOST_LINES));
@@ -56,6 +61,27 @@ final class BookCsv {
             throw new CutDataException("The file has no rows below its line of names.");
         }
         return read;
+    }
+
+    private static Map<String, String> changed(
+            Map<String, String> line, UnaryOperator<String> change) {
+        Map<String, String> changed = new LinkedHashMap<>();
+        line.forEach(
+                (name, value) -> changed.put(name, value == null ? null : change.apply(value)));
+        return changed;
+    }
+
+    /** A text that spreadsheets would work out as a formula gets an apostrophe before it. */
+    private static String harmless(String cell) {
+        return FORMULA.matcher(cell).lookingAt() && !NUMBER.matcher(cell).matches()
+                ? "'" + cell
+                : cell;
+    }
+
+    private static String plain(String cell) {
+        boolean guarded =
+                cell.startsWith("'") && !harmless(cell.substring(1)).equals(cell.substring(1));
+        return guarded ? cell.substring(1) : cell;
     }
 
     /** Without the mark that some programs put before UTF-8. */
