@@ -15,7 +15,7 @@ begin
     for kept in select c.relname from pg_class c
         where c.relnamespace = '${flyway:defaultSchema}'::regnamespace
           and c.relname in ('release', 'job_step', 'drawing_file', 'format_version', 'book_change',
-                            'seal_link', '${flyway:table}') loop
+                            'seal_link', 'trail_entry', '${flyway:table}') loop
         execute format('revoke update, delete on %I.%I from %I',
             '${flyway:defaultSchema}', kept, '${application}');
     end loop;

@@ -1,12 +1,12 @@
 package dev.oleander.machine;
 
+import dev.oleander.quantity.Cells;
 import java.io.StringWriter;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
-import java.util.regex.Pattern;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.MappingIterator;
 import tools.jackson.databind.SequenceWriter;
@@ -20,8 +20,6 @@ import tools.jackson.dataformat.csv.CsvSchema;
 final class BookCsv {
 
     private static final int MOST_LINES = 5_000;
-    private static final Pattern FORMULA = Pattern.compile("'*+[=+\\-@\\t\\r|%]");
-    private static final Pattern NUMBER = Pattern.compile("[+-]?[0-9.]+(?:[eE][+-]?[0-9]+)?");
 
     private final CsvMapper mapper = new CsvMapper();
 
@@ -31,7 +29,7 @@ final class BookCsv {
         StringWriter text = new StringWriter();
         try (SequenceWriter out =
                 mapper.writerFor(Map.class).with(schema.build()).writeValues(text)) {
-            lines.forEach(line -> out.write(changed(line, BookCsv::harmless)));
+            lines.forEach(line -> out.write(changed(line, Cells::harmless)));
         }
         return text.toString();
     }
@@ -46,7 +44,7 @@ final class BookCsv {
         try (MappingIterator<Map<String, String>> lines =
                 mapper.readerForMapOf(String.class).with(header).readValues(clean(text))) {
             while (lines.hasNextValue()) {
-                read.add(changed(lines.nextValue(), BookCsv::plain));
+                read.add(changed(lines.nextValue(), Cells::plain));
                 if (read.size() > MOST_LINES) {
                     throw new CutDataException(
                             "The file has more than %d rows.".formatted(MOST_LINES));
@@ -69,19 +67,6 @@ final class BookCsv {
         line.forEach(
                 (name, value) -> changed.put(name, value == null ? null : change.apply(value)));
         return changed;
-    }
-
-    /** A text that spreadsheets would work out as a formula gets an apostrophe before it. */
-    private static String harmless(String cell) {
-        return FORMULA.matcher(cell).lookingAt() && !NUMBER.matcher(cell).matches()
-                ? "'" + cell
-                : cell;
-    }
-
-    private static String plain(String cell) {
-        boolean guarded =
-                cell.startsWith("'") && !harmless(cell.substring(1)).equals(cell.substring(1));
-        return guarded ? cell.substring(1) : cell;
     }
 
     /** Without the mark that some programs put before UTF-8. */

@@ -12,6 +12,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param patience how long a page waits for a plan before it shows that one is being made
  * @param proofPatience how long it waits for the proof when the plan is there, so that it need not
  *     change twice
+ * @param longestSession how long a session lasts at most, however busy it is
  * @param publicUrl address under which people reach Oleander, for links on paper
  */
 @ConfigurationProperties("oleander")
@@ -21,4 +22,5 @@ public record OleanderSettings(
         int mostCopies,
         Duration patience,
         Duration proofPatience,
+        Duration longestSession,
         String publicUrl) {}

@@ -10,7 +10,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 
-/** A person who signs in. */
+/** A person who signs in. Never removed: what people did keeps their names. */
 @Entity
 public class Account {
 
@@ -29,6 +29,9 @@ public class Account {
     private boolean demo;
 
     private Instant createdAt;
+    private Instant closedAt;
+    private boolean mustChange;
+    private Instant lastSignIn;
 
     protected Account() {}
 
@@ -59,7 +62,7 @@ public class Account {
         return fullName;
     }
 
-    public String passwordHash() {
+    String passwordHash() {
         return passwordHash;
     }
 
@@ -71,9 +74,49 @@ public class Account {
         return demo;
     }
 
+    /** Whether the person has to choose a password before anything else. */
+    public boolean mustChange() {
+        return mustChange;
+    }
+
+    /** Null: never. */
+    public Instant lastSignIn() {
+        return lastSignIn;
+    }
+
+    public boolean isClosed() {
+        return closedAt != null;
+    }
+
+    void signedIn(Instant at) {
+        lastSignIn = at;
+    }
+
+    void become(String newName, Role newRole) {
+        fullName = newName;
+        role = newRole;
+    }
+
+    /**
+     * @param byOther somebody else chose it, and knows it
+     */
+    void password(String hash, boolean byOther) {
+        passwordHash = hash;
+        mustChange = byOther;
+    }
+
+    void close(Instant at) {
+        closedAt = at;
+    }
+
+    void reopen() {
+        closedAt = null;
+    }
+
     /** First letters of the names, two at most. */
     public String initials() {
         return Arrays.stream(fullName.split("\\s+"))
+                .filter(n -> !n.isEmpty())
                 .limit(2)
                 .map(n -> n.substring(0, 1))
                 .collect(Collectors.joining());

@@ -3,6 +3,7 @@ package dev.oleander.web.account;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
@@ -30,11 +31,21 @@ class ApiSignInProblems implements AuthenticationEntryPoint, AccessDeniedHandler
             AuthenticationException failure)
             throws IOException {
         SignInFailures.requireKnown(failure);
-        response.setHeader("WWW-Authenticate", "Basic realm=\"Oleander\"");
+        if (failure instanceof TooManyGuessesException many) {
+            response.setHeader(HttpHeaders.RETRY_AFTER, String.valueOf(many.seconds()));
+            write(response, HttpStatus.TOO_MANY_REQUESTS, many.getMessage());
+            return;
+        }
+        response.addHeader("WWW-Authenticate", "Basic realm=\"Oleander\"");
+        response.addHeader("WWW-Authenticate", "Bearer realm=\"Oleander\"");
+        boolean token = String.valueOf(request.getHeader("Authorization")).startsWith("Bearer");
         write(
                 response,
                 HttpStatus.UNAUTHORIZED,
-                "Sign in with HTTP Basic: name and password of your account.");
+                token
+                        ? "The token is unknown, revoked or past its end, or its account is closed."
+                        : "Sign in with HTTP Basic, name and password of your account, or with a"
+                                + " personal token as bearer.");
     }
 
     @Override
@@ -44,8 +55,15 @@ class ApiSignInProblems implements AuthenticationEntryPoint, AccessDeniedHandler
         write(
                 response,
                 HttpStatus.FORBIDDEN,
-                "Your role may look at jobs and take programs, not change them. "
-                        + "Ask a programmer or the lead.");
+                "You may look at jobs and take programs, not do this. Ask a programmer or the"
+                        + " lead, or use a token of the scope work.");
+    }
+
+    void mustChange(HttpServletResponse response) throws IOException {
+        write(
+                response,
+                HttpStatus.FORBIDDEN,
+                "Your password was chosen by somebody else. Sign in with a browser and change it first.");
     }
 
     private void write(HttpServletResponse response, HttpStatus status, String detail)

@@ -23,33 +23,40 @@ public class FirstAccounts {
     private final AccountRepository accounts;
     private final PasswordEncoder encoder;
     private final OleanderSettings settings;
+    private final PersonSessions sessions;
     private final Clock clock;
 
     FirstAccounts(
             AccountRepository accounts,
             PasswordEncoder encoder,
             OleanderSettings settings,
+            PersonSessions sessions,
             Clock clock) {
         this.accounts = accounts;
         this.encoder = encoder;
         this.settings = settings;
+        this.sessions = sessions;
         this.clock = clock;
     }
 
-    /** Makes those that are missing. */
+    /** Makes those that are missing; outside of the demo, ends what its accounts have open. */
     @Transactional
     public void makeIfNone() {
         if (settings.demo()) {
             if (!accounts.existsByDemo(true)) {
                 DEMO.forEach(d -> make(d.username(), d.password(), d.fullName(), d.role()));
             }
-        } else if (!accounts.existsByDemo(false) && !settings.firstPassword().isBlank()) {
-            make("lead", settings.firstPassword(), "Shop Lead", Role.LEAD);
+            return;
+        }
+        accounts.findByDemo(true).forEach(a -> sessions.endAll(a.username()));
+        if (!accounts.existsByDemo(false) && !settings.firstPassword().isBlank()) {
+            make("lead", settings.firstPassword(), "Shop Lead", Role.LEAD)
+                    .password(encoder.encode(settings.firstPassword()), true);
         }
     }
 
-    private void make(String username, String password, String fullName, Role role) {
-        accounts.save(
+    private Account make(String username, String password, String fullName, Role role) {
+        return accounts.save(
                 new Account(
                         username,
                         fullName,

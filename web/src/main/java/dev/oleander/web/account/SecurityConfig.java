@@ -1,6 +1,9 @@
 package dev.oleander.web.account;
 
+import dev.oleander.web.OleanderSettings;
+import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -10,9 +13,12 @@ import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.authentication.www.BasicAuthenticationFilter;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
-import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
-import org.springframework.security.web.savedrequest.RequestCache;
+import org.springframework.security.web.savedrequest.NullRequestCache;
 
 /** Who may see and do what, over forms and over the HTTP interface. */
 @Configuration
@@ -23,6 +29,10 @@ class SecurityConfig {
             "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
                     + "img-src 'self' data:; connect-src 'self'; form-action 'self'; "
                     + "base-uri 'none'; frame-ancestors 'none'";
+
+    /** Begins of the addresses of files that pages are made of. */
+    private static final List<String> FILES =
+            List.of("/css/", "/js/", "/fonts/", "/webjars/", "/favicon");
 
     private static final String[] OPEN = {
         "/sign-in",
@@ -37,17 +47,31 @@ class SecurityConfig {
         "/error"
     };
 
-    private static final String[] EDITORS = {Role.PROGRAMMER.name(), Role.LEAD.name()};
+    /** What keeps the shop right: its people, its data, its formats. */
+    private static final String[] LEADS = {"/accounts/**", "/trail/**", "/seals/**"};
+
+    private static final String[] LEADS_TO_CHANGE = {"/machines/**", "/formats/**"};
+
+    /** What everybody may send. */
+    private static final String[] OWN = {"/sign-out", "/programs", "/account/**"};
+
+    private static final String LEAD = Role.LEAD.name();
+    private static final String[] EDITORS = {Role.PROGRAMMER.name(), LEAD};
+
+    static boolean isFile(String path) {
+        return FILES.stream().anyMatch(path::startsWith);
+    }
 
     @Bean
     PasswordEncoder passwordEncoder() {
         return new RememberingEncoder(new BCryptPasswordEncoder(), Duration.ofMinutes(2));
     }
 
-    /** Programs: HTTP Basic, no session and so no CSRF. */
+    /** Programs: HTTP Basic or a personal token, no session and so no CSRF. */
     @Bean
     @Order(1)
-    SecurityFilterChain apiSecurity(HttpSecurity http, ApiSignInProblems problems)
+    SecurityFilterChain apiSecurity(
+            HttpSecurity http, ApiSignInProblems problems, AccessTokens tokens, GuessGuard guard)
             throws Exception {
         http.securityMatcher("/api/**")
                 .authorizeHttpRequests(
@@ -58,11 +82,14 @@ class SecurityConfig {
                                         .authenticated()
                                         .requestMatchers(HttpMethod.HEAD, "/api/**")
                                         .authenticated()
-                                        .requestMatchers("/api/read-back")
+                                        .requestMatchers("/api/read-back", "/api/tokens/**")
                                         .authenticated()
                                         .anyRequest()
                                         .hasAnyRole(EDITORS))
                 .httpBasic(basic -> basic.authenticationEntryPoint(problems))
+                .addFilterBefore(
+                        new TokenFilter(tokens, guard, problems), BasicAuthenticationFilter.class)
+                .addFilterBefore(new OwnPasswordFirst(problems), AuthorizationFilter.class)
                 .exceptionHandling(
                         e -> e.authenticationEntryPoint(problems).accessDeniedHandler(problems))
                 .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
@@ -71,16 +98,27 @@ class SecurityConfig {
         return http.build();
     }
 
-    /** People: a form and a session. */
+    /** People: a form, and a session that begins when they have signed in. */
     @Bean
     @Order(2)
-    SecurityFilterChain pageSecurity(HttpSecurity http, ExpiredSignIn expired) throws Exception {
+    SecurityFilterChain pageSecurity(
+            HttpSecurity http,
+            ExpiredSignIn expired,
+            SignInSuccesses signedIn,
+            ApiSignInProblems problems,
+            OleanderSettings settings,
+            Clock clock)
+            throws Exception {
         http.authorizeHttpRequests(
                         who ->
                                 who.requestMatchers(OPEN)
                                         .permitAll()
-                                        .requestMatchers(HttpMethod.POST, "/sign-out", "/programs")
+                                        .requestMatchers(LEADS)
+                                        .hasRole(LEAD)
+                                        .requestMatchers(HttpMethod.POST, OWN)
                                         .authenticated()
+                                        .requestMatchers(HttpMethod.POST, LEADS_TO_CHANGE)
+                                        .hasRole(LEAD)
                                         .requestMatchers(HttpMethod.POST, "/**")
                                         .hasAnyRole(EDITORS)
                                         .anyRequest()
@@ -89,24 +127,29 @@ class SecurityConfig {
                         form ->
                                 form.loginPage("/sign-in")
                                         .failureHandler(new SignInFailures())
-                                        .defaultSuccessUrl("/"))
-                .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?left"))
-                .requestCache(cache -> cache.requestCache(pagesOnly()))
+                                        .successHandler(signedIn))
+                .logout(
+                        out ->
+                                out.logoutUrl("/sign-out")
+                                        .deleteCookies("oleander")
+                                        .logoutSuccessUrl("/sign-in?left"))
+                .requestCache(cache -> cache.requestCache(new NullRequestCache()))
+                .csrf(csrf -> csrf.csrfTokenRepository(formTokens()))
+                .addFilterBefore(
+                        new SessionLimits(settings.longestSession(), clock),
+                        SecurityContextHolderFilter.class)
+                .addFilterBefore(new OwnPasswordFirst(problems), AuthorizationFilter.class)
                 .exceptionHandling(e -> e.authenticationEntryPoint(expired));
         harden(http);
         return http.build();
     }
 
-    /** After signing in people go where they wanted to, if that was a page and no part of one. */
-    private static RequestCache pagesOnly() {
-        HttpSessionRequestCache cache = new HttpSessionRequestCache();
-        cache.setRequestMatcher(
-                request ->
-                        request.getMethod().equals("GET")
-                                && request.getHeader("HX-Request") == null
-                                && String.valueOf(request.getHeader("Accept"))
-                                        .contains("text/html"));
-        return cache;
+    /** In a cookie, so that somebody who only looks at the sign-in page needs no session. */
+    private static CookieCsrfTokenRepository formTokens() {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieName("oleander-form");
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
+        return tokens;
     }
 
     private static void harden(HttpSecurity http) throws Exception {

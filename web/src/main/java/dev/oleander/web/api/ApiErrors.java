@@ -6,6 +6,7 @@ import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.plan.PlanException;
 import dev.oleander.quantity.FormulaException;
+import dev.oleander.web.account.AccountException;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.StaleEditException;
@@ -61,6 +62,13 @@ class ApiErrors extends ResponseEntityExceptionHandler {
                         HttpStatus.UNPROCESSABLE_CONTENT, refused.getMessage());
         problem.setTitle(title);
         return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail account(AccountException wrong) {
+        return wrong.isMissing()
+                ? ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, wrong.getMessage())
+                : unprocessable("Value not usable", wrong);
     }
 
     @ExceptionHandler

@@ -4,7 +4,6 @@ import dev.oleander.proof.Finding;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.api.ApiJson.ProgramJson;
 import dev.oleander.web.api.ApiJson.ReleaseJson;
-import dev.oleander.web.job.DocumentJson;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
@@ -18,6 +17,7 @@ import dev.oleander.web.release.ReleaseWish;
 import dev.oleander.web.release.Resuming;
 import dev.oleander.web.release.Verification;
 import dev.oleander.web.release.Verifier;
+import dev.oleander.web.seal.Hashes;
 import java.net.URI;
 import java.util.List;
 import java.util.Map;
@@ -126,7 +126,7 @@ class ReleaseApi {
     private static ProgramJson listed(ProgramFile file) {
         int lines = (int) file.text().lines().count();
         return new ProgramJson(
-                file.number(), file.name(), 1, 1, lines, DocumentJson.sha256(file.bytes()));
+                file.number(), file.name(), 1, 1, lines, Hashes.sha256(file.bytes()));
     }
 
     /**

@@ -1,9 +1,6 @@
 package dev.oleander.web.job;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
+import dev.oleander.web.seal.Hashes;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -25,15 +22,6 @@ public final class DocumentJson {
 
     /** SHA-256 of the document, in hexadecimal. */
     public static String fingerprint(JobDocument document) {
-        return sha256(write(document).getBytes(StandardCharsets.UTF_8));
-    }
-
-    /** SHA-256 in hexadecimal. */
-    public static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException("every Java platform has SHA-256", missing);
-        }
+        return Hashes.sha256(write(document));
     }
 }

@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import dev.oleander.web.seal.Hashes;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Transient;
@@ -29,7 +30,7 @@ class DrawingFile implements Persistable<Long> {
         this.jobId = jobId;
         this.name = file.name();
         this.content = file.content();
-        this.sha256 = DocumentJson.sha256(file.content());
+        this.sha256 = Hashes.sha256(file.content());
         this.addedAt = addedAt;
         this.added = true;
     }

@@ -24,6 +24,7 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
+import dev.oleander.web.seal.Hashes;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -287,7 +288,7 @@ public final class JobResult {
 
     /** SHA-256 of the cutting data that the run uses, in hexadecimal. */
     public String dataFingerprint() {
-        return DocumentJson.sha256(
+        return Hashes.sha256(
                 JsonMapper.shared()
                         .writeValueAsString(dataInUse())
                         .getBytes(StandardCharsets.UTF_8));

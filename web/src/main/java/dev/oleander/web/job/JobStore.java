@@ -3,6 +3,7 @@ package dev.oleander.web.job;
 import dev.oleander.web.account.Account;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.trail.Trail;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -22,6 +23,7 @@ class JobStore {
     private final DrawingFileRepository files;
     private final AccountRepository accounts;
     private final Released.Lookup releases;
+    private final Trail trail;
     private final Clock clock;
 
     JobStore(
@@ -30,12 +32,14 @@ class JobStore {
             DrawingFileRepository files,
             AccountRepository accounts,
             Released.Lookup releases,
+            Trail trail,
             Clock clock) {
         this.jobs = jobs;
         this.steps = steps;
         this.files = files;
         this.accounts = accounts;
         this.releases = releases;
+        this.trail = trail;
         this.clock = clock;
     }
 
@@ -215,6 +219,8 @@ class JobStore {
         }
         Account account = accounts.getReferenceById(who.id());
         job.pointTo(to, document, summary, account, clock.instant());
+        trail.ofJob(
+                who.id(), id, (to < from ? "Undone, back to step " : "Redone, on to step ") + to);
         return true;
     }
 

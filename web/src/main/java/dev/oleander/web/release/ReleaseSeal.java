@@ -1,7 +1,7 @@
 package dev.oleander.web.release;
 
-import dev.oleander.web.job.DocumentJson;
 import dev.oleander.web.seal.Canonical;
+import dev.oleander.web.seal.Hashes;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -54,14 +54,14 @@ final class ReleaseSeal {
         if (r.sealVersion() > 1) {
             all.add(r.fileName());
             all.add(r.itemOfLine());
-            all.add(DocumentJson.sha256(r.motion()));
-            all.add(DocumentJson.sha256(r.sheet()));
+            all.add(Hashes.sha256(r.motion()));
+            all.add(Hashes.sha256(r.sheet()));
         }
         if (r.sealVersion() > 2) {
             all.add(String.valueOf(r.partLines()));
             all.add(String.valueOf(r.trial()));
         }
         all.add(String.valueOf(r.previousSha256()));
-        return DocumentJson.sha256(String.join("\n", all).getBytes(StandardCharsets.UTF_8));
+        return Hashes.sha256(String.join("\n", all).getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -41,6 +41,11 @@ public class Verifier {
      */
     public record Shop(boolean intact, long releases, List<String> faults, long more) {}
 
+    /** How many releases the shop has. */
+    public long count() {
+        return releases.count();
+    }
+
     /**
      * Computes the seals of a release and of those of its job before it.
      *

@@ -3,7 +3,6 @@ package dev.oleander.web.seal;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 
 /**
@@ -15,17 +14,12 @@ public final class Canonical {
     /** Stands in place of a length. */
     private static final int ABSENT = -1;
 
-    private final MessageDigest digest;
+    private final MessageDigest digest = Hashes.digest();
 
     /**
      * @param what kind and version of the form
      */
     public Canonical(String what) {
-        try {
-            digest = MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException(impossible);
-        }
         write(what.getBytes(StandardCharsets.UTF_8));
     }
 

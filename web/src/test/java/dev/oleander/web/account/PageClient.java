@@ -3,6 +3,7 @@ package dev.oleander.web.account;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -11,6 +12,7 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -21,8 +23,9 @@ public final class PageClient {
 
     private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
-    private final HttpClient http =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final Map<String, String> headers = new HashMap<>();
     private final String base;
     private String token = "";
 
@@ -33,14 +36,52 @@ public final class PageClient {
     /** The same client, signed in as one of the demo accounts. */
     public PageClient signedIn(String user) {
         signInAs(user);
-        token = tokenOf(get("/").body());
         return this;
+    }
+
+    /** The same client, which sends a header with everything, as a proxy does. */
+    public PageClient with(String header, String value) {
+        headers.put(header, value);
+        return this;
+    }
+
+    /** The value of a cookie. */
+    public String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals(name))
+                .findFirst()
+                .map(HttpCookie::getValue)
+                .orElse("");
     }
 
     /** Sends the form of the sign-in page; the answer says where to go. */
     public HttpResponse<String> signInAs(String user) {
-        token = tokenOf(get("/sign-in").body());
-        return post("/sign-in", Map.of("username", user, "password", "slipway-" + user));
+        return signIn(user, "slipway-" + user);
+    }
+
+    public HttpResponse<String> signIn(String user, String password) {
+        return signIn(user, password, "");
+    }
+
+    /**
+     * @param to where to go afterwards
+     */
+    public HttpResponse<String> signIn(String user, String password, String to) {
+        takeToken("/sign-in");
+        HttpResponse<String> answer =
+                post("/sign-in", Map.of("username", user, "password", password, "to", to));
+        if (answer.headers()
+                .firstValue("Location")
+                .filter(l -> !l.contains("/sign-in"))
+                .isPresent()) {
+            takeToken("/account");
+        }
+        return answer;
+    }
+
+    /** Takes the token of the forms of a page. */
+    public void takeToken(String path) {
+        token = tokenOf(get(path).body());
     }
 
     private static String tokenOf(String page) {
@@ -55,7 +96,6 @@ public final class PageClient {
         return send(request(path).GET());
     }
 
-    /** A fragment request, as htmx makes it. */
     /** The content of a file. */
     public byte[] bytes(String path) {
         HttpRequest request = HttpRequest.newBuilder(URI.create(base + path)).build();
@@ -66,6 +106,7 @@ public final class PageClient {
         }
     }
 
+    /** A fragment request, as htmx makes it. */
     public HttpResponse<String> fragment(String path) {
         return send(request(path).header("HX-Request", "true").GET());
     }
@@ -92,8 +133,11 @@ public final class PageClient {
     }
 
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(base + path))
-                .header("Accept", "text/html,application/json;q=0.5");
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(base + path))
+                        .header("Accept", "text/html,application/json;q=0.5");
+        headers.forEach(request::header);
+        return request;
     }
 
     private HttpResponse<String> send(HttpRequest.Builder request) {

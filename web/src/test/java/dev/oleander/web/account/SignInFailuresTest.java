@@ -19,7 +19,7 @@ class SignInFailuresTest {
     void aWrongPasswordIsTold() throws Exception {
         new SignInFailures()
                 .onAuthenticationFailure(request, response, new BadCredentialsException("wrong"));
-        assertThat(response.getRedirectedUrl()).isEqualTo("/sign-in?refused");
+        assertThat(response.getRedirectedUrl()).isEqualTo("/sign-in?refused&to=%2F");
     }
 
     @Test

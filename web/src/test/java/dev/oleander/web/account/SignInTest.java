@@ -37,26 +37,11 @@ class SignInTest extends WebTest {
         HttpResponse<String> board = pages.get("/");
         assertThat(board.statusCode()).isEqualTo(302);
         assertThat(board.headers().firstValue("Location").orElseThrow()).endsWith("/sign-in");
+        assertThat(pages.get("/recipes?a=b&c").headers().firstValue("Location").orElseThrow())
+                .endsWith("/sign-in?to=%2Frecipes%3Fa%3Db%26c");
         HttpResponse<String> fragment = pages.fragment("/jobs/1/cuts/slip");
         assertThat(fragment.statusCode()).isEqualTo(401);
         assertThat(fragment.headers().firstValue("HX-Redirect")).contains("/sign-in");
-    }
-
-    @Test
-    void signingInLeadsToThePageThatWasAskedForAndToNothingElse() {
-        String wanted = "/machines/teasel";
-        pages.get(wanted);
-        pages.fragment("/jobs/1/cuts/slip");
-        assertThat(signIn().headers().firstValue("Location").orElseThrow()).contains(wanted);
-        PageClient other = new PageClient(port);
-        assertThat(other.get("/favicon.ico").statusCode()).isEqualTo(302);
-        other.fragment("/jobs/1/cuts/slip");
-        pages = other;
-        assertThat(signIn().headers().firstValue("Location").orElseThrow()).endsWith("/");
-    }
-
-    private HttpResponse<String> signIn() {
-        return pages.signInAs("mira");
     }
 
     @Test
@@ -140,9 +125,8 @@ class SignInTest extends WebTest {
     void demoAccountsSignInOnlyInDemoMode() {
         AccountRepository accounts = mock(AccountRepository.class);
         when(accounts.findByUsername("mira")).thenReturn(Optional.of(demoAccount()));
-        assertThat(details(accounts, true).loadUserByUsername("mira").role())
-                .isEqualTo(Role.PROGRAMMER);
-        assertThatThrownBy(() -> details(accounts, false).loadUserByUsername("mira"))
+        assertThat(details(accounts, true).find("mira").who().role()).isEqualTo(Role.PROGRAMMER);
+        assertThatThrownBy(() -> details(accounts, false).find("mira"))
                 .isInstanceOf(UsernameNotFoundException.class);
     }
 
@@ -155,20 +139,33 @@ class SignInTest extends WebTest {
         };
     }
 
-    private static AccountDetailsService details(AccountRepository accounts, boolean demo) {
-        return new AccountDetailsService(
-                accounts, new OleanderSettings(demo, "", 10, Duration.ZERO, Duration.ZERO, ""));
+    private static SignInAccounts details(AccountRepository accounts, boolean demo) {
+        return new SignInAccounts(
+                accounts,
+                new OleanderSettings(
+                        demo, "", 10, Duration.ZERO, Duration.ZERO, Duration.ofDays(1), ""));
     }
 
     @Test
     void outsideTheDemoOneLeadIsMadeWithTheGivenPassword() {
         AccountRepository accounts = mock(AccountRepository.class);
+        when(accounts.save(Mockito.any())).thenAnswer(call -> call.getArgument(0));
         BCryptPasswordEncoder encoder = new BCryptPasswordEncoder(4);
         OleanderSettings settings =
-                new OleanderSettings(false, "first-secret", 10, Duration.ZERO, Duration.ZERO, "");
-        new FirstAccounts(accounts, encoder, settings, Clock.systemUTC()).makeIfNone();
+                new OleanderSettings(
+                        false,
+                        "first-secret",
+                        10,
+                        Duration.ZERO,
+                        Duration.ZERO,
+                        Duration.ofDays(1),
+                        "");
+        new FirstAccounts(
+                        accounts, encoder, settings, mock(PersonSessions.class), Clock.systemUTC())
+                .makeIfNone();
         ArgumentCaptor<Account> made = ArgumentCaptor.forClass(Account.class);
         Mockito.verify(accounts).save(made.capture());
+        assertThat(made.getValue().mustChange()).isTrue();
         assertThat(made.getValue().role()).isEqualTo(Role.LEAD);
         assertThat(made.getValue().isDemo()).isFalse();
         assertThat(encoder.matches("first-secret", made.getValue().passwordHash())).isTrue();
@@ -181,14 +178,24 @@ class SignInTest extends WebTest {
         new FirstAccounts(
                         accounts,
                         encoder,
-                        new OleanderSettings(false, "", 10, Duration.ZERO, Duration.ZERO, ""),
+                        new OleanderSettings(
+                                false,
+                                "",
+                                10,
+                                Duration.ZERO,
+                                Duration.ZERO,
+                                Duration.ofDays(1),
+                                ""),
+                        mock(PersonSessions.class),
                         Clock.systemUTC())
                 .makeIfNone();
         when(accounts.existsByDemo(true)).thenReturn(true);
         new FirstAccounts(
                         accounts,
                         encoder,
-                        new OleanderSettings(true, "", 10, Duration.ZERO, Duration.ZERO, ""),
+                        new OleanderSettings(
+                                true, "", 10, Duration.ZERO, Duration.ZERO, Duration.ofDays(1), ""),
+                        mock(PersonSessions.class),
                         Clock.systemUTC())
                 .makeIfNone();
         Mockito.verify(accounts, Mockito.never()).save(Mockito.any());

@@ -22,25 +22,41 @@ public final class ApiClient {
 
     private final HttpClient http = HttpClient.newHttpClient();
     private final String base;
-    private final String credentials;
+    private final String authorization;
     private final String tag;
 
     /**
      * @param user null: not signed in
      */
     public ApiClient(int port, String user) {
-        this("http://127.0.0.1:" + port, user == null ? null : user + ":slipway-" + user, null);
+        this(port, user, "slipway-" + user);
     }
 
-    private ApiClient(String base, String credentials, String tag) {
+    public ApiClient(int port, String user, String password) {
+        this(
+                "http://127.0.0.1:" + port,
+                user == null ? null : "Basic " + encoded(user + ":" + password),
+                null);
+    }
+
+    /** One that signs in with a personal token. */
+    public static ApiClient withToken(int port, String token) {
+        return new ApiClient("http://127.0.0.1:" + port, "Bearer " + token, null);
+    }
+
+    private static String encoded(String text) {
+        return Base64.getEncoder().encodeToString(text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private ApiClient(String base, String authorization, String tag) {
         this.base = base;
-        this.credentials = credentials;
+        this.authorization = authorization;
         this.tag = tag;
     }
 
     /** The same client, whose calls are for what has this tag only. */
     public ApiClient ifMatch(String entityTag) {
-        return new ApiClient(base, credentials, entityTag);
+        return new ApiClient(base, authorization, entityTag);
     }
 
     /** An answer; the body as JSON where it is some. */
@@ -58,6 +74,10 @@ public final class ApiClient {
             return response.headers().firstValue("ETag").orElse("");
         }
 
+        public String header(String name) {
+            return response.headers().firstValue(name).orElse("");
+        }
+
         public String type() {
             return response.headers().firstValue("Content-Type").orElse("");
         }
@@ -65,6 +85,10 @@ public final class ApiClient {
 
     public Answer get(String path) {
         return send(request(path).GET());
+    }
+
+    public Answer post(String path, String json) {
+        return send("POST", path, json);
     }
 
     public Answer send(String method, String path, String json) {
@@ -116,11 +140,8 @@ public final class ApiClient {
 
     private HttpRequest.Builder request(String path) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path));
-        if (credentials != null) {
-            String encoded =
-                    Base64.getEncoder()
-                            .encodeToString(credentials.getBytes(StandardCharsets.UTF_8));
-            request.header("Authorization", "Basic " + encoded);
+        if (authorization != null) {
+            request.header("Authorization", authorization);
         }
         if (tag != null) {
             request.header("If-Match", tag);

@@ -38,7 +38,7 @@ class FormatJourneyTest extends BrowserTest {
 
     @Test
     void aFormatIsChangedAndTheTextOfAJobFollows() {
-        browser.signIn("mira");
+        browser.signIn("anselm");
         long job = job("New words");
         browser.open("/formats/teasel");
         new Select(browser.find("#format-job")).selectByValue(String.valueOf(job));
@@ -75,7 +75,7 @@ class FormatJourneyTest extends BrowserTest {
 
     @Test
     void oneStopIsReleasedAsATrialAndTheProgramBegunAgainFromIt() {
-        browser.signIn("mira");
+        browser.signIn("anselm");
         long job = job("Trial by hand");
         browser.openStage(job, "release");
         browser.all(".stop-button").get(2).click();

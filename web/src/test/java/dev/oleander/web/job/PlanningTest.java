@@ -41,7 +41,9 @@ class PlanningTest {
 
     private Planning patient(Duration patience) {
         return new Planning(
-                new OleanderSettings(false, "", 1, patience, Duration.ofMillis(50), ""), events);
+                new OleanderSettings(
+                        false, "", 1, patience, Duration.ofMillis(50), Duration.ofDays(1), ""),
+                events);
     }
 
     /** A plan that stands still half-way until told to go on. */

@@ -28,7 +28,7 @@ class FormatPagesTest extends WebTest {
 
     @BeforeEach
     void signIn() {
-        pages = new PageClient(port).signedIn("mira");
+        pages = new PageClient(port).signedIn("anselm");
     }
 
     @AfterEach
