@@ -18,6 +18,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/accounts")
 class AccountsController {
 
+    /** Stands for the form of a new account. */
+    private static final long NEW = 0;
+
     private static final String BACK = "redirect:/accounts";
 
     private final AccountService accounts;
@@ -62,15 +65,22 @@ class AccountsController {
             @AuthenticationPrincipal SignedIn who,
             HttpServletResponse response,
             Model model) {
-        model.addAttribute("username", username);
-        model.addAttribute("fullName", fullName);
-        model.addAttribute("role", role);
-        return shown(
-                0,
-                () -> new Given(username.strip(), accounts.make(username, fullName, role, who)),
-                who,
-                response,
-                model);
+        String page =
+                shown(
+                        NEW,
+                        () ->
+                                new Given(
+                                        username.strip(),
+                                        accounts.make(username, fullName, role, who)),
+                        who,
+                        response,
+                        model);
+        if (model.getAttribute("given") == null) {
+            model.addAttribute("username", username);
+            model.addAttribute("fullName", fullName);
+            model.addAttribute("role", role);
+        }
+        return page;
     }
 
     @PostMapping("/{id}")
@@ -154,7 +164,7 @@ class AccountsController {
     }
 
     /**
-     * @param id of the account whose row tells it; 0: the form for a new one
+     * @param id of the account whose row tells it, or {@link #NEW}
      */
     private String refused(
             long id,

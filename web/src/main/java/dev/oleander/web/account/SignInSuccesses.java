@@ -14,8 +14,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 class SignInSuccesses implements AuthenticationSuccessHandler {
 
-    private static final int LONGEST_AGENT = 160;
-
     private final AccountRepository accounts;
     private final TransactionTemplate transaction;
     private final Trail trail;
@@ -42,10 +40,8 @@ class SignInSuccesses implements AuthenticationSuccessHandler {
     }
 
     private static String from(HttpServletRequest request) {
-        String agent = String.valueOf(request.getHeader("User-Agent"));
         return "%s, %s"
                 .formatted(
-                        request.getRemoteAddr(),
-                        agent.length() > LONGEST_AGENT ? agent.substring(0, LONGEST_AGENT) : agent);
+                        request.getRemoteAddr(), Browsers.named(request.getHeader("User-Agent")));
     }
 }

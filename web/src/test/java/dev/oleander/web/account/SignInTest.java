@@ -96,7 +96,7 @@ class SignInTest extends WebTest {
         PageClient tove = new PageClient(port).signedIn("tove");
         HttpResponse<String> refused = tove.post("/jobs/1/cuts/undo", Map.of());
         assertThat(refused.statusCode()).isEqualTo(403);
-        assertThat(refused.body()).contains("Your role may look at jobs");
+        assertThat(refused.body()).contains("Your role may not do this");
         assertThat(tove.get("/jobs/1/release").statusCode()).isEqualTo(200);
     }
 

@@ -176,6 +176,7 @@ class BenchTest extends BrowserTest {
     void noPageHasASeriousFaultOfAccessibilityOrAnErrorInTheConsole() {
         long job = makeJob("fairlead_base_gaps", "Accessible", 2);
         long released = releasedTwice();
+        browser.signIn("anselm");
         List<String> pages =
                 List.of(
                         "/",
@@ -187,6 +188,10 @@ class BenchTest extends BrowserTest {
                         "/machines/yarrow?find=glass+10",
                         "/machines/teasel/rows/ms-6-standard",
                         "/recipes",
+                        "/account",
+                        "/accounts",
+                        "/trail",
+                        "/seals",
                         "/jobs/%d/estimate".formatted(job),
                         "/jobs/%d/shape".formatted(job),
                         "/jobs/%d/cuts".formatted(job),
