@@ -67,7 +67,7 @@ final class ServedJobs {
 
     /** Waits until a job is planned and proved. */
     void requirePlan(long id) throws IOException, InterruptedException {
-        answer(request("/api/jobs/%d/proof".formatted(id)));
+        answer(request("/api/jobs/%d/proof".formatted(id)).header("Prefer", "wait=300"));
     }
 
     private String answer(HttpRequest.Builder request) throws IOException, InterruptedException {

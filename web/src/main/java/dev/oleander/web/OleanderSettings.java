@@ -12,6 +12,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param patience how long a page waits for a plan before it shows that one is being made
  * @param proofPatience how long it waits for the proof when the plan is there, so that it need not
  *     change twice
+ * @param longPlan stops from which a plan is long work, done by any node
  * @param longestSession how long a session lasts at most, however busy it is
  * @param publicUrl address under which people reach Oleander, for links on paper
  */
@@ -22,5 +23,6 @@ public record OleanderSettings(
         int mostCopies,
         Duration patience,
         Duration proofPatience,
+        int longPlan,
         Duration longestSession,
         String publicUrl) {}

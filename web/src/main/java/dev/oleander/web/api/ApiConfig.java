@@ -10,13 +10,16 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class ApiConfig implements WebMvcConfigurer {
 
     private final SeenStep.Resolver steps;
+    private final Patience.Resolver patience;
 
-    ApiConfig(SeenStep.Resolver steps) {
+    ApiConfig(SeenStep.Resolver steps, Patience.Resolver patience) {
         this.steps = steps;
+        this.patience = patience;
     }
 
     @Override
     public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
         resolvers.add(steps);
+        resolvers.add(patience);
     }
 }

@@ -7,14 +7,17 @@ import dev.oleander.machine.CutDataException;
 import dev.oleander.plan.PlanException;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.web.account.AccountException;
+import dev.oleander.web.api.ApiJson.WorkJson;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.StaleEditException;
 import dev.oleander.web.release.ReleaseRefusedException;
+import java.net.URI;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -92,6 +95,15 @@ class ApiErrors extends ResponseEntityExceptionHandler {
         problem.setTitle("Several programs");
         problem.setProperty("programs", several.programs());
         return problem;
+    }
+
+    /** No error: 202, and where to ask. */
+    @ExceptionHandler
+    ResponseEntity<WorkJson> notYet(NotYetException under) {
+        return ResponseEntity.accepted()
+                .location(URI.create("/api/jobs/%d/work".formatted(under.job())))
+                .header(HttpHeaders.RETRY_AFTER, "1")
+                .body(under.work());
     }
 
     /** Who said which step was seen hears that it is not the present one. */

@@ -24,6 +24,15 @@ final class ApiJson {
             int quantity,
             Map<String, StageJson> stages) {}
 
+    /**
+     * How far the plan of a job is.
+     *
+     * @param state waiting, running, done, stopped or failed
+     * @param share done, 0 to 1
+     * @param result address of what was asked for
+     */
+    record WorkJson(String state, double share, String message, String result) {}
+
     /** A job in the list; {@code next} is what has to be done. */
     record JobLine(
             long id,

@@ -12,6 +12,7 @@ import dev.oleander.web.api.ApiJson.ProofJson;
 import dev.oleander.web.api.ApiJson.ReadingJson;
 import dev.oleander.web.api.ApiJson.RunJson;
 import dev.oleander.web.api.ApiJson.StopJson;
+import dev.oleander.web.api.ApiJson.WorkJson;
 import dev.oleander.web.board.BoardQuery;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobNames;
@@ -20,6 +21,7 @@ import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.Planning;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StopEdits;
@@ -30,7 +32,9 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.net.URI;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import org.springframework.data.domain.PageRequest;
@@ -193,16 +197,16 @@ class JobApi {
             @RequestBody(required = false) @Schema(implementation = PlanRequest.class)
                     JsonNode request,
             SeenStep seen,
+            Patience patience,
             @AuthenticationPrincipal SignedIn who) {
-        JobView job =
-                seen.tell(
-                        jobs.edit(
-                                id,
-                                seen.number(),
-                                "Planned anew",
-                                before -> plans.fresh(before, request),
-                                who));
-        return ApiMapper.run(job.result());
+        seen.tell(
+                jobs.edit(
+                        id,
+                        seen.number(),
+                        "Planned anew",
+                        before -> plans.fresh(before, request),
+                        who));
+        return run(id, patience);
     }
 
     /** Sets the stock and how the parts lie on it; what is left out stays, null is as usual. */
@@ -211,32 +215,60 @@ class JobApi {
             @PathVariable long id,
             @RequestBody @Schema(implementation = SheetPatch.SheetRequest.class) JsonNode values,
             SeenStep seen,
+            Patience patience,
             @AuthenticationPrincipal SignedIn who) {
-        JobView job =
-                seen.tell(
-                        jobs.edit(
-                                id,
-                                seen.number(),
-                                "Sheet",
-                                before -> SheetPatch.apply(before, values),
-                                who));
-        return ApiMapper.run(job.result());
+        seen.tell(
+                jobs.edit(
+                        id,
+                        seen.number(),
+                        "Sheet",
+                        before -> SheetPatch.apply(before, values),
+                        who));
+        return run(id, patience);
     }
 
-    /** With plan and proof, which are waited for in turn. */
-    private JobResult complete(long id) {
-        JobView job = jobs.finished(id);
-        if (job.planning().isPresent()) {
-            throw new RefusedEditException(
-                    "The job has no complete plan: %s. POST /api/jobs/%d/plan begins anew."
-                            .formatted(job.stage(Stage.PROOF).sentence(), id));
+    /**
+     * With plan and proof.
+     *
+     * @param what is asked for, after the address of the job
+     * @throws NotYetException when they are not there in time
+     */
+    private JobResult complete(long id, String what, Patience patience) {
+        JobView job = jobs.finished(id, null, patience.longest());
+        Optional<Planning.State> state = job.planning();
+        if (state.isEmpty()) {
+            return job.result();
         }
-        return job.result();
+        if (state.get().isGoingOn()) {
+            throw new NotYetException(id, work(id, state, what));
+        }
+        throw new RefusedEditException(
+                "The job has no complete plan: %s. POST /api/jobs/%d/plan begins anew."
+                        .formatted(job.stage(Stage.PROOF).sentence(), id));
+    }
+
+    private static WorkJson work(long id, Optional<Planning.State> state, String what) {
+        String result = "/api/jobs/%d/%s".formatted(id, what);
+        return state.map(s -> new WorkJson(word(s), s.done(), s.doing(), result))
+                .orElseGet(() -> new WorkJson("done", 1, "Planned and proved", result));
+    }
+
+    private static String word(Planning.State state) {
+        if (!state.isGoingOn()) {
+            return state.end().name().toLowerCase(Locale.ROOT);
+        }
+        return state.done() > 0 ? "running" : "waiting";
+    }
+
+    /** How far the plan of a job is, whichever node makes it. */
+    @GetMapping("/{id}/work")
+    WorkJson work(@PathVariable long id) {
+        return work(id, jobs.planning(id), "run");
     }
 
     @GetMapping("/{id}/run")
-    RunJson run(@PathVariable long id) {
-        return ApiMapper.run(complete(id));
+    RunJson run(@PathVariable long id, Patience patience) {
+        return ApiMapper.run(complete(id, "run", patience));
     }
 
     /** Changes values of one stop; null takes a value back. */
@@ -254,6 +286,7 @@ class JobApi {
             @PathVariable String stop,
             @RequestBody JsonNode values,
             SeenStep seen,
+            Patience patience,
             @AuthenticationPrincipal SignedIn who) {
         JobView job =
                 jobs.edit(
@@ -273,16 +306,17 @@ class JobApi {
                                         .apply(before),
                         who);
         seen.tell(job);
-        return ApiMapper.stop(job.result().stops().get(stop), job.result());
+        JobResult result = complete(id, "run", patience);
+        return ApiMapper.stop(result.stops().get(stop), result);
     }
 
     @GetMapping("/{id}/motion")
-    MotionJson motion(@PathVariable long id) {
-        return ApiMapper.motion(complete(id).timeline());
+    MotionJson motion(@PathVariable long id, Patience patience) {
+        return ApiMapper.motion(complete(id, "motion", patience).timeline());
     }
 
     @GetMapping("/{id}/proof")
-    ProofJson proof(@PathVariable long id) {
-        return ApiMapper.proof(complete(id).proof());
+    ProofJson proof(@PathVariable long id, Patience patience) {
+        return ApiMapper.proof(complete(id, "proof", patience).proof());
     }
 }

@@ -1,16 +1,11 @@
 package dev.oleander.web.api;
 
-import dev.oleander.dialect.Dialect;
-import dev.oleander.dialect.DialectReader;
-import dev.oleander.dialect.ReadBack;
 import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.machine.WireRow;
-import dev.oleander.motion.TimeModel;
 import dev.oleander.web.api.ApiJson.DialectJson;
 import dev.oleander.web.api.ApiJson.MachineJson;
-import dev.oleander.web.api.ApiJson.ReadBackJson;
 import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.format.Formats;
@@ -19,15 +14,8 @@ import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.Reader;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -100,37 +88,6 @@ class LibraryApi {
         return formats.all().stream()
                 .map(d -> new DialectJson(d.name(), d.title(), d.version()))
                 .toList();
-    }
-
-    /**
-     * Reads a program as its controller would; nothing is kept.
-     *
-     * @param machine whose times are told; left out: one that uses the format, or the first
-     */
-    @PostMapping(value = "/api/read-back", consumes = MediaType.TEXT_PLAIN_VALUE)
-    ReadBackJson readBack(
-            @RequestParam String dialect,
-            @RequestParam(required = false) String machine,
-            InputStream body)
-            throws IOException {
-        Dialect format =
-                formats.find(dialect)
-                        .orElseThrow(
-                                () ->
-                                        new NotFoundException(
-                                                "There is no format \"%s\".".formatted(dialect)));
-        Machine timed = machine == null ? using(format) : known(machine);
-        try (Reader text = new InputStreamReader(body, StandardCharsets.ISO_8859_1)) {
-            ReadBack read = new DialectReader(format).read(text);
-            return ApiMapper.readBack(read, new TimeModel(timed).time(read.program()));
-        }
-    }
-
-    private Machine using(Dialect format) {
-        return machines.machines().stream()
-                .filter(m -> m.dialect().equals(format.name()))
-                .findFirst()
-                .orElse(machines.machines().get(0));
     }
 
     private Machine known(String machine) {

@@ -11,6 +11,7 @@ import dev.oleander.proof.Prover;
 import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.format.Formats;
+import dev.oleander.web.load.WorkingMemory;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -33,6 +34,7 @@ public class JobComputer {
     private record ResultKey(JobDocument document, long books, long formats) {}
 
     private final BroughtFiles files;
+    private final WorkingMemory memory;
     private final MachineLibrary machines;
     private final CutBooks books;
     private final WireBooks wireBooks;
@@ -64,7 +66,9 @@ public class JobComputer {
             WireBooks wireBooks,
             Formats formats,
             Prover prover,
-            PriceList prices) {
+            PriceList prices,
+            WorkingMemory memory) {
+        this.memory = memory;
         this.prices = prices;
         this.files = files;
         this.machines = machines;
@@ -85,13 +89,17 @@ public class JobComputer {
 
     /** Copies times features: what is not known before the plan is made. */
     private static int weight(JobResult result) {
-        long stops = (long) result.reading().features().size() * result.document().quantity();
-        return (int) Math.min(1_000_000, LEAST_WEIGHT + stops);
+        return (int) Math.min(1_000_000, LEAST_WEIGHT + result.expectedStops());
     }
 
     /** The result of a document when there is one already. */
     Optional<JobResult> known(JobDocument document) {
         return Optional.ofNullable(held.getIfPresent(key(document)));
+    }
+
+    /** Changes when a cut book or a format does. */
+    String dataVersion() {
+        return books.version() + "." + formats.version();
     }
 
     private ResultKey key(JobDocument document) {
@@ -132,6 +140,7 @@ public class JobComputer {
 
     private Shape shape(JobDocument document) {
         ShapeKey key = new ShapeKey(document.shape(), document.thickness().value());
-        return shapes.get(key, k -> new ShapeReader(files).read(k.choices(), k.thickness()));
+        return shapes.get(
+                key, k -> new ShapeReader(files, memory).read(k.choices(), k.thickness()));
     }
 }

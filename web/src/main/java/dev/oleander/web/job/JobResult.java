@@ -164,6 +164,11 @@ public final class JobResult {
         return wire.map(w -> wireMotion.get(Progress.NONE));
     }
 
+    /** How many stops there will be about: features times copies. */
+    long expectedStops() {
+        return (long) reading().features().size() * document.quantity();
+    }
+
     /** Whether nothing is left to compute, be it that there is no plan. */
     boolean isComplete() {
         return state == State.PROVED || state == State.REFUSED;

@@ -31,6 +31,9 @@ public class JobService {
     /** How often an edit that need not be on a certain step is made again on the next one. */
     private static final int MOST_TRIES = 20;
 
+    /** How long a program waits for a plan. */
+    private static final Duration LONGEST = Duration.ofMinutes(5);
+
     /** How long a change waits for those of others on the same job. */
     private static final Duration LONGEST_TURN = Duration.ofSeconds(5);
 
@@ -155,9 +158,18 @@ public class JobService {
      * @throws StaleEditException when it is not the present one
      */
     public JobView finished(long id, Integer seenStep) {
+        return finished(id, seenStep, LONGEST);
+    }
+
+    /**
+     * The same within some time; without plan and proof when they take longer.
+     *
+     * @throws StaleEditException when a step that the person saw is not the present one
+     */
+    public JobView finished(long id, Integer seenStep, Duration longest) {
         for (int i = 0; i < MOST_TRIES; i++) {
             JobStore.State state = seen(id, seenStep);
-            JobView view = finished(state);
+            JobView view = finished(state, longest);
             boolean newest = store.read(id).step() == state.step();
             if (view.planning().isEmpty() || newest) {
                 return view;
@@ -166,18 +178,34 @@ public class JobService {
         throw new StaleEditException(List.of());
     }
 
-    private JobView finished(JobStore.State state) {
-        planning.finish(wanted(state, computer.result(state.document())));
-        return view(state);
+    private JobView finished(JobStore.State state, Duration longest) {
+        JobResult result = computer.result(state.document());
+        planning.finish(wanted(state, result), longest);
+        return view(state, planning.known(wanted(state, result)));
     }
 
     private static Planning.Wanted wanted(JobStore.State state, JobResult result) {
-        return new Planning.Wanted(state.id(), state.version(), result);
+        return new Planning.Wanted(
+                state.id(),
+                state.version(),
+                state.kept() ? state.step() : JobStep.NONE,
+                state.account(),
+                result);
     }
 
     private JobView view(JobStore.State state) {
         JobResult result = computer.result(state.document());
-        Optional<Planning.State> plan = planning.await(wanted(state, result));
+        return view(state, planning.await(wanted(state, result)));
+    }
+
+    /** How far the plan of a job is; empty when it is complete. Waits for nothing. */
+    public Optional<Planning.State> planning(long id) {
+        JobStore.State state = store.read(id);
+        return planning.known(wanted(state, computer.result(state.document())));
+    }
+
+    private JobView view(JobStore.State state, Optional<Planning.State> plan) {
+        JobResult result = computer.result(state.document());
         return new JobView(
                 state.id(),
                 state.step(),
@@ -330,7 +358,7 @@ public class JobService {
     public JobView imagined(long id, Edit edit) {
         JobStore.State state = store.read(id);
         JobDocument wished = edit.apply(computer.result(state.document()));
-        return finished(state.with(orderCheck.checked(state.document(), wished)));
+        return finished(state.with(orderCheck.checked(state.document(), wished)), LONGEST);
     }
 
     /** What a new version of the drawing did to a job. */

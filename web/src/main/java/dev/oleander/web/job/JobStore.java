@@ -49,15 +49,18 @@ class JobStore {
      * @param version how often the job was written
      * @param step number of the present step
      * @param label what the present step did
+     * @param account id of who changed the job last
      * @param parent number of the step before, {@link JobStep#NONE} for the first
      * @param before document of the step before, not read yet; null for the first
      * @param next number of the newest step that was taken back from here; null: none
      * @param redo what that did
+     * @param kept whether it is the document of the step, and not one that is only imagined
      */
     record State(
             long id,
             long version,
             int step,
+            Long account,
             JobDocument document,
             String label,
             int parent,
@@ -66,7 +69,8 @@ class JobStore {
             String redo,
             Stage stage,
             String nextAction,
-            Optional<Released> released) {
+            Optional<Released> released,
+            boolean kept) {
 
         boolean isFirst() {
             return parent == JobStep.NONE;
@@ -77,6 +81,7 @@ class JobStore {
                     id,
                     version,
                     step,
+                    account,
                     other,
                     label,
                     parent,
@@ -85,7 +90,8 @@ class JobStore {
                     redo,
                     stage,
                     nextAction,
-                    released);
+                    released,
+                    false);
         }
     }
 
@@ -102,6 +108,7 @@ class JobStore {
                 id,
                 job.version(),
                 job.pointer(),
+                job.changedBy().id(),
                 DocumentJson.read(step.document()),
                 step.label(),
                 step.parent(),
@@ -110,7 +117,8 @@ class JobStore {
                 next.map(JobStep::label).orElse(null),
                 job.stage(),
                 job.nextAction(),
-                releases.latest(id));
+                releases.latest(id),
+                true);
     }
 
     /** The document of a step. */

@@ -1,6 +1,5 @@
 package dev.oleander.web.job;
 
-import dev.oleander.progress.CancelledException;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.OleanderSettings;
 import jakarta.annotation.PreDestroy;
@@ -8,18 +7,15 @@ import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
 /**
  * Plans and proves jobs. What takes longer than a person likes to wait goes on in the background,
- * tells how far it is and can be stopped; a newer state of the same job stops it too.
+ * tells how far it is and can be stopped; a newer state of the same job stops it too. Small plans
+ * are made where they are asked for; large ones are long work, which any node does.
  */
 @Component
 public class Planning {
@@ -28,22 +24,18 @@ public class Planning {
     private static final int AT_A_TIME =
             Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
 
-    /** How long a program waits for a plan. */
-    private static final Duration LONGEST = Duration.ofMinutes(5);
-
-    private static final Logger LOG = LoggerFactory.getLogger(Planning.class);
-
     private final ExecutorService threads = threads(AT_A_TIME, "planning");
     private final ExecutorService followers = threads(1, "plan-followers");
-    private final Map<Long, Work> works = new ConcurrentHashMap<>();
-    private final Duration patience;
-    private final Duration proofPatience;
+    private final Map<Long, PlanWork> works = new ConcurrentHashMap<>();
+    private final PlanWork.Patience patience;
+    private final LongPlans longPlans;
     private final ApplicationEventPublisher events;
 
-    Planning(OleanderSettings settings, ApplicationEventPublisher events) {
-        this.patience = settings.patience();
-        this.proofPatience = settings.proofPatience();
+    Planning(OleanderSettings settings, LongPlans longPlans, ApplicationEventPublisher events) {
+        this.patience = new PlanWork.Patience(settings.patience(), settings.proofPatience());
+        this.longPlans = longPlans;
         this.events = events;
+        longPlans.planBy(this);
     }
 
     private static ExecutorService threads(int most, String name) {
@@ -86,8 +78,15 @@ public class Planning {
         }
     }
 
-    /** What is to be planned: a job, how often it was written by then, and what follows from it. */
-    record Wanted(long job, long version, JobResult result) {}
+    /**
+     * What is to be planned.
+     *
+     * @param version how often the job was written by then
+     * @param step its step; {@link JobStep#NONE}: it is none, and no other node knows of it
+     * @param account id of who made that step; null: not known
+     * @param result what follows from it
+     */
+    record Wanted(long job, long version, int step, Long account, JobResult result) {}
 
     /**
      * Waits for the plan as long as a person would.
@@ -98,58 +97,125 @@ public class Planning {
         if (wanted.result().isComplete()) {
             return Optional.empty();
         }
-        Work work = work(wanted);
-        if (work.result != wanted.result()) {
+        PlanWork work = work(wanted);
+        if (work.result() != wanted.result()) {
             return Optional.of(State.WAITING);
         }
         return work.await() ? Optional.empty() : Optional.of(work.state());
     }
 
-    /** Waits in turn until a plan is complete, was stopped, failed or is no longer the newest. */
-    void finish(Wanted wanted) {
+    /** How far a plan is, without waiting for it; empty when it is complete. */
+    Optional<State> known(Wanted wanted) {
+        if (wanted.result().isComplete()) {
+            return Optional.empty();
+        }
+        PlanWork work = work(wanted);
+        return Optional.of(work.result() == wanted.result() ? work.state() : State.WAITING);
+    }
+
+    /**
+     * Waits in turn until a plan is complete, was stopped, failed or is no longer the newest.
+     *
+     * @param longest how long at most
+     */
+    void finish(Wanted wanted, Duration longest) {
         if (wanted.result().isComplete()) {
             return;
         }
-        Work work = work(wanted);
-        if (work.result == wanted.result()) {
-            work.finish();
+        PlanWork work = work(wanted);
+        if (work.result() == wanted.result()) {
+            work.finish(longest);
         }
     }
 
-    private Work work(Wanted wanted) {
+    private PlanWork work(Wanted wanted) {
+        PlanWork work = newest(wanted);
+        if (work.enqueue()) {
+            if (longPlans.isLong(work.what())) {
+                longPlans.want(work);
+            } else {
+                runHere(work);
+            }
+        }
+        return work;
+    }
+
+    /** Of the job; an older one is stopped. */
+    private PlanWork newest(Wanted wanted) {
         return works.compute(
                 wanted.job(),
-                (id, before) -> goesOn(before, wanted) ? before : begin(before, wanted));
+                (id, before) -> {
+                    if (goesOn(before, wanted)) {
+                        return before;
+                    }
+                    if (before != null) {
+                        before.stop();
+                    }
+                    return new PlanWork(wanted, patience, () -> tell(wanted.job()));
+                });
     }
 
     /** Who looks at an older state does not stop the plan of the newer one. */
-    private static boolean goesOn(Work before, Wanted wanted) {
+    private static boolean goesOn(PlanWork before, Wanted wanted) {
         return before != null
-                && (before.result == wanted.result() || before.version > wanted.version());
+                && (before.result() == wanted.result()
+                        || before.what().version() > wanted.version());
     }
 
-    private Work begin(Work before, Wanted wanted) {
-        if (before != null) {
-            before.wanted = false;
+    /** Plans on a thread of this node, unless that was begun. */
+    void runHere(PlanWork work) {
+        threads.execute(
+                () -> {
+                    if (work.begin()) {
+                        run(work, Progress.NONE);
+                    }
+                });
+    }
+
+    private boolean run(PlanWork work, Progress also) {
+        boolean complete = work.run(also);
+        if (complete) {
+            works.remove(work.what().job(), work);
         }
-        Work work = new Work(wanted);
-        threads.execute(work);
+        return complete;
+    }
+
+    /**
+     * Plans a state of a job on the thread of the caller, as long work.
+     *
+     * @return the work, which is over
+     */
+    PlanWork runLong(Wanted wanted, Progress also) {
+        PlanWork work = newest(wanted);
+        work.enqueue();
+        boolean here = work.result() == wanted.result() && work.begin();
+        if (here && run(work, also)) {
+            // nobody may have waited for it on this node, but the board shows what came of it
+            tell(wanted.job());
+        }
         return work;
     }
 
     /** Stops the plan of a job; it stays stopped until the job changes or somebody begins again. */
     public void stop(long job) {
+        longPlans.stop(job);
         works.computeIfPresent(
                 job,
                 (id, work) -> {
-                    work.wanted = false;
+                    work.stop();
                     return work;
                 });
     }
 
     /** Begins a plan again that was stopped or failed. */
     public void resume(long job) {
-        works.computeIfPresent(job, (id, work) -> work.isGoingOn() ? work : null);
+        longPlans.resume(job);
+        works.computeIfPresent(job, (id, work) -> work.state().isGoingOn() ? work : null);
+    }
+
+    /** Not from a thread that plans or waits for a plan: who is told may do both. */
+    private void tell(long job) {
+        later(() -> events.publishEvent(new Ready(job)));
     }
 
     /** Does something that may wait for plans, after what was to be done before. */
@@ -159,129 +225,8 @@ public class Planning {
 
     @PreDestroy
     void close() {
-        works.values().forEach(work -> work.wanted = false);
+        works.values().forEach(PlanWork::stop);
         threads.shutdownNow();
         followers.shutdownNow();
-    }
-
-    private final class Work implements Runnable, Progress {
-        private final long job;
-        private final long version;
-        private final JobResult result;
-        private final long deadline = System.nanoTime() + patience.toNanos();
-        private final CountDownLatch planned = new CountDownLatch(1);
-        private final CountDownLatch ended = new CountDownLatch(1);
-        private volatile long proofDeadline;
-        private volatile boolean wanted = true;
-        private volatile boolean failed;
-        private volatile State state = State.WAITING;
-        private boolean leftAlone;
-        private boolean complete;
-
-        Work(Wanted wanted) {
-            this.job = wanted.job();
-            this.version = wanted.version();
-            this.result = wanted.result();
-        }
-
-        @Override
-        public void at(double done, String doing) {
-            if (!wanted) {
-                throw new CancelledException();
-            }
-            state = new State(done, doing, State.End.NONE);
-        }
-
-        @Override
-        public void run() {
-            try {
-                at(0, "Planning");
-                result.complete(this, this::planned);
-                works.remove(job, this);
-                complete();
-            } catch (CancelledException stopped) {
-                LOG.debug("the plan of job {} was stopped", job);
-            } catch (RuntimeException | Error fault) {
-                LOG.error("The plan of job {} failed", job, fault);
-                failed = true;
-            } finally {
-                ended.countDown();
-                planned.countDown();
-            }
-        }
-
-        private void planned() {
-            // a plan that was made by an edit told nothing on its way
-            at(Math.max(state.done(), JobResult.PLANNED_SHARE), "Proving");
-            proofDeadline = Math.min(deadline, System.nanoTime() + proofPatience.toNanos());
-            planned.countDown();
-        }
-
-        private synchronized void complete() {
-            complete = true;
-            if (leftAlone) {
-                tell();
-            }
-        }
-
-        /** Not from a thread that plans or waits for a plan: who is told may do both. */
-        private void tell() {
-            later(() -> events.publishEvent(new Ready(job)));
-        }
-
-        /** Whether it is complete in time. */
-        boolean await() {
-            try {
-                // ended comes before planned when there is no plan, or nothing told of it
-                boolean inTime =
-                        until(deadline, planned) && until(proofDeadline, ended) && isComplete();
-                if (!inTime) {
-                    leave();
-                }
-                return inTime;
-            } catch (InterruptedException closing) {
-                Thread.currentThread().interrupt();
-                return false;
-            }
-        }
-
-        void finish() {
-            try {
-                until(System.nanoTime() + LONGEST.toNanos(), ended);
-            } catch (InterruptedException closing) {
-                Thread.currentThread().interrupt();
-            }
-        }
-
-        private static boolean until(long moment, CountDownLatch latch)
-                throws InterruptedException {
-            long left = Math.max(0, moment - System.nanoTime());
-            return latch.await(left, TimeUnit.NANOSECONDS);
-        }
-
-        private synchronized boolean isComplete() {
-            return complete;
-        }
-
-        private synchronized void leave() {
-            leftAlone = true;
-            if (complete) {
-                tell();
-            }
-        }
-
-        boolean isGoingOn() {
-            return state().isGoingOn();
-        }
-
-        State state() {
-            State.End end = State.End.NONE;
-            if (failed) {
-                end = State.End.FAILED;
-            } else if (!wanted) {
-                end = State.End.STOPPED;
-            }
-            return new State(state.done(), state.doing(), end);
-        }
     }
 }

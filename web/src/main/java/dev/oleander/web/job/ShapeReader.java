@@ -10,6 +10,7 @@ import dev.oleander.drawing.file.DrawingFiles;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
+import dev.oleander.web.load.WorkingMemory;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -21,9 +22,11 @@ final class ShapeReader {
     private static final double BETWEEN_DRAWINGS = 20;
 
     private final BroughtFiles files;
+    private final WorkingMemory memory;
 
-    ShapeReader(BroughtFiles files) {
+    ShapeReader(BroughtFiles files, WorkingMemory memory) {
         this.files = files;
+        this.memory = memory;
     }
 
     /**
@@ -31,8 +34,16 @@ final class ShapeReader {
      * @throws dev.oleander.drawing.DrawingException when a file cannot be read
      */
     Shape read(ShapeChoices choices, double thickness) {
+        List<BroughtFiles.Brought> brought = choices.files().stream().map(files::find).toList();
+        long bytes = brought.stream().mapToLong(f -> f.content().length).sum();
+        return memory.within(bytes, () -> read(brought, choices, thickness));
+    }
+
+    private static Shape read(
+            List<BroughtFiles.Brought> files, ShapeChoices choices, double thickness) {
         Drawn drawn =
-                new DrawSteps(Map.of("t", thickness)).apply(brought(choices), choices.steps());
+                new DrawSteps(Map.of("t", thickness))
+                        .apply(drawing(files, choices), choices.steps());
         Drawing drawing = drawn.drawing();
         List<Fault> faults = new ArrayList<>(drawing.faults());
         drawn.troubles().forEach(t -> faults.add(fault(t)));
@@ -40,8 +51,8 @@ final class ShapeReader {
                 drawn, new DrawingReading(options(choices)).read(drawing.withFaults(faults)));
     }
 
-    private Drawing brought(ShapeChoices choices) {
-        if (choices.files().isEmpty()) {
+    private static Drawing drawing(List<BroughtFiles.Brought> files, ShapeChoices choices) {
+        if (files.isEmpty()) {
             return Drawing.empty("Drawn here");
         }
         ImportOptions options = ImportOptions.defaults().withFit(choices.fit().value());
@@ -49,10 +60,7 @@ final class ShapeReader {
                 new DrawingFiles(
                         choices.unit() == null ? options : options.withUnit(choices.unit()));
         List<Drawing> drawings =
-                choices.files().stream()
-                        .map(id -> files.find(id))
-                        .map(f -> reader.read(f.name(), f.content()))
-                        .toList();
+                files.stream().map(f -> reader.read(f.name(), f.content())).toList();
         return new SideBySide(BETWEEN_DRAWINGS).join(drawings);
     }
 

@@ -1,5 +1,7 @@
 package dev.oleander.web.page;
 
+import dev.oleander.web.load.EarlyAnswer;
+import dev.oleander.web.load.TooBusyException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -23,7 +25,8 @@ final class Busy {
     /** Whether an exception comes of waiting in vain for a connection or for a lock. */
     static boolean isCauseOf(Throwable thrown) {
         for (Throwable t = thrown; t != null; t = t.getCause()) {
-            if (t instanceof CannotCreateTransactionException
+            if (t instanceof TooBusyException
+                    || t instanceof CannotCreateTransactionException
                     || t instanceof PessimisticLockingFailureException
                     || t instanceof QueryTimeoutException
                     || t instanceof SQLTransientException) {

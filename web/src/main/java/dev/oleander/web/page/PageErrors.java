@@ -48,9 +48,7 @@ class PageErrors {
     @ResponseStatus(HttpStatus.CONTENT_TOO_LARGE)
     String tooLarge(MaxUploadSizeExceededException large, Model model) {
         return page(
-                model,
-                413,
-                "The file is too large: 128 MB each and 256 MB together are the limit.");
+                model, 413, "The file is too large: 64 MB each and 96 MB together are the limit.");
     }
 
     private static String page(Model model, int status, String sentence) {

@@ -1,5 +1,6 @@
 package dev.oleander.web.page;
 
+import dev.oleander.web.load.EarlyAnswer;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;

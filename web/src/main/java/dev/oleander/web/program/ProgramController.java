@@ -13,6 +13,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.load.WorkingMemory;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
 import dev.oleander.web.release.Resuming;
@@ -20,6 +21,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.Reader;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -41,9 +43,15 @@ class ProgramController {
     private final MachineLibrary machines;
     private final ReleaseService releases;
     private final Resuming resuming;
+    private final WorkingMemory memory;
 
     ProgramController(
-            Formats formats, MachineLibrary machines, ReleaseService releases, Resuming resuming) {
+            Formats formats,
+            MachineLibrary machines,
+            ReleaseService releases,
+            Resuming resuming,
+            WorkingMemory memory) {
+        this.memory = memory;
         this.resuming = resuming;
         this.formats = formats;
         this.machines = machines;
@@ -86,8 +94,7 @@ class ProgramController {
             @RequestParam(required = false) MultipartFile other,
             @AuthenticationPrincipal SignedIn who,
             Model model,
-            HttpServletResponse response)
-            throws IOException {
+            HttpServletResponse response) {
         model.addAttribute("dialect", dialect);
         model.addAttribute("machine", machine);
         model.addAttribute("release", release);
@@ -115,7 +122,7 @@ class ProgramController {
      */
     private record Other(String name, Program program, int problems) {}
 
-    private Other other(MultipartFile file, Long release, Dialect format) throws IOException {
+    private Other other(MultipartFile file, Long release, Dialect format) {
         if (file != null && !file.isEmpty()) {
             ReadBack read = read(file, format);
             return new Other(file.getOriginalFilename(), read.program(), read.problems().size());
@@ -129,11 +136,18 @@ class ProgramController {
         return new Other(name, read.program(), read.problems().size());
     }
 
-    private static ReadBack read(MultipartFile file, Dialect format) throws IOException {
-        try (Reader text =
-                new InputStreamReader(file.getInputStream(), StandardCharsets.ISO_8859_1)) {
-            return new DialectReader(format).read(text);
-        }
+    private ReadBack read(MultipartFile file, Dialect format) {
+        return memory.within(
+                file.getSize(),
+                () -> {
+                    try (Reader text =
+                            new InputStreamReader(
+                                    file.getInputStream(), StandardCharsets.ISO_8859_1)) {
+                        return new DialectReader(format).read(text);
+                    } catch (IOException unreadable) {
+                        throw new UncheckedIOException(unreadable);
+                    }
+                });
     }
 
     private static String picture(ProgramReading reading, Other other) {

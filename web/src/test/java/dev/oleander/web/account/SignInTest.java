@@ -143,7 +143,7 @@ class SignInTest extends WebTest {
         return new SignInAccounts(
                 accounts,
                 new OleanderSettings(
-                        demo, "", 10, Duration.ZERO, Duration.ZERO, Duration.ofDays(1), ""));
+                        demo, "", 10, Duration.ZERO, Duration.ZERO, 1500, Duration.ofDays(1), ""));
     }
 
     @Test
@@ -158,6 +158,7 @@ class SignInTest extends WebTest {
                         10,
                         Duration.ZERO,
                         Duration.ZERO,
+                        1500,
                         Duration.ofDays(1),
                         "");
         new FirstAccounts(
@@ -184,6 +185,7 @@ class SignInTest extends WebTest {
                                 10,
                                 Duration.ZERO,
                                 Duration.ZERO,
+                                1500,
                                 Duration.ofDays(1),
                                 ""),
                         mock(PersonSessions.class),
@@ -194,7 +196,14 @@ class SignInTest extends WebTest {
                         accounts,
                         encoder,
                         new OleanderSettings(
-                                true, "", 10, Duration.ZERO, Duration.ZERO, Duration.ofDays(1), ""),
+                                true,
+                                "",
+                                10,
+                                Duration.ZERO,
+                                Duration.ZERO,
+                                1500,
+                                Duration.ofDays(1),
+                                ""),
                         mock(PersonSessions.class),
                         Clock.systemUTC())
                 .makeIfNone();

@@ -24,6 +24,7 @@ public final class ApiClient {
     private final String base;
     private final String authorization;
     private final String tag;
+    private final String prefer;
 
     /**
      * @param user null: not signed in
@@ -36,19 +37,21 @@ public final class ApiClient {
         this(
                 "http://127.0.0.1:" + port,
                 user == null ? null : "Basic " + encoded(user + ":" + password),
+                null,
                 null);
     }
 
     /** One that signs in with a personal token. */
     public static ApiClient withToken(int port, String token) {
-        return new ApiClient("http://127.0.0.1:" + port, "Bearer " + token, null);
+        return new ApiClient("http://127.0.0.1:" + port, "Bearer " + token, null, null);
     }
 
     private static String encoded(String text) {
         return Base64.getEncoder().encodeToString(text.getBytes(StandardCharsets.UTF_8));
     }
 
-    private ApiClient(String base, String authorization, String tag) {
+    private ApiClient(String base, String authorization, String tag, String prefer) {
+        this.prefer = prefer;
         this.base = base;
         this.authorization = authorization;
         this.tag = tag;
@@ -56,7 +59,12 @@ public final class ApiClient {
 
     /** The same client, whose calls are for what has this tag only. */
     public ApiClient ifMatch(String entityTag) {
-        return new ApiClient(base, authorization, entityTag);
+        return new ApiClient(base, authorization, entityTag, prefer);
+    }
+
+    /** The same client, which says how long it waits (RFC 7240). */
+    public ApiClient prefer(String wish) {
+        return new ApiClient(base, authorization, tag, wish);
     }
 
     /** An answer; the body as JSON where it is some. */
@@ -145,6 +153,9 @@ public final class ApiClient {
         }
         if (tag != null) {
             request.header("If-Match", tag);
+        }
+        if (prefer != null) {
+            request.header("Prefer", prefer);
         }
         return request;
     }

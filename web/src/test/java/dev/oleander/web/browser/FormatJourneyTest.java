@@ -64,7 +64,7 @@ class FormatJourneyTest extends BrowserTest {
         browser.set("input[name=note]", "words of the new controller");
         browser.click("#save-format");
         browser.until(b -> b.text("h1 + p").contains("version 2"));
-        assertThat(formats.latest("teasel").orElseThrow().by()).isEqualTo("Mira Rosvold");
+        assertThat(formats.latest("teasel").orElseThrow().by()).isEqualTo("Anselm Byre");
 
         browser.openStage(job, "release");
         browser.until(b -> b.text("#program").contains("N10"));

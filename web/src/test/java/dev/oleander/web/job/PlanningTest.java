@@ -42,7 +42,15 @@ class PlanningTest {
     private Planning patient(Duration patience) {
         return new Planning(
                 new OleanderSettings(
-                        false, "", 1, patience, Duration.ofMillis(50), Duration.ofDays(1), ""),
+                        false,
+                        "",
+                        1,
+                        patience,
+                        Duration.ofMillis(50),
+                        1500,
+                        Duration.ofDays(1),
+                        ""),
+                mock(LongPlans.class),
                 events);
     }
 
@@ -66,7 +74,7 @@ class PlanningTest {
     }
 
     private Optional<State> await(long version, JobResult result) {
-        return planning.await(new Planning.Wanted(JOB, version, result));
+        return planning.await(new Planning.Wanted(JOB, version, 1, null, result));
     }
 
     private Optional<State> half(JobResult result) throws InterruptedException {
@@ -157,10 +165,10 @@ class PlanningTest {
         assertThat(halfWay.await(10, TimeUnit.SECONDS)).isTrue();
         JobResult older = mock(JobResult.class);
         assertThat(await(1, older)).contains(State.WAITING);
-        planning.finish(new Planning.Wanted(JOB, 1, older));
+        planning.finish(new Planning.Wanted(JOB, 1, 1, null, older), Duration.ofSeconds(10));
         verify(older, never()).complete(any(), any());
         goOn.countDown();
-        planning.finish(new Planning.Wanted(JOB, 2, newer));
+        planning.finish(new Planning.Wanted(JOB, 2, 1, null, newer), Duration.ofSeconds(10));
         assertThat(complete).isTrue();
     }
 

@@ -1,4 +1,4 @@
-package dev.oleander.web.page;
+package dev.oleander.web.load;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -11,11 +11,11 @@ import org.springframework.web.util.HtmlUtils;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Answers of filters, where no page can be made: problem details for calls, else plain HTML. */
-final class EarlyAnswer {
+public final class EarlyAnswer {
 
     private EarlyAnswer() {}
 
-    static void write(
+    public static void write(
             HttpServletRequest request, HttpServletResponse response, int status, String sentence)
             throws IOException {
         boolean call = request.getRequestURI().startsWith("/api/");

@@ -1,0 +1,190 @@
+package dev.oleander.web.longwork;
+
+import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceException;
+import dev.oleander.progress.CancelledException;
+import dev.oleander.progress.Progress;
+import dev.oleander.web.longwork.WorkState.Phase;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.stereotype.Component;
+
+/** Wants long works, stops them, and says how far they are, whichever node does them. */
+@Component
+public class Works {
+
+    /** Works that may wait at once. */
+    private static final int MOST_WAITING = 200;
+
+    /** How often a running work is written down, and asked whether it is still wanted. */
+    private static final Duration TELLS = Duration.ofMillis(400);
+
+    private static final Logger LOG = LoggerFactory.getLogger(Works.class);
+
+    private final WorkTable table;
+    private final ObjectProvider<SchedulerClient> scheduler;
+    private final ObjectProvider<WorkKind> kinds;
+    private final Clock clock;
+    private final String node = UUID.randomUUID().toString().substring(0, 8);
+    private volatile boolean closing;
+
+    Works(
+            WorkTable table,
+            ObjectProvider<SchedulerClient> scheduler,
+            ObjectProvider<WorkKind> kinds,
+            Clock clock) {
+        this.table = table;
+        this.scheduler = scheduler;
+        this.kinds = kinds;
+        this.clock = clock;
+    }
+
+    /**
+     * What is wanted.
+     *
+     * @param key names it within its kind
+     * @param subject what it is about: only the newest of a subject is done
+     * @param version of the subject
+     * @param account who wants it; null: nobody in particular
+     */
+    public record Wish(WorkKind kind, String key, String subject, long version, Long account) {
+
+        String id() {
+            return kind.word() + ":" + key;
+        }
+    }
+
+    /**
+     * Sees to it that a work is done, unless it is known already or a newer one is. Older ones of
+     * its subject are stopped. Who wants many waits longer than who wants few.
+     *
+     * @return how far it is
+     */
+    public WorkState want(Wish wish) {
+        Optional<WorkState> known = table.find(wish.id());
+        if (known.isPresent()) {
+            return known.get();
+        }
+        if (table.hasNewer(wish.subject(), wish.version())) {
+            return new WorkState(wish.id(), Phase.STOPPED, 0, "A newer state came");
+        }
+        int waiting = table.waiting();
+        if (waiting >= MOST_WAITING) {
+            return new WorkState(
+                    wish.id(),
+                    Phase.WAITING,
+                    0,
+                    "%d others wait before it; asked for again in a moment".formatted(waiting));
+        }
+        table.stopOlder(wish.subject(), wish.version()).forEach(this::cancel);
+        int before = table.of(wish.account());
+        if (table.add(wish.id(), wish.subject(), wish.version(), wish.account())) {
+            scheduler
+                    .getObject()
+                    .scheduleIfNotExists(
+                            WorkConfig.TASK
+                                    .instance(wish.id())
+                                    .priority(-before)
+                                    .scheduledTo(clock.instant()));
+        }
+        return new WorkState(wish.id(), Phase.WAITING, 0, "Waiting for its turn");
+    }
+
+    /** States of those of some ids that are known. */
+    public Map<String, WorkState> told(List<String> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : table.find(ids).stream()
+                        .collect(Collectors.toMap(WorkState::id, Function.identity()));
+    }
+
+    /** Stops what is done about a subject, on any node. */
+    public void stop(String subject) {
+        table.stop(subject).forEach(this::cancel);
+    }
+
+    /** What was stopped or failed may be wanted again. */
+    public void resume(String subject) {
+        table.forgetEnded(subject);
+    }
+
+    /** One that runs hears of it by itself. */
+    private void cancel(String id) {
+        try {
+            scheduler.getObject().cancel(WorkConfig.TASK.instanceId(id));
+        } catch (TaskInstanceException runsOrIsOver) {
+            LOG.debug("work {} is not waiting", id);
+        }
+    }
+
+    /** Called before the scheduler ends: what runs is left to another node. */
+    void close() {
+        closing = true;
+    }
+
+    /**
+     * Does one that was picked on this node.
+     *
+     * @throws IllegalStateException when this node ends before the work does
+     */
+    void run(String id) {
+        int colon = id.indexOf(':');
+        WorkKind kind =
+                kinds.stream()
+                        .filter(k -> k.word().equals(id.substring(0, colon)))
+                        .findFirst()
+                        .orElseThrow();
+        try {
+            kind.run(id.substring(colon + 1), new Telling(id));
+            table.end(id, Phase.DONE, "Done");
+        } catch (CancelledException stopped) {
+            requireGoingOn(id);
+            table.end(id, Phase.STOPPED, "Stopped");
+        } catch (RuntimeException | StackOverflowError failed) {
+            requireGoingOn(id);
+            LOG.error("The work {} failed", id, failed);
+            table.end(id, Phase.FAILED, "Failed");
+        }
+    }
+
+    private void requireGoingOn(String id) {
+        if (closing) {
+            throw new IllegalStateException("this node ends in the middle of " + id);
+        }
+    }
+
+    /** Writes down how far a work is, and hears when it is wanted no more. */
+    private final class Telling implements Progress {
+
+        private final String id;
+        private long told = System.nanoTime() - TELLS.toNanos();
+
+        Telling(String id) {
+            this.id = id;
+        }
+
+        @Override
+        public void at(double done, String doing) {
+            if (closing) {
+                throw new CancelledException();
+            }
+            long now = System.nanoTime();
+            if (now - told < TELLS.toNanos()) {
+                return;
+            }
+            told = now;
+            if (!table.tell(id, done, doing, node)) {
+                throw new CancelledException();
+            }
+        }
+    }
+}

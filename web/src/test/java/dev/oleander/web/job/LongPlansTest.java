@@ -1,0 +1,179 @@
+package dev.oleander.web.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.oleander.web.OleanderApplication;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.account.PageClient;
+import dev.oleander.web.api.ApiClient;
+import dev.oleander.web.longwork.WorkState;
+import dev.oleander.web.longwork.WorkState.Phase;
+import dev.oleander.web.longwork.Works;
+import java.time.Duration;
+import java.util.List;
+import java.util.function.Supplier;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.context.TestPropertySource;
+import tools.jackson.databind.JsonNode;
+
+/** Two nodes on one database; every plan of ten stops and more is long work. */
+@TestPropertySource(properties = {"oleander.patience=0s", "oleander.long-plan=10"})
+@DirtiesContext
+class LongPlansTest extends WebTest {
+
+    private static final Duration LONG = Duration.ofSeconds(60);
+
+    @Autowired private JdbcTemplate sql;
+    @Autowired private Works works;
+    private ConfigurableApplicationContext other;
+
+    @BeforeEach
+    void startTheOther() {
+        other =
+                new SpringApplicationBuilder(OleanderApplication.class)
+                        .run(
+                                "--server.port=0",
+                                "--oleander.demo=true",
+                                "--oleander.patience=0s",
+                                "--oleander.long-plan=10");
+    }
+
+    @AfterEach
+    void endTheOther() {
+        other.close();
+    }
+
+    private int otherPort() {
+        return Integer.parseInt(other.getEnvironment().getProperty("local.server.port"));
+    }
+
+    private static void until(Supplier<Boolean> seen) throws InterruptedException {
+        long deadline = System.nanoTime() + LONG.toNanos();
+        while (!seen.get()) {
+            assertThat(System.nanoTime()).as("in time").isLessThan(deadline);
+            Thread.sleep(50);
+        }
+    }
+
+    private List<String> states(long job) {
+        return sql.queryForList(
+                "select state from long_work where subject = ? order by version",
+                String.class,
+                "job " + job);
+    }
+
+    @Test
+    void aPlanIsToldOnEveryNodeAndMadeOnce() throws Exception {
+        long job = makeJobInMillimetres("winch_drum_cheek", "Long", 60);
+        ApiClient there = new ApiClient(otherPort(), "mira");
+        ApiClient.Answer early =
+                there.prefer("respond-async").get("/api/jobs/%d/run".formatted(job));
+        assertThat(early.status()).isEqualTo(202);
+        assertThat(early.header("Location")).isEqualTo("/api/jobs/%d/work".formatted(job));
+        assertThat(early.json().get("result").asString())
+                .isEqualTo("/api/jobs/%d/run".formatted(job));
+        until(() -> states(job).contains("DONE"));
+        JsonNode run = there.prefer("wait=60").get("/api/jobs/%d/run".formatted(job)).json();
+        JsonNode same =
+                new ApiClient(port, "mira")
+                        .prefer("wait=60")
+                        .get("/api/jobs/%d/run".formatted(job))
+                        .json();
+        assertThat(run).isEqualTo(same);
+        JsonNode done = there.get("/api/jobs/%d/work".formatted(job)).json();
+        assertThat(done.get("state").asString()).isEqualTo("done");
+        assertThat(done.get("share").asDouble()).isEqualTo(1);
+        assertThat(
+                        sql.queryForObject(
+                                "select next_action from job where id = ?", String.class, job))
+                .doesNotContain("being planned");
+    }
+
+    @Test
+    void ofAStormOfEditsOnlyTheNewestIsPlanned() throws Exception {
+        long job = makeJobInMillimetres("winch_drum_cheek", "Storm", 40);
+        for (int i = 41; i < 49; i++) {
+            String quantity = String.valueOf(i);
+            jobs.edit(
+                    job, "x", b -> OrderField.QUANTITY.set(b.document(), quantity), person("mira"));
+        }
+        until(() -> states(job).get(states(job).size() - 1).equals("DONE"));
+        List<String> states = states(job);
+        assertThat(states.subList(0, states.size() - 1)).isSubsetOf("STOPPED", "DONE");
+        assertThat(states).filteredOn("STOPPED"::equals).hasSizeGreaterThanOrEqualTo(6);
+    }
+
+    @Test
+    void aPlanIsStoppedFromTheOtherNodeAndBegunAgain() throws Exception {
+        PageClient there = new PageClient(otherPort()).signedIn("mira");
+        long job = makeJobInMillimetres("winch_drum_cheek", "Stopped", 400);
+        there.post("/jobs/%d/cuts/planning".formatted(job), java.util.Map.of("wanted", "false"));
+        until(() -> states(job).contains("STOPPED"));
+        until(() -> jobs.view(job).planning().map(p -> !p.isGoingOn()).orElse(false));
+        there.post("/jobs/%d/cuts/planning".formatted(job), java.util.Map.of("wanted", "true"));
+        until(() -> states(job).contains("DONE"));
+    }
+
+    @Test
+    void whatANodeThatDiedWasDoingIsDoneByAnother() throws Exception {
+        long job = makeJobInMillimetres("winch_drum_cheek", "Handed on", 61);
+        until(() -> states(job).contains("DONE"));
+        // as a node leaves it that is killed in the middle
+        String id =
+                sql.queryForObject(
+                        "select id from long_work where subject = ?", String.class, "job " + job);
+        sql.update(
+                "update long_work set state = 'RUNNING', share = 0.4, node = 'dead' where id = ?",
+                id);
+        sql.update(
+                "insert into scheduled_tasks (task_name, task_instance, execution_time, picked, picked_by, last_heartbeat, version, priority)"
+                        + " values ('work', ?, now() - interval '20 s', true, 'dead', now() - interval '9 s', 1, 0)",
+                id);
+        long began = System.nanoTime();
+        until(() -> states(job).contains("DONE"));
+        assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(10));
+    }
+
+    @Test
+    void whoWantsManyWaitsLongerThanWhoWantsFew() {
+        long mira = person("mira").id();
+        sql.update(
+                "insert into long_work (id, subject, version, account_id, state, share, doing, wanted_at, told_at)"
+                        + " select 'test:' || n, 'test ' || n, 1, ?, 'RUNNING', 0, '', now(), now() from generate_series(1, 7) n",
+                mira);
+        try {
+            long many = makeJobInMillimetres("cleat_backing_plate", "Of many", 30);
+            long few =
+                    jobs.create(
+                            List.of(new JobService.Upload("a.dxf", sample("cleat_backing_plate"))),
+                            new JobDocument.Order(
+                                    "Of few",
+                                    "teasel",
+                                    "mild steel",
+                                    dev.oleander.quantity.Typed.of(6),
+                                    31),
+                            WebTest::inMillimetres,
+                            person("anselm"));
+            List<Integer> priorities =
+                    sql.queryForList(
+                            "select priority from scheduled_tasks where task_instance like ? or task_instance like ?"
+                                    + " order by task_instance",
+                            Integer.class,
+                            "plan:%d/%%".formatted(many),
+                            "plan:%d/%%".formatted(few));
+            // those that were picked already are gone, which is as good
+            assertThat(priorities).allSatisfy(p -> assertThat(p).isLessThanOrEqualTo(0));
+            WorkState known = works.told(List.of("test:1")).get("test:1");
+            assertThat(known.phase()).isEqualTo(Phase.RUNNING);
+        } finally {
+            sql.update("delete from long_work where id like 'test:%'");
+        }
+    }
+}
