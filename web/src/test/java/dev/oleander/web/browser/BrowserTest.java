@@ -13,7 +13,10 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.TestExecutionExceptionHandler;
 import org.junit.jupiter.api.io.TempDir;
 
-/** A browser on the running application; a test that fails leaves a picture. */
+/**
+ * A browser on two nodes of the application, of which each request goes to one at random; a test
+ * that fails leaves a picture.
+ */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 @ExtendWith(BrowserTest.PictureOfFailure.class)
 abstract class BrowserTest extends WebTest {
@@ -24,6 +27,7 @@ abstract class BrowserTest extends WebTest {
     @BeforeAll
     void openBrowser(@TempDir Path folder) throws IOException {
         downloads = Files.createDirectory(folder.resolve("downloads"));
+        port = SpreadRequests.before(port);
         browser = new Browser(port, downloads, folder.resolve("profile"), arguments());
     }
 

@@ -2,7 +2,7 @@ package dev.oleander.web.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.oleander.web.OleanderApplication;
+import dev.oleander.web.SecondNode;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
@@ -12,12 +12,10 @@ import dev.oleander.web.longwork.Works;
 import java.time.Duration;
 import java.util.List;
 import java.util.function.Supplier;
-import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.builder.SpringApplicationBuilder;
-import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.TestPropertySource;
@@ -32,26 +30,18 @@ class LongPlansTest extends WebTest {
 
     @Autowired private JdbcTemplate sql;
     @Autowired private Works works;
-    private ConfigurableApplicationContext other;
+    private static SecondNode other;
 
     @BeforeEach
     void startTheOther() {
-        other =
-                new SpringApplicationBuilder(OleanderApplication.class)
-                        .run(
-                                "--server.port=0",
-                                "--oleander.demo=true",
-                                "--oleander.patience=0s",
-                                "--oleander.long-plan=10");
+        if (other == null) {
+            other = SecondNode.start("oleander.patience=0s", "oleander.long-plan=10");
+        }
     }
 
-    @AfterEach
-    void endTheOther() {
+    @AfterAll
+    static void endTheOther() {
         other.close();
-    }
-
-    private int otherPort() {
-        return Integer.parseInt(other.getEnvironment().getProperty("local.server.port"));
     }
 
     private static void until(Supplier<Boolean> seen) throws InterruptedException {
@@ -72,7 +62,7 @@ class LongPlansTest extends WebTest {
     @Test
     void aPlanIsToldOnEveryNodeAndMadeOnce() throws Exception {
         long job = makeJobInMillimetres("winch_drum_cheek", "Long", 60);
-        ApiClient there = new ApiClient(otherPort(), "mira");
+        ApiClient there = new ApiClient(other.port(), "mira");
         ApiClient.Answer early =
                 there.prefer("respond-async").get("/api/jobs/%d/run".formatted(job));
         assertThat(early.status()).isEqualTo(202);
@@ -112,7 +102,7 @@ class LongPlansTest extends WebTest {
 
     @Test
     void aPlanIsStoppedFromTheOtherNodeAndBegunAgain() throws Exception {
-        PageClient there = new PageClient(otherPort()).signedIn("mira");
+        PageClient there = new PageClient(other.port()).signedIn("mira");
         long job = makeJobInMillimetres("winch_drum_cheek", "Stopped", 400);
         there.post("/jobs/%d/cuts/planning".formatted(job), java.util.Map.of("wanted", "false"));
         until(() -> states(job).contains("STOPPED"));
