@@ -38,3 +38,24 @@ prepare_quick_start() {
     -Dspring.context.exit=onRefresh -jar "$DATA/app/oleander-app.jar" >"$DATA/prepare.log" 2>&1 ||
     rm -f "$archive" # the server starts without it as well, and says what is wrong
 }
+
+readonly WEAKNESS_CHECK=org.owasp:dependency-check-maven:12.1.8
+
+# Compares the libraries with a published list of weaknesses; without a way to it nothing is known.
+weaknesses() {
+  # shellcheck disable=SC2086
+  require_packages $PACKAGES_RUN
+  local log
+  log=$(mktemp)
+  if maven "$WEAKNESS_CHECK:aggregate" -DfailBuildOnCVSS=7 -Dformat=HTML >"$log" 2>&1; then
+    say "No weakness of weight 7 or more is known; the report: target/dependency-check-report.html"
+  elif grep -q 'CVSS score greater than' "$log"; then
+    grep -A 30 'CVSS score greater than' "$log" >&2
+    fail "libraries have known weaknesses; the report: target/dependency-check-report.html"
+  else
+    tail -n 5 "$log" >&2
+    rm -f "$log"
+    fail "the list of known weaknesses cannot be reached from here: nothing was checked"
+  fi
+  rm -f "$log"
+}

@@ -1,7 +1,7 @@
 # Server processes, the proxy before several of them, and who looks after them.
 
 # After so many ends of a node within ten minutes it is not begun again.
-readonly MOST_ENDS=5
+readonly MOST_ENDS=${OLEANDER_MOST_ENDS:-5}
 
 # Half of the machine's memory is for all nodes together, in MB.
 heap_of_node() {
@@ -26,7 +26,8 @@ start_node() {
   local n=$1
   keep_small "$DATA/logs/node-$n.console.log"
   (
-    export MANAGEMENT_SERVER_ADDRESS=127.0.0.1
+    # details are for those who are on the machine
+    export MANAGEMENT_SERVER_ADDRESS=127.0.0.1 MANAGEMENT_ENDPOINT_HEALTH_SHOW_DETAILS=always
     export OLEANDER_PORT MANAGEMENT_SERVER_PORT OLEANDER_ADDRESS OLEANDER_LOG OLEANDER_CONSOLE
     OLEANDER_PORT=$(node_port "$n")
     MANAGEMENT_SERVER_PORT=$(cat "$DATA/node-$n.management")
@@ -37,7 +38,8 @@ start_node() {
   note_process "$DATA/node-$n.pid" $!
 }
 
-# A well-known proxy spreads requests over the nodes and leaves out those that do not answer.
+# A well-known proxy spreads jobs over the nodes and leaves out those that do not answer. Any node
+# could serve any request; it only saves plans that would be made twice.
 start_proxy() {
   {
     cat <<CFG
@@ -56,9 +58,14 @@ defaults
   timeout server 120s
 frontend people
   bind $ADDRESS:$PORT
+  http-request set-var(txn.about) path
+  http-request set-var(txn.about) path,field(3,/) if { path_beg /jobs/ }
+  http-request set-var(txn.about) path,field(4,/) if { path_beg /api/jobs/ }
   default_backend nodes
 backend nodes
-  balance random
+  # a job comes to the node that has its plan, while that one is there
+  balance hash var(txn.about)
+  hash-type consistent
   option httpchk GET /actuator/health/readiness
 CFG
     local n
@@ -274,6 +281,18 @@ stop() {
   end_server
   pg_stop "$DATA"
   say "Stopped. Data is kept in $DATA"
+}
+
+# What the nodes say of themselves: disk, database, queue.
+status() {
+  local file name pid
+  if pg_running "$DATA" 2>/dev/null; then say "PostgreSQL: running"; else say "PostgreSQL: not running"; fi
+  for file in "$DATA"/node-*.pid; do
+    [ -e "$file" ] || { say "No server is running in $DATA"; return 1; }
+    name=$(basename "$file" .pid)
+    pid=$(process_of "$file") || { say "$name: not running"; continue; }
+    say "$name (process $pid): $(curl -sS "http://127.0.0.1:$(cat "$DATA/$name.management")/actuator/health" 2>&1)"
+  done
 }
 
 demo_reset() {

@@ -18,7 +18,8 @@ public final class Bench {
                     new CuttingArea(),
                     new MotionArea(),
                     new WireArea(),
-                    new LoadArea());
+                    new LoadArea(),
+                    new KillsArea());
 
     private Bench() {}
 

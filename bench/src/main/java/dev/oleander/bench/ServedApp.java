@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 
 /**
@@ -22,8 +23,17 @@ final class ServedApp implements AutoCloseable {
 
     private final Path data;
     private final int port;
+    private final Map<String, String> settings;
 
     ServedApp() throws IOException {
+        this(Map.of());
+    }
+
+    /**
+     * @param settings of the environment
+     */
+    ServedApp(Map<String, String> settings) throws IOException {
+        this.settings = settings;
         this.data = Files.createTempDirectory("oleander-bench");
         // the database's user has to reach into it
         data.toFile().setExecutable(true, false);
@@ -41,6 +51,17 @@ final class ServedApp implements AutoCloseable {
         if (status != 200) {
             throw new IllegalStateException("the sign-in page answers " + status);
         }
+    }
+
+    /**
+     * Kills a process without asking.
+     *
+     * @param server the server; else the database
+     */
+    void kill(boolean server) throws IOException, InterruptedException {
+        Path file = data.resolve(server ? "node-1.pid" : "postgres/postmaster.pid");
+        String command = "kill -9 $(head -n 1 '%s' | cut -d ' ' -f 1)".formatted(file);
+        new ProcessBuilder("bash", "-c", command).inheritIO().start().waitFor();
     }
 
     void stop() throws IOException, InterruptedException {
@@ -86,6 +107,7 @@ final class ServedApp implements AutoCloseable {
         Path said = data.resolve("said.txt");
         ProcessBuilder builder =
                 new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(said.toFile());
+        builder.environment().putAll(settings);
         builder.environment().put("OLEANDER_HOME", data.toString());
         builder.environment().put("OLEANDER_PORT", String.valueOf(port));
         if (builder.start().waitFor() != 0) {

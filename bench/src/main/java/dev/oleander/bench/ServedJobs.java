@@ -62,7 +62,11 @@ final class ServedJobs {
     }
 
     JsonNode job(long id) throws IOException, InterruptedException {
-        return JsonMapper.shared().readTree(answer(request("/api/jobs/" + id)));
+        return read("/api/jobs/" + id);
+    }
+
+    JsonNode read(String path) throws IOException, InterruptedException {
+        return JsonMapper.shared().readTree(answer(request(path)));
     }
 
     /** Waits until a job is planned and proved. */

@@ -23,7 +23,7 @@ import org.springframework.stereotype.Component;
 public class Works {
 
     /** Works that may wait at once. */
-    private static final int MOST_WAITING = 200;
+    public static final int MOST_WAITING = 200;
 
     /** How often a running work is written down, and asked whether it is still wanted. */
     private static final Duration TELLS = Duration.ofMillis(400);
@@ -97,6 +97,11 @@ public class Works {
                                     .scheduledTo(clock.instant()));
         }
         return new WorkState(wish.id(), Phase.WAITING, 0, "Waiting for its turn");
+    }
+
+    /** How many wait for their turn. */
+    public int waiting() {
+        return table.waiting();
     }
 
     /** States of those of some ids that are known. */

@@ -79,6 +79,11 @@ public final class PageClient {
         return answer;
     }
 
+    /** What forms of the last page send along. */
+    public String token() {
+        return token;
+    }
+
     /** Takes the token of the forms of a page. */
     public void takeToken(String path) {
         token = tokenOf(get(path).body());
