@@ -1,6 +1,7 @@
 package dev.oleander.web.account;
 
 import dev.oleander.web.OleanderSettings;
+import jakarta.servlet.DispatcherType;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
@@ -43,8 +44,7 @@ class SecurityConfig {
         "/favicon*.svg",
         "/favicon.ico",
         "/actuator/health",
-        "/actuator/health/**",
-        "/error"
+        "/actuator/health/**"
     };
 
     /** What keeps the shop right: its people, its data, its formats. */
@@ -111,7 +111,12 @@ class SecurityConfig {
             throws Exception {
         http.authorizeHttpRequests(
                         who ->
-                                who.requestMatchers(OPEN)
+                                who.dispatcherTypeMatchers(DispatcherType.ERROR)
+                                        .permitAll()
+                                        // the page of an error is shown for errors only
+                                        .requestMatchers("/error")
+                                        .denyAll()
+                                        .requestMatchers(OPEN)
                                         .permitAll()
                                         .requestMatchers(LEADS)
                                         .hasRole(LEAD)

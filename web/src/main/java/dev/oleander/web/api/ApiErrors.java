@@ -21,6 +21,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Says what is wrong with a call as problem details: what, where, which value, which limit. */
@@ -95,6 +96,13 @@ class ApiErrors extends ResponseEntityExceptionHandler {
         problem.setTitle("Several programs");
         problem.setProperty("programs", several.programs());
         return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail noForm(MultipartException broken) {
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.BAD_REQUEST,
+                "The form with its files cannot be read; it was cut short or is none.");
     }
 
     /** No error: 202, and where to ask. */

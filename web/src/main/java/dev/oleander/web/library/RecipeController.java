@@ -10,6 +10,7 @@ import dev.oleander.web.job.WireRecipes;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -56,7 +57,17 @@ class RecipeController {
      * @param onNew null: not, as a box that is not ticked sends nothing
      */
     record RuleForm(
-            String name, String kind, String over, String below, String process, Boolean onNew) {}
+            String name, String kind, String over, String below, String process, Boolean onNew) {
+
+        /** What a form leaves out is empty. */
+        RuleForm {
+            name = Objects.requireNonNullElse(name, "");
+            kind = Objects.requireNonNullElse(kind, "");
+            over = Objects.requireNonNullElse(over, "");
+            below = Objects.requireNonNullElse(below, "");
+            process = Objects.requireNonNullElse(process, "");
+        }
+    }
 
     @PostMapping("/rule")
     String rule(

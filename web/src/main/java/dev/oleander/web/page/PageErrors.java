@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 
 /** Pages for addresses that lead nowhere and uploads that are too large. */
 @ControllerAdvice(annotations = Controller.class)
@@ -49,6 +50,13 @@ class PageErrors {
     String tooLarge(MaxUploadSizeExceededException large, Model model) {
         return page(
                 model, 413, "The file is too large: 64 MB each and 96 MB together are the limit.");
+    }
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.BAD_REQUEST)
+    String noForm(MultipartException broken, Model model) {
+        return page(
+                model, 400, "The form with its files cannot be read; it was cut short or is none.");
     }
 
     private static String page(Model model, int status, String sentence) {

@@ -5,9 +5,13 @@ public final class PlainText {
 
     private PlainText() {}
 
-    /** Whether a text holds control characters that are no line breaks or tabs. */
+    /**
+     * Whether a text holds control characters that are no line breaks or tabs.
+     *
+     * @param text null: a field without a value
+     */
     public static boolean isWrong(String text) {
-        return text.chars().anyMatch(PlainText::isWrong);
+        return text != null && text.chars().anyMatch(PlainText::isWrong);
     }
 
     private static boolean isWrong(int c) {

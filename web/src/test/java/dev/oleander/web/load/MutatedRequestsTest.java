@@ -21,7 +21,9 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.MethodParameter;
@@ -36,7 +38,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
  */
 class MutatedRequestsTest extends WebTest {
 
-    private static final int USUAL = 4_000;
+    private static final int USUAL = 2_000;
 
     private static final List<String> VALUES =
             List.of(
@@ -144,6 +146,7 @@ class MutatedRequestsTest extends WebTest {
     }
 
     @Test
+    @Timeout(value = 2, unit = TimeUnit.HOURS)
     void noRequestIsAnsweredWithAnError() throws Exception {
         job = makeJobInMillimetres("cleat_backing_plate", "Mutated", 1);
         PageClient anselm = new PageClient(port).signedIn("anselm");
