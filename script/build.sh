@@ -34,7 +34,7 @@ prepare_quick_start() {
   local archive="$DATA/app/classes.jsa"
   [ -f "$archive" ] && return 0
   say "Preparing quick starts ..."
-  OLEANDER_PORT=$(free_port) java -XX:+UseParallelGC -XX:ArchiveClassesAtExit="$archive" \
+  OLEANDER_PORT=$(free_port) java -XX:+UseG1GC -XX:ArchiveClassesAtExit="$archive" \
     -Dspring.context.exit=onRefresh -jar "$DATA/app/oleander-app.jar" >"$DATA/prepare.log" 2>&1 ||
     rm -f "$archive" # the server starts without it as well, and says what is wrong
 }

@@ -15,7 +15,7 @@ heap_of_node() {
 # run_app ...: the application with the environment that is there; further words go to it
 run_app() {
   # shellcheck disable=SC2086
-  as_server java "-Xmx$(heap_of_node)m" -XX:+UseParallelGC -XX:+ExitOnOutOfMemoryError \
+  as_server java "-Xmx$(heap_of_node)m" -XX:+UseG1GC -XX:MaxGCPauseMillis=60 -XX:+ExitOnOutOfMemoryError \
     -Xshare:auto -XX:SharedArchiveFile="$DATA/app/classes.jsa" -Djava.io.tmpdir="$DATA/work" \
     ${OLEANDER_JAVA_OPTIONS:-} -jar "$DATA/app/oleander-app.jar" "$@"
 }
