@@ -7,6 +7,8 @@ begin
     if '${application}' = current_user then
         return;
     end if;
+    -- two nodes that start at once would get into each other's way
+    perform pg_advisory_xact_lock(7304150218);
     execute format('grant usage on schema %I to %I', '${flyway:defaultSchema}', '${application}');
     execute format('grant select, insert, update, delete on all tables in schema %I to %I',
         '${flyway:defaultSchema}', '${application}');

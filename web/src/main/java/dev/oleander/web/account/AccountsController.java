@@ -3,7 +3,6 @@ package dev.oleander.web.account;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.function.Supplier;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -172,11 +171,7 @@ class AccountsController {
             SignedIn who,
             HttpServletResponse response,
             Model model) {
-        response.setStatus(
-                wrong.isMissing()
-                        ? HttpStatus.NOT_FOUND.value()
-                        : HttpStatus.UNPROCESSABLE_CONTENT.value());
-        model.addAttribute("error", wrong);
+        Refusals.tell(wrong, response, model);
         model.addAttribute("errorAt", id);
         return page(who, model);
     }

@@ -3,7 +3,6 @@ package dev.oleander.web.account;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.core.context.SecurityContext;
@@ -81,11 +80,7 @@ class OwnAccountController {
             HttpSession session,
             HttpServletResponse response,
             Model model) {
-        response.setStatus(
-                wrong.isMissing()
-                        ? HttpStatus.NOT_FOUND.value()
-                        : HttpStatus.UNPROCESSABLE_CONTENT.value());
-        model.addAttribute("error", wrong);
+        Refusals.tell(wrong, response, model);
         return page(who, session, model);
     }
 

@@ -15,6 +15,7 @@ import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.JobComputer;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.Planning;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -24,6 +25,7 @@ import org.springframework.stereotype.Service;
 class EstimateService {
 
     private final JobComputer computer;
+    private final Planning planning;
     private final MachineLibrary machines;
     private final CutBooks books;
     private final WireBooks wireBooks;
@@ -31,6 +33,7 @@ class EstimateService {
 
     EstimateService(
             JobComputer computer,
+            Planning planning,
             MachineLibrary machines,
             CutBooks books,
             WireBooks wireBooks,
@@ -38,6 +41,7 @@ class EstimateService {
         this.books = books;
         this.wireBooks = wireBooks;
         this.computer = computer;
+        this.planning = planning;
         this.machines = machines;
         this.estimator = new Estimator(prices);
     }
@@ -55,12 +59,19 @@ class EstimateService {
     /** On one machine. */
     Estimate cut(JobDocument document, Machine machine, int quantity) {
         try {
-            JobResult result = computer.result(on(document, machine, quantity));
+            JobResult result = planned(on(document, machine, quantity));
             Lot lot = lot(result, quantity);
             return estimator.cut(lot, result.run(), result.timeline());
         } catch (CutDataException | PlanException cannot) {
             return impossible(machine, cannot.getMessage());
         }
+    }
+
+    /** In turn with all other plans, so that many estimates leave room for pages. */
+    private JobResult planned(JobDocument document) {
+        JobResult result = computer.result(document);
+        planning.aside(result);
+        return result;
     }
 
     private static Estimate impossible(Machine machine, String why) {
@@ -92,9 +103,10 @@ class EstimateService {
     }
 
     private Estimate punched(JobDocument document, int quantity) {
-        JobResult result =
-                computer.result(document.withOrder(document.order().withQuantity(quantity)));
+        JobDocument counted = document.withOrder(document.order().withQuantity(quantity));
+        JobResult result = computer.result(counted);
         try {
+            planning.aside(result);
             return estimator.punch(lot(result, quantity), result.run().layout());
         } catch (PlanException cannot) {
             return Estimate.impossible("", "punching", "", cannot.getMessage());

@@ -2,13 +2,18 @@ package dev.oleander.web.job;
 
 import dev.oleander.progress.Progress;
 import dev.oleander.web.OleanderSettings;
+import dev.oleander.web.load.TooBusyException;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
@@ -23,6 +28,9 @@ public class Planning {
     /** At a time; the others wait in turn. A plan uses all processors, pages need some of them. */
     private static final int AT_A_TIME =
             Math.max(1, Runtime.getRuntime().availableProcessors() - 1);
+
+    /** How long somebody waits for a plan that is no state of a job. */
+    private static final Duration ASIDE = Duration.ofMinutes(2);
 
     private final ExecutorService threads = threads(AT_A_TIME, "planning");
     private final ExecutorService followers = threads(1, "plan-followers");
@@ -125,6 +133,33 @@ public class Planning {
         PlanWork work = work(wanted);
         if (work.result() == wanted.result()) {
             work.finish(longest);
+        }
+    }
+
+    /**
+     * Plans something that is no state of a job, as for an estimate, in turn with all other plans.
+     *
+     * @throws dev.oleander.plan.PlanException when there can be no plan
+     * @throws TooBusyException when its turn does not come in time
+     */
+    public void aside(JobResult result) {
+        if (result.isPlanned()) {
+            return;
+        }
+        Future<?> plan = threads.submit(result::timeline);
+        try {
+            plan.get(ASIDE.toSeconds(), TimeUnit.SECONDS);
+        } catch (ExecutionException failed) {
+            if (failed.getCause() instanceof RuntimeException cause) {
+                throw cause;
+            }
+            throw new IllegalStateException(failed.getCause());
+        } catch (TimeoutException late) {
+            plan.cancel(false);
+            throw new TooBusyException(
+                    "Too many plans are being made at this moment. Try again in a minute.");
+        } catch (InterruptedException closing) {
+            Thread.currentThread().interrupt();
         }
     }
 

@@ -5,7 +5,7 @@ public final class TooBusyException extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
-    TooBusyException(String sentence) {
+    public TooBusyException(String sentence) {
         super(sentence);
     }
 }

@@ -1,6 +1,7 @@
 package dev.oleander.web.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.doAnswer;
@@ -11,6 +12,7 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.verifyNoInteractions;
 import static org.mockito.Mockito.when;
 
+import dev.oleander.plan.PlanException;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.job.Planning.State;
@@ -187,5 +189,27 @@ class PlanningTest {
             assertThat(await(1, result).orElseThrow().end()).isEqualTo(State.End.FAILED);
         }
         verify(result).complete(any(), any());
+    }
+
+    @Test
+    void plansAsideWaitForTheirTurnAndTellWhyThereIsNone() throws Exception {
+        half(slowPlan());
+        JobResult aside = mock(JobResult.class);
+        when(aside.timeline()).thenThrow(new PlanException("The stock is too small."));
+        Thread later =
+                new Thread(
+                        () -> {
+                            try {
+                                Thread.sleep(100);
+                            } catch (InterruptedException stopped) {
+                                Thread.currentThread().interrupt();
+                            }
+                            goOn.countDown();
+                        });
+        later.start();
+        assertThatThrownBy(() -> planning.aside(aside))
+                .isInstanceOf(PlanException.class)
+                .hasMessage("The stock is too small.");
+        later.join();
     }
 }
