@@ -29,10 +29,15 @@ import dev.oleander.web.release.ReleaseService;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import javax.sql.DataSource;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
@@ -41,6 +46,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Fills an empty database: accounts always, in demo mode also the jobs of a small boatyard. */
 @Component
 class DemoData implements ApplicationRunner {
+
+    /** Number of the lock in the database. */
+    private static final long LOCK = 7304150219L;
 
     private final OleanderSettings settings;
     private final FirstAccounts firstAccounts;
@@ -52,6 +60,7 @@ class DemoData implements ApplicationRunner {
     private final ReleaseService releases;
     private final StarterRecipes starterRecipes;
     private final TransactionTemplate transactions;
+    private final DataSource database;
 
     DemoData(
             OleanderSettings settings,
@@ -63,7 +72,9 @@ class DemoData implements ApplicationRunner {
             ShapeEdits shapeEdits,
             ReleaseService releases,
             StarterRecipes starterRecipes,
-            TransactionTemplate transactions) {
+            TransactionTemplate transactions,
+            DataSource database) {
+        this.database = database;
         this.starterRecipes = starterRecipes;
         this.settings = settings;
         this.firstAccounts = firstAccounts;
@@ -85,8 +96,28 @@ class DemoData implements ApplicationRunner {
             int quantity,
             Map<SheetField, String> sheet) {}
 
+    /** On one node only, when several are started at once. */
     @Override
-    public void run(ApplicationArguments arguments) {
+    public void run(ApplicationArguments arguments) throws SQLException {
+        try (Connection held = database.getConnection();
+                Statement sql = held.createStatement()) {
+            if (isTrue(sql, "select pg_try_advisory_lock(%d)".formatted(LOCK))) {
+                try {
+                    fillIfEmpty();
+                } finally {
+                    isTrue(sql, "select pg_advisory_unlock(%d)".formatted(LOCK));
+                }
+            }
+        }
+    }
+
+    private static boolean isTrue(Statement sql, String question) throws SQLException {
+        try (ResultSet answer = sql.executeQuery(question)) {
+            return answer.next() && answer.getBoolean(1);
+        }
+    }
+
+    private void fillIfEmpty() {
         firstAccounts.makeIfNone();
         if (repository.count() == 0) {
             accounts.findAll().stream()
