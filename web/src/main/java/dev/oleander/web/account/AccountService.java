@@ -2,12 +2,14 @@ package dev.oleander.web.account;
 
 import dev.oleander.web.trail.Trail;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.Objects;
 import java.util.regex.Pattern;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Makes, changes and closes accounts. What takes rights away ends the sessions of that person. */
 @Service
@@ -19,6 +21,8 @@ public class AccountService {
     private final AccountRepository accounts;
     private final PasswordEncoder encoder;
     private final PersonSessions sessions;
+    private final GuessGuard guard;
+    private final TransactionTemplate transaction;
     private final Trail trail;
     private final Clock clock;
 
@@ -26,11 +30,15 @@ public class AccountService {
             AccountRepository accounts,
             PasswordEncoder encoder,
             PersonSessions sessions,
+            GuessGuard guard,
+            TransactionTemplate transaction,
             Trail trail,
             Clock clock) {
         this.accounts = accounts;
         this.encoder = encoder;
         this.sessions = sessions;
+        this.guard = guard;
+        this.transaction = transaction;
         this.trail = trail;
         this.clock = clock;
     }
@@ -55,7 +63,6 @@ public class AccountService {
      *
      * @throws AccountException when a value cannot be
      */
-    @Transactional
     public String make(String username, String fullName, Role role, SignedIn by) {
         String wanted = username.strip();
         if (!USERNAME.matcher(wanted).matches()) {
@@ -68,18 +75,16 @@ public class AccountService {
         if (accounts.findByUsername(wanted).isPresent()) {
             throw new AccountException("username", "\"%s\" is taken.".formatted(wanted));
         }
+        String name = name(fullName);
         String password = PasswordRules.random();
-        Account made =
-                new Account(
-                        wanted,
-                        name(fullName),
-                        encoder.encode(password),
-                        role,
-                        false,
-                        clock.instant());
-        made.password(encoder.encode(password), true);
-        accounts.save(made);
-        tell(by, "Account of %s made, %s".formatted(label(made), role.word()));
+        String hash = encoder.encode(password);
+        transaction.executeWithoutResult(
+                status -> {
+                    Account made = new Account(wanted, name, hash, role, false, clock.instant());
+                    made.password(hash, true);
+                    accounts.save(made);
+                    tell(by, "Account of %s made, %s".formatted(label(made), role.word()));
+                });
         return password;
     }
 
@@ -114,13 +119,18 @@ public class AccountService {
     }
 
     /** Gives a new random password, which is returned this once and has to be changed. */
-    @Transactional
     public String reset(long id, SignedIn by) {
-        Account account = held(id);
         String password = PasswordRules.random();
-        account.password(encoder.encode(password), true);
-        tell(by, "Password of %s given anew".formatted(label(account)));
-        sessions.endAll(account.username());
+        String hash = encoder.encode(password);
+        String username =
+                transaction.execute(
+                        status -> {
+                            Account account = held(id);
+                            account.password(hash, true);
+                            tell(by, "Password of %s given anew".formatted(label(account)));
+                            return account.username();
+                        });
+        sessions.endAll(username);
         return password;
     }
 
@@ -155,20 +165,36 @@ public class AccountService {
      * @return the person, who need not change it any more
      * @throws AccountException when the present one is wrong, or the new one cannot be
      */
-    @Transactional
     public SignedIn changeOwn(SignedIn who, String present, String wanted, String session) {
         Account account = held(who.id());
-        if (!encoder.matches(present, account.passwordHash())) {
-            throw new AccountException("present", "The present password is not right.");
-        }
+        requirePresent(account, present, session);
         if (Objects.equals(present, wanted)) {
             throw new AccountException("password", "The new password is the present one.");
         }
         PasswordRules.require(wanted, account.username());
-        account.password(encoder.encode(wanted), false);
-        tell(who, "Own password changed");
-        sessions.endOthers(account.username(), session);
-        return SignedIn.of(account);
+        String hash = encoder.encode(wanted);
+        SignedIn now =
+                transaction.execute(
+                        status -> {
+                            Account kept = held(who.id());
+                            kept.password(hash, false);
+                            tell(who, "Own password changed");
+                            return SignedIn.of(kept);
+                        });
+        sessions.endOthers(now.username(), session);
+        return now;
+    }
+
+    /** Slowed like signing in: whoever took over a session must not guess the password with it. */
+    private void requirePresent(Account account, String present, String session) {
+        Duration wait = guard.wait(account.username(), session);
+        if (!wait.isZero()) {
+            throw new AccountException("present", new TooManyGuessesException(wait).getMessage());
+        }
+        if (!encoder.matches(present, account.passwordHash())) {
+            guard.wrong(account.username(), session);
+            throw new AccountException("present", "The present password is not right.");
+        }
     }
 
     private Account held(long id) {

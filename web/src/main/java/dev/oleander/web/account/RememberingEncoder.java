@@ -2,13 +2,9 @@ package dev.oleander.web.account;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.nio.charset.StandardCharsets;
-import java.security.GeneralSecurityException;
+import dev.oleander.web.seal.Hmac;
 import java.security.SecureRandom;
 import java.time.Duration;
-import java.util.HexFormat;
-import javax.crypto.Mac;
-import javax.crypto.spec.SecretKeySpec;
 import org.springframework.security.crypto.password.PasswordEncoder;
 
 /**
@@ -18,11 +14,10 @@ import org.springframework.security.crypto.password.PasswordEncoder;
  */
 final class RememberingEncoder implements PasswordEncoder {
 
-    private static final String CODE = "HmacSHA256";
     private static final int MOST = 1_000;
 
     private final PasswordEncoder slow;
-    private final SecretKeySpec key;
+    private final Hmac hmac;
     private final Cache<String, Boolean> right;
 
     /**
@@ -32,7 +27,7 @@ final class RememberingEncoder implements PasswordEncoder {
         this.slow = slow;
         byte[] secret = new byte[32];
         new SecureRandom().nextBytes(secret);
-        this.key = new SecretKeySpec(secret, CODE);
+        this.hmac = new Hmac(secret);
         this.right = Caffeine.newBuilder().maximumSize(MOST).expireAfterWrite(remembers).build();
     }
 
@@ -60,15 +55,6 @@ final class RememberingEncoder implements PasswordEncoder {
     }
 
     private String code(CharSequence password, String hash) {
-        try {
-            Mac mac = Mac.getInstance(CODE);
-            mac.init(key);
-            mac.update(hash.getBytes(StandardCharsets.UTF_8));
-            mac.update((byte) 0);
-            return HexFormat.of()
-                    .formatHex(mac.doFinal(password.toString().getBytes(StandardCharsets.UTF_8)));
-        } catch (GeneralSecurityException impossible) {
-            throw new IllegalStateException(impossible);
-        }
+        return hmac.of(hash + '\0' + password);
     }
 }

@@ -42,6 +42,9 @@ public final class JobResult {
     /** How much of the work is done when there is a plan, and only the proof is left. */
     static final double PLANNED_SHARE = 0.65;
 
+    /** What a stop of the wire takes longer than one on a sheet. */
+    private static final int WIRE_WORK = 20;
+
     private final JobDocument document;
     private final Machine machine;
     private final CutBook book;
@@ -162,6 +165,11 @@ public final class JobResult {
     /** Motion and written program of a wire machine. */
     public Optional<WireMotion> wireMotion() {
         return wire.map(w -> wireMotion.get(Progress.NONE));
+    }
+
+    /** How much planning is to be expected, in stops on a sheet. */
+    long expectedWork() {
+        return wire.isPresent() ? WIRE_WORK * expectedStops() : expectedStops();
     }
 
     /** How many stops there will be about: features times copies. */

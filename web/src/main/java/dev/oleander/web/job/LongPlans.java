@@ -25,9 +25,6 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Component
 class LongPlans implements WorkKind {
 
-    /** What an opening of the wire takes longer than a stop on a sheet. */
-    private static final int WIRE = 20;
-
     private static final long LOOKS_EVERY_MS = 250;
 
     private static final Logger LOG = LoggerFactory.getLogger(LongPlans.class);
@@ -65,11 +62,9 @@ class LongPlans implements WorkKind {
      * seen there by others.
      */
     boolean isLong(Planning.Wanted wanted) {
-        JobResult result = wanted.result();
-        long stops = result.expectedStops();
         return wanted.step() != JobStep.NONE
                 && !TransactionSynchronizationManager.isActualTransactionActive()
-                && (result.wireTask().isPresent() ? stops * WIRE : stops) >= longFrom;
+                && wanted.result().expectedWork() >= longFrom;
     }
 
     @Override

@@ -67,7 +67,7 @@ class WorkTable {
                         account);
     }
 
-    /** Whether it was not known, or is begun again. */
+    /** Whether it was not known. */
     boolean add(String id, String subject, long version, Long account) {
         sql.update("delete from long_work where told_at < now() - " + KEPT);
         return sql.update(

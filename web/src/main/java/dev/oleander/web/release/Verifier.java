@@ -1,6 +1,7 @@
 package dev.oleander.web.release;
 
 import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.load.TooBusyException;
 import dev.oleander.web.seal.SealChain;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -8,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.locks.ReentrantLock;
 import org.springframework.stereotype.Service;
 
 /** Computes seals anew: of a release and those before it, or of the whole shop. */
@@ -26,6 +28,7 @@ public class Verifier {
 
     private final ReleaseRepository releases;
     private final SealChain chain;
+    private final ReentrantLock alone = new ReentrantLock();
 
     Verifier(ReleaseRepository releases, SealChain chain) {
         this.releases = releases;
@@ -92,8 +95,21 @@ public class Verifier {
     /**
      * Walks along the chain of the shop, and computes the seal of every release. What is released
      * meanwhile is no fault: a release is kept together with its link.
+     *
+     * @throws TooBusyException when somebody else has it done at this moment
      */
     public Shop shop() {
+        if (!alone.tryLock()) {
+            throw new TooBusyException("All releases are being verified already. Try again later.");
+        }
+        try {
+            return walked();
+        } finally {
+            alone.unlock();
+        }
+    }
+
+    private Shop walked() {
         Walk walk = new Walk();
         long links = chain.walk(link -> walk.see(link.releaseId(), link.sha256()), walk::fault);
         for (Long unlinked : releases.idsWithoutLink()) {

@@ -1,22 +1,15 @@
 package dev.oleander.web.seal;
 
-import java.nio.charset.StandardCharsets;
-import java.security.GeneralSecurityException;
-import java.util.HexFormat;
-import javax.crypto.Mac;
-import javax.crypto.spec.SecretKeySpec;
-
 /** A secret that codes are made with. */
 final class SealKey {
 
-    private static final String CODE = "HmacSHA256";
     private static final int NAME_LENGTH = 12;
 
     private final String name;
-    private final SecretKeySpec secret;
+    private final Hmac hmac;
 
     SealKey(byte[] secret) {
-        this.secret = new SecretKeySpec(secret, CODE);
+        this.hmac = new Hmac(secret);
         this.name =
                 new Canonical("name of a key")
                         .with("key", secret)
@@ -29,14 +22,7 @@ final class SealKey {
         return name;
     }
 
-    /** HMAC-SHA256 (RFC 2104), in hexadecimal. */
     String code(String text) {
-        try {
-            Mac mac = Mac.getInstance(CODE);
-            mac.init(secret);
-            return HexFormat.of().formatHex(mac.doFinal(text.getBytes(StandardCharsets.UTF_8)));
-        } catch (GeneralSecurityException impossible) {
-            throw new IllegalStateException(impossible);
-        }
+        return hmac.of(text);
     }
 }

@@ -1,6 +1,7 @@
 package dev.oleander.web.trail;
 
 import java.sql.Timestamp;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -15,12 +16,14 @@ import org.springframework.stereotype.Component;
 public class TrailQuery {
 
     private static final int PAGE = 100;
-    private static final int FETCHED_AT_ONCE = 500;
+    private static final int FETCHED_AT_ONCE = 1_000;
 
     private final JdbcTemplate sql;
+    private final Clock clock;
 
-    TrailQuery(JdbcTemplate sql) {
+    TrailQuery(JdbcTemplate sql, Clock clock) {
         this.sql = sql;
+        this.clock = clock;
     }
 
     /**
@@ -55,17 +58,31 @@ public class TrailQuery {
      */
     public Page page(Wish wish, int page) {
         List<Entry> found = new ArrayList<>();
-        run(wish, " limit %d offset %d".formatted(PAGE + 1, (long) page * PAGE), found::add);
+        run(wish, null, " limit %d offset %d".formatted(PAGE + 1, (long) page * PAGE), found::add);
         boolean more = found.size() > PAGE;
         return new Page(more ? List.copyOf(found.subList(0, PAGE)) : found, more);
     }
 
-    /** All of them, one after the other. */
+    /**
+     * All that was done by now, a thousand at a time, so that no connection waits for whoever takes
+     * them.
+     */
     public void each(Wish wish, Consumer<Entry> take) {
-        run(wish, "", take);
+        Instant now = clock.instant();
+        List<Entry> some = new ArrayList<>();
+        long at = 0;
+        do {
+            some.clear();
+            run(wish, now, " limit %d offset %d".formatted(FETCHED_AT_ONCE, at), some::add);
+            some.forEach(take);
+            at += some.size();
+        } while (some.size() == FETCHED_AT_ONCE);
     }
 
-    private void run(Wish wish, String end, Consumer<Entry> take) {
+    /**
+     * @param until nothing after it; null: all
+     */
+    private void run(Wish wish, Instant until, String end, Consumer<Entry> take) {
         List<Object> values = new ArrayList<>();
         StringBuilder query =
                 new StringBuilder(
@@ -94,11 +111,14 @@ public class TrailQuery {
             query.append(" and t.at < ?");
             values.add(start(wish.to().plusDays(1)));
         }
-        query.append(" order by t.at desc, t.what").append(end);
+        if (until != null) {
+            query.append(" and t.at <= ?");
+            values.add(Timestamp.from(until));
+        }
+        query.append(" order by t.at desc, t.what, t.job_id").append(end);
         sql.query(
                 connection -> {
                     var statement = connection.prepareStatement(query.toString());
-                    statement.setFetchSize(FETCHED_AT_ONCE);
                     for (int i = 0; i < values.size(); i++) {
                         statement.setObject(i + 1, values.get(i));
                     }

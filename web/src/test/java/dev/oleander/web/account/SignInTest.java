@@ -140,10 +140,7 @@ class SignInTest extends WebTest {
     }
 
     private static SignInAccounts details(AccountRepository accounts, boolean demo) {
-        return new SignInAccounts(
-                accounts,
-                new OleanderSettings(
-                        demo, "", 10, Duration.ZERO, Duration.ZERO, 1500, Duration.ofDays(1), ""));
+        return new SignInAccounts(accounts, settings(demo, ""));
     }
 
     @Test
@@ -151,16 +148,7 @@ class SignInTest extends WebTest {
         AccountRepository accounts = mock(AccountRepository.class);
         when(accounts.save(Mockito.any())).thenAnswer(call -> call.getArgument(0));
         BCryptPasswordEncoder encoder = new BCryptPasswordEncoder(4);
-        OleanderSettings settings =
-                new OleanderSettings(
-                        false,
-                        "first-secret",
-                        10,
-                        Duration.ZERO,
-                        Duration.ZERO,
-                        1500,
-                        Duration.ofDays(1),
-                        "");
+        OleanderSettings settings = settings(false, "first-secret");
         new FirstAccounts(
                         accounts, encoder, settings, mock(PersonSessions.class), Clock.systemUTC())
                 .makeIfNone();
@@ -179,15 +167,7 @@ class SignInTest extends WebTest {
         new FirstAccounts(
                         accounts,
                         encoder,
-                        new OleanderSettings(
-                                false,
-                                "",
-                                10,
-                                Duration.ZERO,
-                                Duration.ZERO,
-                                1500,
-                                Duration.ofDays(1),
-                                ""),
+                        settings(false, ""),
                         mock(PersonSessions.class),
                         Clock.systemUTC())
                 .makeIfNone();
@@ -195,15 +175,7 @@ class SignInTest extends WebTest {
         new FirstAccounts(
                         accounts,
                         encoder,
-                        new OleanderSettings(
-                                true,
-                                "",
-                                10,
-                                Duration.ZERO,
-                                Duration.ZERO,
-                                1500,
-                                Duration.ofDays(1),
-                                ""),
+                        settings(true, ""),
                         mock(PersonSessions.class),
                         Clock.systemUTC())
                 .makeIfNone();
@@ -239,5 +211,17 @@ class SignInTest extends WebTest {
                     new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
             assertThat(answer).startsWith("HTTP/1.1 302").doesNotContain("elsewhere.example");
         }
+    }
+
+    private static OleanderSettings settings(boolean demo, String firstPassword) {
+        return new OleanderSettings(
+                demo,
+                firstPassword,
+                10,
+                Duration.ZERO,
+                Duration.ZERO,
+                1500,
+                Duration.ofDays(1),
+                "");
     }
 }

@@ -6,9 +6,6 @@ import dev.oleander.web.SecondNode;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
-import dev.oleander.web.longwork.WorkState;
-import dev.oleander.web.longwork.WorkState.Phase;
-import dev.oleander.web.longwork.Works;
 import java.time.Duration;
 import java.util.List;
 import java.util.function.Supplier;
@@ -29,7 +26,6 @@ class LongPlansTest extends WebTest {
     private static final Duration LONG = Duration.ofSeconds(60);
 
     @Autowired private JdbcTemplate sql;
-    @Autowired private Works works;
     private static SecondNode other;
 
     @BeforeEach
@@ -129,41 +125,5 @@ class LongPlansTest extends WebTest {
         long began = System.nanoTime();
         until(() -> states(job).contains("DONE"));
         assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(10));
-    }
-
-    @Test
-    void whoWantsManyWaitsLongerThanWhoWantsFew() {
-        long mira = person("mira").id();
-        sql.update(
-                "insert into long_work (id, subject, version, account_id, state, share, doing, wanted_at, told_at)"
-                        + " select 'test:' || n, 'test ' || n, 1, ?, 'RUNNING', 0, '', now(), now() from generate_series(1, 7) n",
-                mira);
-        try {
-            long many = makeJobInMillimetres("cleat_backing_plate", "Of many", 30);
-            long few =
-                    jobs.create(
-                            List.of(new JobService.Upload("a.dxf", sample("cleat_backing_plate"))),
-                            new JobDocument.Order(
-                                    "Of few",
-                                    "teasel",
-                                    "mild steel",
-                                    dev.oleander.quantity.Typed.of(6),
-                                    31),
-                            WebTest::inMillimetres,
-                            person("anselm"));
-            List<Integer> priorities =
-                    sql.queryForList(
-                            "select priority from scheduled_tasks where task_instance like ? or task_instance like ?"
-                                    + " order by task_instance",
-                            Integer.class,
-                            "plan:%d/%%".formatted(many),
-                            "plan:%d/%%".formatted(few));
-            // those that were picked already are gone, which is as good
-            assertThat(priorities).allSatisfy(p -> assertThat(p).isLessThanOrEqualTo(0));
-            WorkState known = works.told(List.of("test:1")).get("test:1");
-            assertThat(known.phase()).isEqualTo(Phase.RUNNING);
-        } finally {
-            sql.update("delete from long_work where id like 'test:%'");
-        }
     }
 }
