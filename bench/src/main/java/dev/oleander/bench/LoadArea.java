@@ -10,8 +10,11 @@ import java.util.concurrent.atomic.AtomicInteger;
 final class LoadArea implements Area {
 
     private static final int JOBS = 100;
-    private static final int[] PEOPLE = {1, 20, 50, 100};
+    private static final List<Integer> PEOPLE = List.of(1, 20, 50, 100);
     private static final double SECONDS = 40;
+
+    /** A server that runs for days has all its code compiled. */
+    private static final double WARMING_UP = 90;
 
     /** Seconds by people: of pages, of edits. */
     private static final Map<Integer, double[]> LIMITS =
@@ -32,9 +35,8 @@ final class LoadArea implements Area {
             for (int i = 0; i < JOBS; i++) {
                 edits.put(jobs.make(1 + i % 6, i, 2), new AtomicInteger());
             }
-            // the first requests of a process are slow
-            run(app, edits, 20, SECONDS / 2);
-            for (int people : PEOPLE) {
+            run(app, edits, 50, WARMING_UP);
+            for (int people : people()) {
                 double before = app.megabytes();
                 LoadFigures figures = run(app, edits, people, SECONDS);
                 tell(people, figures, rows);
@@ -61,6 +63,12 @@ final class LoadArea implements Area {
                             null));
         }
         return rows;
+    }
+
+    /** As many as the option {@code -Dpeople} says, else some numbers of them. */
+    private static List<Integer> people() {
+        Integer wished = Integer.getInteger("people");
+        return wished == null ? PEOPLE : List.of(wished);
     }
 
     private static LoadFigures run(

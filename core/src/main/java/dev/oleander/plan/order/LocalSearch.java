@@ -72,13 +72,17 @@ final class LocalSearch {
         reach = Math.min(n, NEAR);
     }
 
-    /** Swaps two stretches that follow each other somewhere, and keeps it if that leads to less. */
-    void kick(SplittableRandom random) {
+    /**
+     * Swaps two stretches that follow each other somewhere, and keeps it if that leads to less.
+     *
+     * @return whether it did
+     */
+    boolean kick(SplittableRandom random) {
         int from = random.nextInt(n - 1);
         int middle = Math.min(n - 1, from + 1 + random.nextInt(KICK));
         int to = Math.min(n - 1, middle + random.nextInt(KICK));
         if (!tour.maySwap(from, middle, to)) {
-            return;
+            return false;
         }
         turned = 0;
         double ways = swapChange(from, middle, to);
@@ -86,9 +90,11 @@ final class LocalSearch {
         while (waiting > 0) {
             change += improve(next());
         }
-        if (change > -GAIN) {
+        boolean better = change <= -GAIN;
+        if (!better) {
             takeBack(0);
         }
+        return better;
     }
 
     // ---- the queue of visits to look at

@@ -17,8 +17,13 @@ public final class OrderOptimiser {
 
     private static final int TOLD_EVERY = 100;
 
-    /** Orders of fewer visits are always improved to the end, which takes no time. */
+    /** With fewer visits the gain is not watched, but how long there was none. */
     private static final int MANY = 300;
+
+    /** Disturbances in a row without a gain after which there will be none, and more by visit. */
+    private static final int IDLE = 60;
+
+    private static final int IDLE_PER_VISIT = 10;
 
     /** Disturbances over which the gain is watched, at least; else a quarter of the visits. */
     private static final int WATCHED = 500;
@@ -47,11 +52,15 @@ public final class OrderOptimiser {
         SplittableRandom random = new SplittableRandom(options.seed());
         int watched = n < MANY ? Integer.MAX_VALUE : Math.max(WATCHED, n / 4);
         double before = search.cost();
+        int idle = 0;
         for (int k = 0; k < options.kicks(); k++) {
             if (k % TOLD_EVERY == 0) {
                 progress.at(0.1 + 0.9 * k / options.kicks(), "Ordering the stops");
             }
-            search.kick(random);
+            idle = search.kick(random) ? 0 : idle + 1;
+            if (n < MANY && options.leastGain() > 0 && idle > IDLE + IDLE_PER_VISIT * n) {
+                break;
+            }
             if ((k + 1) % watched == 0) {
                 double now = search.cost();
                 if (before - now < options.leastGain() * now) {

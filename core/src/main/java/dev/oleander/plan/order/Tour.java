@@ -8,6 +8,9 @@ final class Tour {
     /** Visits back from a start that are looked at for heat. */
     private static final int MEMORY = 12;
 
+    /** Visits up to which all ways between them are kept: they are looked at very often. */
+    private static final int MOST_KEPT = 400;
+
     final int[] order;
     final int[] position;
     private final double[] beginX;
@@ -25,6 +28,9 @@ final class Tour {
     private final double fromY;
     private final TravelTime travel;
     private final Heat heat;
+
+    /** From each visit to each, after those from where the head begins; null: too many to keep. */
+    private final double[] ways;
 
     Tour(OrderProblem problem, int[] order) {
         List<OrderProblem.Visit> visits = problem.visits();
@@ -53,6 +59,7 @@ final class Tour {
         this.fromY = problem.from().y();
         this.travel = problem.travel();
         this.heat = problem.heat();
+        this.ways = n <= MOST_KEPT ? ways(n) : null;
         this.priced = heat.matters() || visits.stream().anyMatch(v -> v.loosens() > 0);
     }
 
@@ -60,8 +67,22 @@ final class Tour {
         return order.length;
     }
 
+    private double[] ways(int n) {
+        double[] kept = new double[(n + 1) * n];
+        for (int a = -1; a < n; a++) {
+            for (int b = 0; b < n; b++) {
+                kept[(a + 1) * n + b] = measured(a, b);
+            }
+        }
+        return kept;
+    }
+
     /** Time of the way from one visit to another; -1 stands for where the head begins. */
     double way(int a, int b) {
+        return ways == null ? measured(a, b) : ways[(a + 1) * order.length + b];
+    }
+
+    private double measured(int a, int b) {
         double x = a < 0 ? fromX : endX[a];
         double y = a < 0 ? fromY : endY[a];
         double dx = beginX[b] - x;

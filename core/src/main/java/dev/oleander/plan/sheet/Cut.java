@@ -15,7 +15,9 @@ import dev.oleander.plan.sheet.KeptField.Clearance;
 import dev.oleander.plan.sheet.LeadForms.Freedom;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -27,8 +29,11 @@ final class Cut {
     private final Draft draft;
     private final KeptField kept;
     private final LeadSearch search;
+    private final Map<Beginning, Stop> begun = new HashMap<>();
     private Stop alone;
-    private LeadFit aloneFit;
+
+    /** Where the cut begins by rule, and how. */
+    private record Beginning(Station station, Lead lead) {}
 
     Cut(Draft draft, KeptField kept) {
         this.draft = draft;
@@ -64,10 +69,10 @@ final class Cut {
             if (search == null) {
                 alone = draft.withoutLead();
             } else {
-                aloneFit =
+                LeadFit fit =
                         search.best(Surroundings.NONE)
                                 .orElseGet(() -> new LeadFit(first(), Lead.NONE, null, null));
-                alone = draft.begun(aloneFit.station(), aloneFit.lead(), List.of());
+                alone = begun(fit);
             }
         }
         return alone;
@@ -119,11 +124,14 @@ final class Cut {
         if (fit.isEmpty()) {
             return draft.refused(noRoom());
         }
-        alone();
-        LeadFit found = fit.get();
-        boolean asAlone =
-                found.station() == aloneFit.station() && found.lead().equals(aloneFit.lead());
-        return asAlone ? alone : draft.begun(found.station(), found.lead(), List.of());
+        return begun(fit.get());
+    }
+
+    /** Copies and later tries to order them often begin at the same place. */
+    private synchronized Stop begun(LeadFit fit) {
+        return begun.computeIfAbsent(
+                new Beginning(fit.station(), fit.lead()),
+                b -> draft.begun(b.station(), b.lead(), List.of()));
     }
 
     private Stop atChosenPlace(Surroundings around) {

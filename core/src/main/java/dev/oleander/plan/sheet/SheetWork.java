@@ -20,8 +20,10 @@ import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** Makes one plan from the beginning: layout, paths, order, leads. */
 final class SheetWork {
@@ -187,12 +189,16 @@ final class SheetWork {
         return new SheetPlan(task, frame, inOrder, field, run);
     }
 
-    /** Orders by turns the stops and shifts their leads towards their neighbours. */
+    /**
+     * Orders by turns the stops and shifts their leads towards their neighbours, until an order
+     * comes again.
+     */
     private List<Stop> quickest(List<Stop> first, OrderRule rule, Progress progress) {
         List<Stop> ordered = first;
         List<Stop> best = first;
         double least = Double.POSITIVE_INFINITY;
-        for (int time = 0; time < TIMES; time++) {
+        Set<List<Stop>> seen = new HashSet<>();
+        for (int time = 0; time < TIMES && seen.add(ordered); time++) {
             Progress own = progress.within((double) time / TIMES, (time + 1.0) / TIMES);
             List<Stop> shifted = shifted(ordered, own.within(0, 0.5));
             double seconds = cost(travel(ordered).decide(shifted));
@@ -200,7 +206,9 @@ final class SheetWork {
                 least = seconds;
                 best = ordered;
             }
-            ordered = order(shifted, rule, own.within(0.5, 1));
+            if (time + 1 < TIMES) {
+                ordered = order(shifted, rule, own.within(0.5, 1));
+            }
         }
         return best;
     }

@@ -30,6 +30,10 @@ class BoardController {
     private final CutBooks books;
     private final WireBooks wireBooks;
     private final Customers customers;
+    private volatile Offered offered;
+
+    /** What books of a version offer. */
+    private record Offered(long books, Intake intake) {}
 
     BoardController(
             BoardService board,
@@ -55,10 +59,21 @@ class BoardController {
         model.addAttribute("board", board.search(query));
         model.addAttribute("stages", Stage.values());
         model.addAttribute("machines", machines.machines());
-        model.addAttribute("intake", Intake.of(machines, books, wireBooks));
+        model.addAttribute("intake", intake());
         model.addAttribute("customers", customers.names());
         model.addAttribute("problems", problems);
         return "board";
+    }
+
+    /** Made anew when a book changed. */
+    private Intake intake() {
+        long now = books.version();
+        Offered latest = offered;
+        if (latest == null || latest.books() != now) {
+            latest = new Offered(now, Intake.of(machines, books, wireBooks));
+            offered = latest;
+        }
+        return latest.intake();
     }
 
     /** One job per file. Files that cannot be read are named; the others become jobs. */

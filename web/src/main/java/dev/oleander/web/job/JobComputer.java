@@ -51,6 +51,9 @@ public class JobComputer {
     /** Those that somebody still holds, first of all those that are being planned. */
     private final Cache<ResultKey, JobResult> held = Caffeine.newBuilder().weakValues().build();
 
+    /** By document without its names; held by the results that share them. */
+    private final Cache<ResultKey, JobResult> works = Caffeine.newBuilder().weakValues().build();
+
     private final Cache<ShapeKey, Shape> shapes =
             Caffeine.newBuilder()
                     .maximumWeight(MOST_SEGMENTS)
@@ -83,8 +86,13 @@ public class JobComputer {
      * @throws NotFoundException when the machine is not known
      */
     public JobResult result(JobDocument document) {
-        return results.get(
-                key(document), key -> held.get(key, unknown -> compute(unknown.document())));
+        return results.get(key(document), key -> held.get(key, this::shared));
+    }
+
+    /** Who renames a job does not have it planned anew. */
+    private JobResult shared(ResultKey key) {
+        ResultKey work = new ResultKey(key.document().unnamed(), key.books(), key.formats());
+        return works.get(work, unknown -> compute(unknown.document())).sharedBy(key.document());
     }
 
     /** Copies times features: what is not known before the plan is made. */

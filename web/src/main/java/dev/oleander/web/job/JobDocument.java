@@ -80,6 +80,13 @@ public record JobDocument(
         }
     }
 
+    /** The same without the names of job and customer, which nothing is computed from. */
+    JobDocument unnamed() {
+        Order unnamed =
+                new Order("", machine(), order.material(), order.thickness(), order.quantity());
+        return new JobDocument(unnamed, shape, plan, sheet, acceptances, wire);
+    }
+
     public String name() {
         return order.name();
     }

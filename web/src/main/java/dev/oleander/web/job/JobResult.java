@@ -60,8 +60,7 @@ public final class JobResult {
 
     private final Optional<WireTask> wire;
 
-    private volatile State state = State.NEW;
-    private volatile String refusal = "";
+    private final Reached reached;
 
     /** How much of it is there. */
     private enum State {
@@ -69,6 +68,12 @@ public final class JobResult {
         PLANNED,
         PROVED,
         REFUSED
+    }
+
+    /** How far all that share the same work have come. */
+    private static final class Reached {
+        private volatile State state = State.NEW;
+        private volatile String refusal = "";
     }
 
     JobResult(
@@ -106,6 +111,32 @@ public final class JobResult {
                 new Once<>(progress -> wire.isPresent() ? List.of() : Remains.of(reading(), run()));
         this.proof =
                 new Once<>(progress -> prover.prove(input(), document.acceptances(), progress));
+        this.reached = new Reached();
+    }
+
+    private JobResult(JobDocument document, JobResult other) {
+        this.document = document;
+        this.machine = other.machine;
+        this.book = other.book;
+        this.dialect = other.dialect;
+        this.shape = other.shape;
+        this.plan = other.plan;
+        this.wirePlan = other.wirePlan;
+        this.wireMotion = other.wireMotion;
+        this.timeline = other.timeline;
+        this.proof = other.proof;
+        this.material = other.material;
+        this.remains = other.remains;
+        this.wire = other.wire;
+        this.reached = other.reached;
+    }
+
+    /**
+     * The same for a document that differs only in what nothing is computed from; all that is
+     * computed for one of them is there for the other.
+     */
+    JobResult sharedBy(JobDocument other) {
+        return new JobResult(other, this);
     }
 
     /**
@@ -118,13 +149,13 @@ public final class JobResult {
         try {
             makePlan(progress.within(0, 0.6));
             timeline.get(progress.within(0.6, PLANNED_SHARE));
-            state = State.PLANNED;
+            reached.state = State.PLANNED;
             planned.run();
             proof.get(progress.within(PLANNED_SHARE, 1));
-            state = State.PROVED;
+            reached.state = State.PROVED;
         } catch (PlanException unusable) {
-            refusal = unusable.getMessage();
-            state = State.REFUSED;
+            reached.refusal = unusable.getMessage();
+            reached.state = State.REFUSED;
         }
     }
 
@@ -179,17 +210,17 @@ public final class JobResult {
 
     /** Whether nothing is left to compute, be it that there is no plan. */
     boolean isComplete() {
-        return state == State.PROVED || state == State.REFUSED;
+        return reached.state == State.PROVED || reached.state == State.REFUSED;
     }
 
     /** Whether there is a plan; its proof may still be under way. */
     public boolean isPlanned() {
-        return state == State.PLANNED || state == State.PROVED;
+        return reached.state == State.PLANNED || reached.state == State.PROVED;
     }
 
     /** Whether the plan is proved. */
     public boolean isProved() {
-        return state == State.PROVED;
+        return reached.state == State.PROVED;
     }
 
     /** What the proof found; nothing while it is under way. */
@@ -199,7 +230,7 @@ public final class JobResult {
 
     /** Why there can be no plan; empty when there is one or it is being made. */
     public String refusal() {
-        return refusal;
+        return reached.refusal;
     }
 
     private SheetPlan plan(LatestPlans plans, Progress progress) {

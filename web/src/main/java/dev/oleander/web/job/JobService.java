@@ -181,7 +181,7 @@ public class JobService {
     private JobView finished(JobStore.State state, Duration longest) {
         JobResult result = computer.result(state.document());
         planning.finish(wanted(state, result), longest);
-        return view(state, planning.known(wanted(state, result)));
+        return view(state, result, planning.known(wanted(state, result)));
     }
 
     private static Planning.Wanted wanted(JobStore.State state, JobResult result) {
@@ -195,7 +195,7 @@ public class JobService {
 
     private JobView view(JobStore.State state) {
         JobResult result = computer.result(state.document());
-        return view(state, planning.await(wanted(state, result)));
+        return view(state, result, planning.await(wanted(state, result)));
     }
 
     /** How far the plan of a job is; empty when it is complete. Waits for nothing. */
@@ -204,8 +204,7 @@ public class JobService {
         return planning.known(wanted(state, computer.result(state.document())));
     }
 
-    private JobView view(JobStore.State state, Optional<Planning.State> plan) {
-        JobResult result = computer.result(state.document());
+    private JobView view(JobStore.State state, JobResult result, Optional<Planning.State> plan) {
         return new JobView(
                 state.id(),
                 state.step(),

@@ -13,16 +13,28 @@ import java.util.function.UnaryOperator;
 /** The latest plan and motion of each shape, so that a small change need not plan all anew. */
 final class LatestPlans {
 
-    private static final int MOST = 30;
+    /** Features of all shapes together. */
+    private static final int MOST_FEATURES = 100_000;
+
+    /** What a shape counts as besides its features. */
+    private static final int LEAST_WEIGHT = 100;
 
     /** By identity: shapes are kept as long as their documents are looked at. */
     private final Cache<Shape, Latest> latest =
-            Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
+            Caffeine.newBuilder()
+                    .weakKeys()
+                    .maximumWeight(MOST_FEATURES)
+                    .weigher((Shape shape, Latest of) -> weight(shape))
+                    .build();
 
     /** Of one shape, by id of the machine. */
     private static final class Latest {
         private final Map<String, SheetPlan> plans = new ConcurrentHashMap<>();
         private final Map<String, RunMotion> motions = new ConcurrentHashMap<>();
+    }
+
+    private static int weight(Shape shape) {
+        return LEAST_WEIGHT + shape.reading().features().size();
     }
 
     /**

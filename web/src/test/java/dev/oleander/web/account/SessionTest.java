@@ -104,6 +104,34 @@ class SessionTest extends WebTest {
     }
 
     @Test
+    void whenASessionWasUsedIsWrittenFromTimeToTime() {
+        PageClient pages = new PageClient(port).signedIn("mira");
+        pages.get("/");
+        long[] first = newest();
+        pages.get("/");
+        assertThat(newest()).containsExactly(first);
+        sql.update(
+                "update spring_session set last_access_time = last_access_time - 40000,"
+                        + " expiry_time = expiry_time - 40000 where creation_time = ?",
+                first[2]);
+        pages.get("/");
+        long[] later = newest();
+        assertThat(later[0]).isGreaterThanOrEqualTo(first[0]);
+        assertThat(later[1] - later[0]).as("4 h").isEqualTo(Duration.ofHours(4).toMillis());
+        sql.update(
+                "update spring_session set last_access_time = 0 where creation_time = ?", first[2]);
+        assertThat(pages.get("/").headers().firstValue("Location").orElse("")).contains("/sign-in");
+    }
+
+    /** Of the session that began last: when it was used, expires, began; ms. */
+    private long[] newest() {
+        return sql.queryForObject(
+                "select last_access_time, expiry_time, creation_time from spring_session"
+                        + " order by creation_time desc limit 1",
+                (row, n) -> new long[] {row.getLong(1), row.getLong(2), row.getLong(3)});
+    }
+
+    @Test
     void cookiesAreForTlsOnlyBehindTls() {
         PageClient plain = new PageClient(port);
         assertThat(plain.signInAs("mira").headers().allValues("Set-Cookie"))

@@ -46,6 +46,21 @@ class JobServiceTest extends WebTest {
     }
 
     @Test
+    void whoRenamesAJobHasItNotPlannedAnew() {
+        long id = makeJob("cleat_backing_plate", "Before", 2);
+        JobResult before = jobs.view(id).result();
+        JobView after = rename(id, "After");
+        assertThat(after.document().name()).isEqualTo("After");
+        assertThat(after.planning()).isEmpty();
+        assertThat(after.result().run()).isSameAs(before.run());
+        assertThat(after.result().proof()).isSameAs(before.proof());
+        assertThat(before.document().name()).isEqualTo("Before");
+        JobView more =
+                jobs.edit(id, "n", b -> OrderField.QUANTITY.set(b.document(), "3"), person("mira"));
+        assertThat(more.result().run()).isNotSameAs(before.run());
+    }
+
+    @Test
     void anEditThatChangesNothingMakesNoStep() {
         long id = makeJob("cleat_backing_plate", "Same", 1);
         assertThat(rename(id, "Same").step()).isEqualTo(jobs.view(id).step()).isEqualTo(1);
