@@ -146,6 +146,11 @@ public final class Estimator {
         return layout.placed() * lot.keptArea() / sheet;
     }
 
+    /** Name of the punching machine. */
+    public String puncher() {
+        return prices.punch().name();
+    }
+
     /** The estimate of punching the same lot from the same layout. */
     public Estimate punch(Lot lot, SheetLayout layout) {
         PunchPress press = prices.punch();

@@ -23,7 +23,7 @@ public final class OrderOptimiser {
     /** Disturbances in a row without a gain after which there will be none, and more by visit. */
     private static final int IDLE = 60;
 
-    private static final int IDLE_PER_VISIT = 10;
+    private static final int IDLE_PER_VISIT = 15;
 
     /** Disturbances over which the gain is watched, at least; else a quarter of the visits. */
     private static final int WATCHED = 500;

@@ -109,7 +109,7 @@ class ApiErrors extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ResponseEntity<WorkJson> notYet(NotYetException under) {
         return ResponseEntity.accepted()
-                .location(URI.create("/api/jobs/%d/work".formatted(under.job())))
+                .location(URI.create(under.address()))
                 .header(HttpHeaders.RETRY_AFTER, "1")
                 .body(under.work());
     }

@@ -240,7 +240,7 @@ class JobApi {
             return job.result();
         }
         if (state.get().isGoingOn()) {
-            throw new NotYetException(id, work(id, state, what));
+            throw new NotYetException("/api/jobs/%d/work".formatted(id), work(id, state, what));
         }
         throw new RefusedEditException(
                 "The job has no complete plan: %s. POST /api/jobs/%d/plan begins anew."

@@ -2,22 +2,25 @@ package dev.oleander.web.api;
 
 import dev.oleander.web.api.ApiJson.WorkJson;
 
-/** What was asked for needs a plan that is being made: it is told where to ask how far it is. */
+/** What was asked for is being made: it is told where to ask how far it is. */
 final class NotYetException extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
-    private final long job;
+    private final String address;
     private final transient WorkJson work;
 
-    NotYetException(long job, WorkJson work) {
-        super("the plan of job %d is under way".formatted(job));
-        this.job = job;
+    /**
+     * @param address where to ask how far it is
+     */
+    NotYetException(String address, WorkJson work) {
+        super("it is under way: " + address);
+        this.address = address;
         this.work = work;
     }
 
-    long job() {
-        return job;
+    String address() {
+        return address;
     }
 
     WorkJson work() {

@@ -1,12 +1,13 @@
 package dev.oleander.web.estimate;
 
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
 import dev.oleander.price.Estimate;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.OrderField;
-import java.util.List;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -27,20 +28,21 @@ import org.springframework.web.server.ResponseStatusException;
 @RequestMapping("/jobs/{id}")
 class EstimateController {
 
-    private static final int MOST = 100_000;
-
     private final JobService jobs;
-    private final EstimateService estimates;
+    private final Estimates estimates;
+    private final MachineLibrary machines;
     private final QuotePdf pdf;
 
-    EstimateController(JobService jobs, EstimateService estimates, QuotePdf pdf) {
+    EstimateController(
+            JobService jobs, Estimates estimates, MachineLibrary machines, QuotePdf pdf) {
         this.jobs = jobs;
         this.estimates = estimates;
+        this.machines = machines;
         this.pdf = pdf;
     }
 
     /**
-     * The page comes at once; its rows follow when every machine is planned.
+     * The page comes at once; its rows follow as machines are planned.
      *
      * @param quantity null: that of the job
      * @param material "sheet" or "area"
@@ -73,22 +75,22 @@ class EstimateController {
         model.addAttribute("job", job);
         model.addAttribute("quantity", wanted);
         model.addAttribute("bySheet", bySheet(material));
+        Estimates.Told told = estimates.ask(id, wanted, who);
+        model.addAttribute("told", told);
         model.addAttribute(
                 "view",
                 EstimateView.of(
-                        job.document(),
-                        wanted,
-                        bySheet(material),
-                        estimates.all(job.document(), wanted)));
+                        job.document(), wanted, bySheet(material), told.isDone(), told.soFar()));
         return "estimate-rows :: rows";
     }
 
     private static int quantity(JobView job, Integer wanted) {
         int quantity = wanted == null ? job.document().quantity() : wanted;
-        if (quantity < 1 || quantity > MOST) {
+        if (quantity < 1 || quantity > Estimates.MOST) {
             throw new ResponseStatusException(
                     HttpStatus.BAD_REQUEST,
-                    "The quantity is %d; it must lie between 1 and %d.".formatted(quantity, MOST));
+                    "The quantity is %d; it must lie between 1 and %d."
+                            .formatted(quantity, Estimates.MOST));
         }
         return quantity;
     }
@@ -103,6 +105,34 @@ class EstimateController {
                             "Material is counted by \"area\" or by \"sheet\", not by \"%s\"."
                                     .formatted(material));
         };
+    }
+
+    /** Ends the comparison; what is known stays. */
+    @PostMapping("/estimate/stop")
+    String stop(
+            @PathVariable long id,
+            @RequestParam(required = false) Integer quantity,
+            @RequestParam(defaultValue = "area") String material) {
+        estimates.stop(id);
+        return page(id, quantity, material);
+    }
+
+    /** Compares again after it was stopped or failed. */
+    @PostMapping("/estimate/again")
+    String again(
+            @PathVariable long id,
+            @RequestParam(required = false) Integer quantity,
+            @RequestParam(defaultValue = "area") String material) {
+        estimates.resume(id);
+        return page(id, quantity, material);
+    }
+
+    private static String page(long id, Integer quantity, String material) {
+        return "redirect:/jobs/%d/estimate?material=%s%s"
+                .formatted(
+                        id,
+                        bySheet(material) ? "sheet" : "area",
+                        quantity == null ? "" : "&quantity=" + quantity);
     }
 
     /** Moves the job to a machine; cuts, proof and price follow. */
@@ -129,15 +159,10 @@ class EstimateController {
             @AuthenticationPrincipal SignedIn who) {
         JobView job = jobs.view(id);
         int wanted = quantity(job, quantity);
-        List<Estimate> all = estimates.all(job.document(), wanted);
-        Estimate chosen =
-                all.stream()
-                        .filter(e -> e.id().equals(machine) && !machine.isEmpty())
-                        .findFirst()
-                        .orElseThrow(
-                                () ->
-                                        new NotFoundException(
-                                                "There is no machine \"%s\".".formatted(machine)));
+        Machine wished =
+                machines.find(machine)
+                        .orElseThrow(() -> NotFoundException.machine(machine, machines));
+        Estimate chosen = estimates.one(id, wished, wanted, who);
         if (!chosen.isPossible()) {
             throw new ResponseStatusException(HttpStatus.UNPROCESSABLE_CONTENT, chosen.cannot());
         }

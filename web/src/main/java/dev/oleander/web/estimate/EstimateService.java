@@ -10,6 +10,7 @@ import dev.oleander.price.Estimate;
 import dev.oleander.price.Estimator;
 import dev.oleander.price.Estimator.Lot;
 import dev.oleander.price.PriceList;
+import dev.oleander.progress.Progress;
 import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.JobComputer;
@@ -18,6 +19,7 @@ import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.Planning;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import org.springframework.stereotype.Service;
 
 /** Plans a job on every machine, as if it were to be made there, and prices what comes of it. */
@@ -46,32 +48,40 @@ class EstimateService {
         this.estimator = new Estimator(prices);
     }
 
-    /** Estimates for a quantity: every machine in the order of the library, then punching. */
-    List<Estimate> all(JobDocument document, int quantity) {
-        List<Estimate> all = new ArrayList<>();
-        for (Machine machine : machines.machines()) {
-            all.add(cut(document, machine, quantity));
-        }
-        all.add(punched(document, quantity));
-        return all;
+    /** Names of what is compared: every machine in the order of the library, then punching. */
+    List<String> names() {
+        List<String> names = new ArrayList<>();
+        machines.machines().forEach(m -> names.add(m.name()));
+        names.add(estimator.puncher());
+        return names;
     }
 
-    /** On one machine. */
+    /** One of those by its place in {@link #names}. */
+    Estimate at(int place, JobDocument document, int quantity, Progress progress) {
+        return place < machines.machines().size()
+                ? cut(document, machines.machines().get(place), quantity, progress)
+                : punched(document, quantity, progress);
+    }
+
+    /** On one machine, in turn with all other plans, so that many leave room for pages. */
     Estimate cut(JobDocument document, Machine machine, int quantity) {
+        return cut(document, machine, quantity, planning::aside);
+    }
+
+    private Estimate cut(JobDocument document, Machine machine, int quantity, Progress progress) {
+        return cut(document, machine, quantity, result -> result.plan(progress));
+    }
+
+    private Estimate cut(
+            JobDocument document, Machine machine, int quantity, Consumer<JobResult> planner) {
         try {
-            JobResult result = planned(on(document, machine, quantity));
+            JobResult result = computer.result(on(document, machine, quantity));
+            planner.accept(result);
             Lot lot = lot(result, quantity);
             return estimator.cut(lot, result.run(), result.timeline());
         } catch (CutDataException | PlanException cannot) {
             return impossible(machine, cannot.getMessage());
         }
-    }
-
-    /** In turn with all other plans, so that many estimates leave room for pages. */
-    private JobResult planned(JobDocument document) {
-        JobResult result = computer.result(document);
-        planning.aside(result);
-        return result;
     }
 
     private static Estimate impossible(Machine machine, String why) {
@@ -102,11 +112,11 @@ class EstimateService {
         return document.withOrder(order).withPlan(document.plan().withQuality(quality));
     }
 
-    private Estimate punched(JobDocument document, int quantity) {
+    private Estimate punched(JobDocument document, int quantity, Progress progress) {
         JobDocument counted = document.withOrder(document.order().withQuantity(quantity));
         JobResult result = computer.result(counted);
         try {
-            planning.aside(result);
+            result.plan(progress);
             return estimator.punch(lot(result, quantity), result.run().layout());
         } catch (PlanException cannot) {
             return Estimate.impossible("", "punching", "", cannot.getMessage());

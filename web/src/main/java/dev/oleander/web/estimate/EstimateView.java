@@ -41,11 +41,18 @@ public record EstimateView(int quantity, boolean bySheet, List<Row> rows) {
             String lot,
             String hits) {}
 
+    /**
+     * @param all whether none is missing, so that one of them is the lowest
+     */
     static EstimateView of(
-            JobDocument document, int quantity, boolean bySheet, List<Estimate> estimates) {
+            JobDocument document,
+            int quantity,
+            boolean bySheet,
+            boolean all,
+            List<Estimate> estimates) {
         Estimate lowest =
                 estimates.stream()
-                        .filter(Estimate::isPossible)
+                        .filter(e -> all && e.isPossible())
                         .min(Comparator.comparingDouble(e -> e.costs().lot(bySheet)))
                         .orElse(null);
         return new EstimateView(

@@ -106,7 +106,7 @@ public class JobComputer {
     }
 
     /** Changes when a cut book or a format does. */
-    String dataVersion() {
+    public String dataVersion() {
         return books.version() + "." + formats.version();
     }
 

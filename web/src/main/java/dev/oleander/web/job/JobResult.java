@@ -159,6 +159,17 @@ public final class JobResult {
         }
     }
 
+    /**
+     * Plans, and computes how long it takes, unless that was done before.
+     *
+     * @throws PlanException when there can be no plan
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    public void plan(Progress progress) {
+        makePlan(progress.within(0, 0.9));
+        timeline.get(progress.within(0.9, 1));
+    }
+
     private void makePlan(Progress progress) {
         if (wire.isPresent()) {
             wirePlan.get(progress);

@@ -198,6 +198,22 @@ public class JobService {
         return view(state, result, planning.await(wanted(state, result)));
     }
 
+    /**
+     * What a job is at this moment, without its plan.
+     *
+     * @param version how often it was written
+     * @param step its present step
+     */
+    public record Present(long version, int step, JobDocument document) {}
+
+    /**
+     * @throws NotFoundException when there is none
+     */
+    public Present present(long id) {
+        JobStore.State state = store.read(id);
+        return new Present(state.version(), state.step(), state.document());
+    }
+
     /** How far the plan of a job is; empty when it is complete. Waits for nothing. */
     public Optional<Planning.State> planning(long id) {
         JobStore.State state = store.read(id);

@@ -1,9 +1,9 @@
 package dev.oleander.web.job;
 
 import dev.oleander.progress.CancelledException;
-import dev.oleander.progress.Progress;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.longwork.WorkKind;
+import dev.oleander.web.longwork.WorkProgress;
 import dev.oleander.web.longwork.WorkState;
 import dev.oleander.web.longwork.Works;
 import jakarta.annotation.PreDestroy;
@@ -142,7 +142,7 @@ class LongPlans implements WorkKind {
 
     /** Of this job's state, when it still is the present one. */
     @Override
-    public void run(String key, Progress progress) {
+    public void run(String key, WorkProgress progress) {
         String[] parts = key.split("/");
         JobStore.State state = store.read(Long.parseLong(parts[0]));
         if (state.step() != Integer.parseInt(parts[1])) {

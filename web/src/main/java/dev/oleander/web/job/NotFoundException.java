@@ -19,7 +19,7 @@ public final class NotFoundException extends RuntimeException {
         return new NotFoundException("The run has no stop \"%s\".".formatted(id));
     }
 
-    static NotFoundException machine(String name, MachineLibrary machines) {
+    public static NotFoundException machine(String name, MachineLibrary machines) {
         String known =
                 machines.machines().stream().map(Machine::name).collect(Collectors.joining(", "));
         return new NotFoundException(

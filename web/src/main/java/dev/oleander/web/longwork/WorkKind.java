@@ -1,7 +1,5 @@
 package dev.oleander.web.longwork;
 
-import dev.oleander.progress.Progress;
-
 /** What kind of long work is done, and how. */
 public interface WorkKind {
 
@@ -15,5 +13,5 @@ public interface WorkKind {
      * @param progress is told how far it is
      * @throws dev.oleander.progress.CancelledException when the progress says so
      */
-    void run(String key, Progress progress);
+    void run(String key, WorkProgress progress);
 }

@@ -19,7 +19,8 @@ class WorkTable {
                             row.getString("id"),
                             Phase.valueOf(row.getString("state")),
                             row.getDouble("share"),
-                            row.getString("doing"));
+                            row.getString("doing"),
+                            row.getString("so_far"));
 
     private final JdbcTemplate sql;
 
@@ -29,14 +30,17 @@ class WorkTable {
 
     Optional<WorkState> find(String id) {
         return sql
-                .query("select id, state, share, doing from long_work where id = ?", STATE, id)
+                .query(
+                        "select id, state, share, doing, so_far from long_work where id = ?",
+                        STATE,
+                        id)
                 .stream()
                 .findFirst();
     }
 
     List<WorkState> find(List<String> ids) {
         return sql.query(
-                "select id, state, share, doing from long_work where id = any(?)",
+                "select id, state, share, doing, so_far from long_work where id = any(?)",
                 STATE,
                 (Object) ids.toArray(String[]::new));
     }
@@ -117,6 +121,18 @@ class WorkTable {
                         share,
                         doing,
                         node,
+                        id)
+                > 0;
+    }
+
+    /**
+     * @return whether it is still wanted
+     */
+    boolean keep(String id, String soFar) {
+        return sql.update(
+                        "update long_work set so_far = ?, told_at = now()"
+                                + " where id = ? and state in ('WAITING', 'RUNNING')",
+                        soFar,
                         id)
                 > 0;
     }

@@ -3,7 +3,6 @@ package dev.oleander.web.longwork;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceException;
 import dev.oleander.progress.CancelledException;
-import dev.oleander.progress.Progress;
 import dev.oleander.web.longwork.WorkState.Phase;
 import java.time.Clock;
 import java.time.Duration;
@@ -168,7 +167,7 @@ public class Works {
     }
 
     /** Writes down how far a work is, and hears when it is wanted no more. */
-    private final class Telling implements Progress {
+    private final class Telling implements WorkProgress {
 
         private final String id;
         private long told = System.nanoTime() - TELLS.toNanos();
@@ -188,6 +187,13 @@ public class Works {
             }
             told = now;
             if (!table.tell(id, done, doing, node)) {
+                throw new CancelledException();
+            }
+        }
+
+        @Override
+        public void keep(String soFar) {
+            if (!table.keep(id, soFar)) {
                 throw new CancelledException();
             }
         }

@@ -187,7 +187,8 @@ class LeadsTest extends WebTest {
         ApiClient api = new ApiClient(port, "mira");
         String run = api.get("/api/jobs/%d/run".formatted(job)).text();
         assertThat(run).contains("\"tabs\":[{\"from\":", "\"comesLow\":true");
-        String estimate = api.get("/api/jobs/%d/estimate?quantity=3".formatted(job)).text();
+        var patient = api.prefer("wait=60");
+        String estimate = patient.get("/api/jobs/%d/estimate?quantity=3".formatted(job)).text();
         assertThat(estimate).contains("\"machine\":\"Teasel\"", "\"process\":\"punching\"");
         assertThat(api.get("/api/jobs/%d/estimate?quantity=0".formatted(job)).status())
                 .isEqualTo(422);

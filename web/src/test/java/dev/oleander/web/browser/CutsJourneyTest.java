@@ -116,7 +116,7 @@ class CutsJourneyTest extends BrowserTest {
         long job = makeJob("cleat_backing_plate", "Compare", 12);
         browser.openStage(job, "cuts");
         browser.click("#foot a.price");
-        browser.until(b -> !b.all(".estimate-table").isEmpty());
+        browser.until(b -> !b.all(".estimate-table .lowest").isEmpty());
         assertThat(browser.text(".estimate-table"))
                 .contains("Teasel", "Sorrel", "Yarrow", "punching", "this job", "lowest");
         assertThat(browser.text("#e-punch")).contains("hits");

@@ -9,7 +9,6 @@ import static org.mockito.Mockito.when;
 
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.SchedulableInstance;
-import dev.oleander.progress.Progress;
 import dev.oleander.web.longwork.WorkState.Phase;
 import java.time.Clock;
 import java.util.List;
@@ -34,7 +33,7 @@ class WorksTest {
     @SuppressWarnings("unchecked")
     private final ObjectProvider<WorkKind> kinds = mock(ObjectProvider.class);
 
-    private BiConsumer<String, Progress> doing = (key, progress) -> {};
+    private BiConsumer<String, WorkProgress> doing = (key, progress) -> {};
     private final WorkKind kind =
             new WorkKind() {
                 @Override
@@ -43,7 +42,7 @@ class WorksTest {
                 }
 
                 @Override
-                public void run(String key, Progress progress) {
+                public void run(String key, WorkProgress progress) {
                     doing.accept(key, progress);
                 }
             };
