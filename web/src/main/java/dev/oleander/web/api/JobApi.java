@@ -21,9 +21,7 @@ import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.OrderField;
-import dev.oleander.web.job.Planning;
 import dev.oleander.web.job.RefusedEditException;
-import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.Uploads;
 import dev.oleander.web.job.WireEdits;
@@ -32,9 +30,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.net.URI;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import org.springframework.data.domain.PageRequest;
@@ -68,6 +64,7 @@ class JobApi {
     private final WireEdits wireEdits;
     private final MachineLibrary machines;
     private final PlanPatch plans;
+    private final PlannedJobs planned;
 
     JobApi(
             JobService jobs,
@@ -75,7 +72,9 @@ class JobApi {
             StopEdits stopEdits,
             WireEdits wireEdits,
             MachineLibrary machines,
-            PlanPatch plans) {
+            PlanPatch plans,
+            PlannedJobs planned) {
+        this.planned = planned;
         this.plans = plans;
         this.wireEdits = wireEdits;
         this.jobs = jobs;
@@ -227,48 +226,15 @@ class JobApi {
         return run(id, patience);
     }
 
-    /**
-     * With plan and proof.
-     *
-     * @param what is asked for, after the address of the job
-     * @throws NotYetException when they are not there in time
-     */
-    private JobResult complete(long id, String what, Patience patience) {
-        JobView job = jobs.finished(id, null, patience.longest());
-        Optional<Planning.State> state = job.planning();
-        if (state.isEmpty()) {
-            return job.result();
-        }
-        if (state.get().isGoingOn()) {
-            throw new NotYetException("/api/jobs/%d/work".formatted(id), work(id, state, what));
-        }
-        throw new RefusedEditException(
-                "The job has no complete plan: %s. POST /api/jobs/%d/plan begins anew."
-                        .formatted(job.stage(Stage.PROOF).sentence(), id));
-    }
-
-    private static WorkJson work(long id, Optional<Planning.State> state, String what) {
-        String result = "/api/jobs/%d/%s".formatted(id, what);
-        return state.map(s -> new WorkJson(word(s), s.done(), s.doing(), result))
-                .orElseGet(() -> new WorkJson("done", 1, "Planned and proved", result));
-    }
-
-    private static String word(Planning.State state) {
-        if (!state.isGoingOn()) {
-            return state.end().name().toLowerCase(Locale.ROOT);
-        }
-        return state.done() > 0 ? "running" : "waiting";
-    }
-
     /** How far the plan of a job is, whichever node makes it. */
     @GetMapping("/{id}/work")
     WorkJson work(@PathVariable long id) {
-        return work(id, jobs.planning(id), "run");
+        return planned.work(id);
     }
 
     @GetMapping("/{id}/run")
     RunJson run(@PathVariable long id, Patience patience) {
-        return ApiMapper.run(complete(id, "run", patience));
+        return ApiMapper.run(planned.complete(id, "run", patience));
     }
 
     /** Changes values of one stop; null takes a value back. */
@@ -306,17 +272,17 @@ class JobApi {
                                         .apply(before),
                         who);
         seen.tell(job);
-        JobResult result = complete(id, "run", patience);
+        JobResult result = planned.complete(id, "run", patience);
         return ApiMapper.stop(result.stops().get(stop), result);
     }
 
     @GetMapping("/{id}/motion")
     MotionJson motion(@PathVariable long id, Patience patience) {
-        return ApiMapper.motion(complete(id, "motion", patience).timeline());
+        return ApiMapper.motion(planned.complete(id, "motion", patience).timeline());
     }
 
     @GetMapping("/{id}/proof")
     ProofJson proof(@PathVariable long id, Patience patience) {
-        return ApiMapper.proof(complete(id, "proof", patience).proof());
+        return ApiMapper.proof(planned.complete(id, "proof", patience).proof());
     }
 }

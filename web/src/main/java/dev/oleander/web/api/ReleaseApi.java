@@ -39,8 +39,15 @@ class ReleaseApi {
     private final Verifier verifier;
     private final Resuming resuming;
     private final JobService jobs;
+    private final PlannedJobs planned;
 
-    ReleaseApi(ReleaseService releases, Verifier verifier, Resuming resuming, JobService jobs) {
+    ReleaseApi(
+            ReleaseService releases,
+            Verifier verifier,
+            Resuming resuming,
+            JobService jobs,
+            PlannedJobs planned) {
+        this.planned = planned;
         this.verifier = verifier;
         this.resuming = resuming;
         this.releases = releases;
@@ -60,13 +67,19 @@ class ReleaseApi {
         }
     }
 
-    /** Acceptances are kept only when the release is made. */
+    /**
+     * Acceptances are kept only when the release is made.
+     *
+     * @throws NotYetException when the plan is not there in time; then nothing is released
+     */
     @PostMapping("/api/jobs/{id}/releases")
     ResponseEntity<ReleaseJson> release(
             @PathVariable long id,
             @RequestBody(required = false) ReleaseRequest request,
             SeenStep seen,
+            Patience patience,
             @AuthenticationPrincipal SignedIn who) {
+        planned.complete(id, "releases", patience);
         ReleaseWish wish = request == null ? ReleaseWish.NONE : request.wish();
         Integer step = seen.number();
         if (request != null && request.acceptances() != null) {

@@ -65,6 +65,9 @@ class LongPlansTest extends WebTest {
         assertThat(early.header("Location")).isEqualTo("/api/jobs/%d/work".formatted(job));
         assertThat(early.json().get("result").asString())
                 .isEqualTo("/api/jobs/%d/run".formatted(job));
+        ApiClient.Answer release =
+                there.prefer("respond-async").post("/api/jobs/%d/releases".formatted(job), "{}");
+        assertThat(release.status()).as("nothing is released without a plan").isEqualTo(202);
         until(() -> states(job).contains("DONE"));
         JsonNode run = there.prefer("wait=60").get("/api/jobs/%d/run".formatted(job)).json();
         JsonNode same =
