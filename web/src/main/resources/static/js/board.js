@@ -25,6 +25,27 @@ function offerMaterials() {
   offer();
 }
 
+/** What is typed stays; only title and tickets are taken from the board as it is now. */
+async function lookAgain() {
+  const answer = await fetch(window.location.href);
+  if (answer.ok) {
+    const fresh = new DOMParser().parseFromString(await answer.text(), 'text/html');
+    for (const part of ['.job-title', '.tickets']) {
+      document.querySelector(part).replaceWith(fresh.querySelector(part));
+    }
+    document.querySelector('.board > .empty')?.remove();
+  }
+}
+
+let arriving = Number(document.getElementById('arrivals')?.dataset.arriving ?? 0);
+document.addEventListener('htmx:afterSettle', () => {
+  const now = Number(document.getElementById('arrivals')?.dataset.arriving ?? 0);
+  if (now < arriving) {
+    lookAgain();
+  }
+  arriving = now;
+});
+
 if (area && intake) {
   offerMaterials();
   files.addEventListener('change', () => {

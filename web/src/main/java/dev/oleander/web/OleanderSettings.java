@@ -2,6 +2,7 @@ package dev.oleander.web;
 
 import java.time.Duration;
 import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.util.unit.DataSize;
 
 /**
  * Settings of this installation.
@@ -13,6 +14,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  * @param proofPatience how long it waits for the proof when the plan is there, so that it need not
  *     change twice
  * @param longPlan stops from which a plan is long work, done by any node
+ * @param longImport size from which reading a file that is dropped on the board is long work
  * @param longestSession how long a session lasts at most, however busy it is
  * @param publicUrl address under which people reach Oleander, for links on paper
  */
@@ -24,5 +26,6 @@ public record OleanderSettings(
         Duration patience,
         Duration proofPatience,
         int longPlan,
+        DataSize longImport,
         Duration longestSession,
         String publicUrl) {}

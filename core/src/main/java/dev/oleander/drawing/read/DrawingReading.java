@@ -9,6 +9,7 @@ import dev.oleander.drawing.mend.Mender;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
+import dev.oleander.progress.Progress;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -22,6 +23,12 @@ import java.util.TreeMap;
 /** Mends the line work of a drawing, purpose by purpose, and reads what it is. */
 public final class DrawingReading {
 
+    /** Shares of the time that have gone by when something is done, for large drawings. */
+    private static final double MENDED = 0.6;
+
+    private static final double NESTED = 0.7;
+    private static final double PARTED = 0.85;
+
     private final ReadOptions options;
 
     public DrawingReading(ReadOptions options) {
@@ -30,7 +37,16 @@ public final class DrawingReading {
 
     /** Features come in the order of the drawing; parts are numbered in it too. */
     public Reading read(Drawing drawing) {
-        return new Run(drawing).read();
+        return read(drawing, Progress.NONE);
+    }
+
+    /**
+     * The same, telling how far it is.
+     *
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    public Reading read(Drawing drawing, Progress progress) {
+        return new Run(drawing).read(progress);
     }
 
     private final class Run {
@@ -45,11 +61,16 @@ public final class DrawingReading {
             this.faults = new ArrayList<>(drawing.faults());
         }
 
-        Reading read() {
-            List<Feature> nested = nest(mendByPurpose());
+        Reading read(Progress progress) {
+            progress.at(0, "Mending the lines");
+            List<Feature> mended = mendByPurpose();
+            progress.at(MENDED, "Reading what lies within what");
+            List<Feature> nested = nest(mended);
+            progress.at(NESTED, "Reading the parts");
             List<Part> parts = new PartBuilder(options.circle()).parts(nested);
             List<Feature> features = PartBuilder.withParts(nested, parts);
             List<Feature> cut = features.stream().filter(f -> f.purpose() == Purpose.CUT).toList();
+            progress.at(PARTED, "Looking for places that need a person");
             faults.addAll(
                     new OpenEnds(options.mend().gap())
                             .find(cut.stream().filter(f -> !f.isClosed()).toList()));

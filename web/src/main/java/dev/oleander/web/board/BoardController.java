@@ -30,6 +30,7 @@ class BoardController {
     private final CutBooks books;
     private final WireBooks wireBooks;
     private final Customers customers;
+    private final Arrivals arrivals;
     private volatile Offered offered;
 
     /** What books of a version offer. */
@@ -40,7 +41,9 @@ class BoardController {
             MachineLibrary machines,
             CutBooks books,
             WireBooks wireBooks,
-            Customers customers) {
+            Customers customers,
+            Arrivals arrivals) {
+        this.arrivals = arrivals;
         this.wireBooks = wireBooks;
         this.books = books;
         this.board = board;
@@ -62,6 +65,7 @@ class BoardController {
         model.addAttribute("intake", intake());
         model.addAttribute("customers", customers.names());
         model.addAttribute("problems", problems);
+        model.addAttribute("arrivals", arrivals.of(who));
         return "board";
     }
 
@@ -87,10 +91,14 @@ class BoardController {
             throws IOException {
         BoardService.Brought brought = new BoardService.Brought(List.of(), List.of());
         for (MultipartFile file : files) {
-            brought = brought.plus(bring(file, form, who));
+            if (arrivals.isLong(file.getSize())) {
+                arrivals.bring(BoardService.fileName(file), file.getBytes(), form, who);
+            } else {
+                brought = brought.plus(bring(file, form, who));
+            }
         }
         if (brought.problems().isEmpty()) {
-            return brought.jobs().size() == 1
+            return brought.jobs().size() == 1 && files.size() == 1
                     ? "redirect:/jobs/%d/shape".formatted(brought.jobs().get(0))
                     : "redirect:/";
         }

@@ -2,6 +2,7 @@ package dev.oleander.web.board;
 
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.Job;
@@ -96,20 +97,40 @@ class BoardService {
 
     /** Makes a job of one file; its name is that of the file. */
     long bring(MultipartFile file, IntakeForm form, SignedIn who) throws IOException {
-        String fileName = file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
-        return make(
-                JobNames.ofFile(fileName),
-                List.of(new JobService.Upload(fileName, file.getBytes())),
-                form,
-                who);
+        JobService.Upload upload = new JobService.Upload(fileName(file), file.getBytes());
+        return bring(upload, form, who, Progress.NONE, () -> {});
+    }
+
+    static String fileName(MultipartFile file) {
+        return file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
+    }
+
+    /**
+     * The same, telling how far it is.
+     *
+     * @param also is done with the keeping of the job, or neither is
+     */
+    long bring(
+            JobService.Upload file,
+            IntakeForm form,
+            SignedIn who,
+            Progress progress,
+            Runnable also) {
+        String name = JobNames.ofFile(file.name());
+        return make(name, List.of(file), form, who, new JobService.Making(progress, also));
     }
 
     /** Makes a job without a file, to be drawn. */
     long begin(IntakeForm form, SignedIn who) {
-        return make("New part", List.of(), form, who);
+        return make("New part", List.of(), form, who, JobService.Making.PLAIN);
     }
 
-    private long make(String name, List<JobService.Upload> uploads, IntakeForm form, SignedIn who) {
+    private long make(
+            String name,
+            List<JobService.Upload> uploads,
+            IntakeForm form,
+            SignedIn who,
+            JobService.Making making) {
         JobDocument.Order plain =
                 new JobDocument.Order(
                         name,
@@ -124,6 +145,6 @@ class BoardService {
                             ? counted
                             : OrderField.CUSTOMER.set(counted, form.customer());
                 };
-        return jobService.create(uploads, plain, values, who);
+        return jobService.create(uploads, plain, values, who, making);
     }
 }

@@ -7,6 +7,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.wire.WireTask;
 import dev.oleander.price.PriceList;
+import dev.oleander.progress.Progress;
 import dev.oleander.proof.Prover;
 import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.book.WireBooks;
@@ -147,8 +148,22 @@ public class JobComputer {
     }
 
     private Shape shape(JobDocument document) {
+        return shape(document, Progress.NONE);
+    }
+
+    private Shape shape(JobDocument document, Progress progress) {
         ShapeKey key = new ShapeKey(document.shape(), document.thickness().value());
-        return shapes.get(
-                key, k -> new ShapeReader(files, memory).read(k.choices(), k.thickness()));
+        ShapeReader reader = new ShapeReader(files, memory);
+        return shapes.get(key, k -> reader.read(k.choices(), k.thickness(), progress));
+    }
+
+    /**
+     * Reads the drawings of a document, unless that was done before.
+     *
+     * @throws dev.oleander.drawing.DrawingException when a file cannot be read
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    void read(JobDocument document, Progress progress) {
+        shape(document, progress);
     }
 }

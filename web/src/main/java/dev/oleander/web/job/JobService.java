@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.LoadingCache;
 import dev.oleander.drawing.Layer;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
+import dev.oleander.progress.Progress;
 import dev.oleander.web.account.SignedIn;
 import java.time.Duration;
 import java.util.List;
@@ -69,6 +70,27 @@ public class JobService {
     public record Upload(String name, byte[] content) {}
 
     /**
+     * How a job is made.
+     *
+     * @param progress is told how far reading the drawings is
+     * @param also is done with the keeping of the job, or neither is
+     */
+    public record Making(Progress progress, Runnable also) {
+
+        /** Nobody listens, and nothing else is done. */
+        public static final Making PLAIN = new Making(Progress.NONE, () -> {});
+    }
+
+    /** The same without anybody listening. */
+    public long create(
+            List<Upload> uploads,
+            JobDocument.Order order,
+            UnaryOperator<JobDocument> settings,
+            SignedIn who) {
+        return create(uploads, order, settings, who, Making.PLAIN);
+    }
+
+    /**
      * Makes a job of drawings, or of none when all is to be drawn here.
      *
      * @return its id
@@ -78,9 +100,10 @@ public class JobService {
             List<Upload> uploads,
             JobDocument.Order order,
             UnaryOperator<JobDocument> settings,
-            SignedIn who) {
+            SignedIn who,
+            Making making) {
         orderCheck.check(order);
-        long id = files.bring(uploads, brought -> make(brought, order, settings, who));
+        long id = files.bring(uploads, brought -> make(brought, order, settings, who, making));
         settled(store.read(id));
         return id;
     }
@@ -89,13 +112,16 @@ public class JobService {
             List<BroughtFiles.Brought> brought,
             JobDocument.Order order,
             UnaryOperator<JobDocument> settings,
-            SignedIn who) {
+            SignedIn who,
+            Making making) {
         JobDocument plain = document(order, ids(brought));
         JobDocument wished = settings.apply(plain);
+        computer.read(wished, making.progress());
         requireLayers(wished);
         JobDocument document = orderCheck.checked(plain, proposals.propose(wished));
         String label = brought.isEmpty() ? "Job begun" : "Drawing brought in";
-        return store.make(document, brought, label, summary(document, Optional.empty()), who);
+        Job.Summary summary = summary(document, Optional.empty());
+        return store.make(document, brought, label, summary, who, making.also());
     }
 
     private static List<Long> ids(List<BroughtFiles.Brought> brought) {

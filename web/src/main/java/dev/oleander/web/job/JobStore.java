@@ -138,6 +138,7 @@ class JobStore {
     /**
      * Keeps a new job with its files and its first step.
      *
+     * @param also is done in the same transaction
      * @return its id
      */
     @Transactional
@@ -146,7 +147,9 @@ class JobStore {
             List<BroughtFiles.Brought> brought,
             String label,
             Job.Summary summary,
-            SignedIn who) {
+            SignedIn who,
+            Runnable also) {
+        also.run();
         Account account = accounts.getReferenceById(who.id());
         Instant now = clock.instant();
         Job job = new Job(account, now);

@@ -10,6 +10,7 @@ import dev.oleander.drawing.file.DrawingFiles;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
+import dev.oleander.progress.Progress;
 import dev.oleander.web.load.WorkingMemory;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,6 +21,9 @@ final class ShapeReader {
 
     /** mm between the drawings of one job. */
     private static final double BETWEEN_DRAWINGS = 20;
+
+    /** Share of the time that reading files takes; the rest is mending and reading features. */
+    private static final double READ = 0.3;
 
     private final BroughtFiles files;
     private final WorkingMemory memory;
@@ -32,26 +36,33 @@ final class ShapeReader {
     /**
      * @param thickness mm, which formulas know as t
      * @throws dev.oleander.drawing.DrawingException when a file cannot be read
+     * @throws dev.oleander.progress.CancelledException when the progress says so
      */
-    Shape read(ShapeChoices choices, double thickness) {
+    Shape read(ShapeChoices choices, double thickness, Progress progress) {
         List<BroughtFiles.Brought> brought = choices.files().stream().map(files::find).toList();
         long bytes = brought.stream().mapToLong(f -> f.content().length).sum();
-        return memory.within(bytes, () -> read(brought, choices, thickness));
+        return memory.within(bytes, () -> read(brought, choices, thickness, progress));
     }
 
     private static Shape read(
-            List<BroughtFiles.Brought> files, ShapeChoices choices, double thickness) {
+            List<BroughtFiles.Brought> files,
+            ShapeChoices choices,
+            double thickness,
+            Progress progress) {
         Drawn drawn =
                 new DrawSteps(Map.of("t", thickness))
-                        .apply(drawing(files, choices), choices.steps());
+                        .apply(drawing(files, choices, progress.within(0, READ)), choices.steps());
         Drawing drawing = drawn.drawing();
         List<Fault> faults = new ArrayList<>(drawing.faults());
         drawn.troubles().forEach(t -> faults.add(fault(t)));
         return new Shape(
-                drawn, new DrawingReading(options(choices)).read(drawing.withFaults(faults)));
+                drawn,
+                new DrawingReading(options(choices))
+                        .read(drawing.withFaults(faults), progress.within(READ, 1)));
     }
 
-    private static Drawing drawing(List<BroughtFiles.Brought> files, ShapeChoices choices) {
+    private static Drawing drawing(
+            List<BroughtFiles.Brought> files, ShapeChoices choices, Progress progress) {
         if (files.isEmpty()) {
             return Drawing.empty("Drawn here");
         }
@@ -59,8 +70,11 @@ final class ShapeReader {
         DrawingFiles reader =
                 new DrawingFiles(
                         choices.unit() == null ? options : options.withUnit(choices.unit()));
-        List<Drawing> drawings =
-                files.stream().map(f -> reader.read(f.name(), f.content())).toList();
+        List<Drawing> drawings = new ArrayList<>();
+        for (BroughtFiles.Brought file : files) {
+            progress.at((double) drawings.size() / files.size(), "Reading the file");
+            drawings.add(reader.read(file.name(), file.content()));
+        }
         return new SideBySide(BETWEEN_DRAWINGS).join(drawings);
     }
 

@@ -22,6 +22,7 @@ import org.mockito.ArgumentCaptor;
 import org.mockito.Mockito;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.util.unit.DataSize;
 
 class SignInTest extends WebTest {
 
@@ -221,6 +222,7 @@ class SignInTest extends WebTest {
                 Duration.ZERO,
                 Duration.ZERO,
                 1500,
+                DataSize.ofMegabytes(2),
                 Duration.ofDays(1),
                 "");
     }

@@ -85,6 +85,18 @@ class JourneyTest extends BrowserTest {
     }
 
     @Test
+    void aLargeDrawingIsReadOnTheWay() throws IOException {
+        String plate = new String(sample("cleat_backing_plate"), StandardCharsets.UTF_8);
+        String large = "999\nfor the quay\n".repeat(150_000) + plate;
+        Path file = Files.writeString(downloads.resolve("quay_plate.dxf"), large);
+        browser.find("#intake-file").sendKeys(file.toString());
+        browser.until(b -> b.text(".tickets").contains("Quay plate"));
+        assertThat(browser.path()).isEqualTo("/");
+        browser.until(b -> b.all("#arrivals li").isEmpty());
+        assertThat(browser.text(".job-title")).contains("jobs");
+    }
+
+    @Test
     void aFileThatIsNoDrawingIsNamed() throws IOException {
         Path file = Files.writeString(downloads.resolve("letter.dxf"), "Dear all,\n");
         browser.find("#intake-file").sendKeys(file.toString());

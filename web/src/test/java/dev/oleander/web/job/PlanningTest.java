@@ -24,6 +24,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.util.unit.DataSize;
 
 class PlanningTest {
 
@@ -50,6 +51,7 @@ class PlanningTest {
                         patience,
                         Duration.ofMillis(50),
                         1500,
+                        DataSize.ofMegabytes(2),
                         Duration.ofDays(1),
                         ""),
                 mock(LongPlans.class),
