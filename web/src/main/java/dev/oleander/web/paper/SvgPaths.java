@@ -40,30 +40,55 @@ public final class SvgPaths {
                 (p.x() - box.min().x()) * scale + border, (box.max().y() - p.y()) * scale + border);
     }
 
+    /** The longer side of a box in the units of the picture. */
+    public double extent(Box of) {
+        return scale * Math.max(of.width(), of.height());
+    }
+
     /** Adds a chain to path data. */
     public void append(StringBuilder svg, Chain chain) {
-        Point start = shown(chain.start());
-        svg.append(String.format(Locale.ROOT, "M%.2f %.2f", start.x(), start.y()));
+        append(svg, chain, 0);
+    }
+
+    /**
+     * Adds a chain to path data, and passes over what is too small to be seen.
+     *
+     * @param least units of the picture; what leads less far is drawn together with what follows
+     */
+    public void append(StringBuilder svg, Chain chain, double least) {
+        Point last = shown(chain.start());
+        svg.append(String.format(Locale.ROOT, "M%.2f %.2f", last.x(), last.y()));
+        boolean passedOver = false;
         for (Segment segment : chain.segments()) {
             Point end = shown(segment.end());
-            if (segment instanceof Arc arc) {
-                double radius = arc.radius() * scale;
-                svg.append(
-                        String.format(
-                                Locale.ROOT,
-                                "A%.3f %.3f 0 %d %d %.2f %.2f",
-                                radius,
-                                radius,
-                                Math.abs(arc.sweep()) > Math.PI ? 1 : 0,
-                                arc.isLeft() ? 0 : 1,
-                                end.x(),
-                                end.y()));
+            if (end.distance(last) < least && extent(segment.box()) < least) {
+                passedOver = true;
+                continue;
+            }
+            if (segment instanceof Arc arc && !passedOver) {
+                append(svg, arc, end);
             } else {
                 svg.append(String.format(Locale.ROOT, "L%.2f %.2f", end.x(), end.y()));
             }
+            last = end;
+            passedOver = false;
         }
         if (chain instanceof Contour) {
             svg.append('Z');
         }
+    }
+
+    private void append(StringBuilder svg, Arc arc, Point end) {
+        double radius = arc.radius() * scale;
+        svg.append(
+                String.format(
+                        Locale.ROOT,
+                        "A%.3f %.3f 0 %d %d %.2f %.2f",
+                        radius,
+                        radius,
+                        Math.abs(arc.sweep()) > Math.PI ? 1 : 0,
+                        arc.isLeft() ? 0 : 1,
+                        end.x(),
+                        end.y()));
     }
 }
