@@ -99,6 +99,9 @@ public enum OrderField implements EditField {
     }
 
     private static Typed fit(String text) {
+        if (text.isBlank()) {
+            return ShapeChoices.of(List.of()).fit();
+        }
         return Typed.parse(text, Map.of()).within("The tolerance", 0.0005, 1);
     }
 

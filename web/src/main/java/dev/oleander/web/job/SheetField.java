@@ -21,8 +21,8 @@ public enum SheetField implements EditField {
     WIDTH("width", "width of the stock", stock(SheetField::width)),
     HEIGHT("height", "height of the stock", stock(SheetField::height)),
     ALLOWANCE("allowance", "allowance", stock(SheetField::allowance)),
-    ZERO_OF("zeroOf", "zero point", (s, t) -> s.withZero(word(ZeroOf.class, t), s.anchor())),
-    ANCHOR("anchor", "zero point", (s, t) -> s.withZero(s.zeroOf(), word(Anchor.class, t))),
+    ZERO_OF("zeroOf", "zero point", (s, t) -> s.withZero(zeroOf(t), s.anchor())),
+    ANCHOR("anchor", "zero point", (s, t) -> s.withZero(s.zeroOf(), anchor(t))),
     TURN("turn", "turn of the part", grid(SheetField::turn)),
     ROWS("rows", "rows", grid(SheetField::rows)),
     COLUMNS("columns", "columns", grid(SheetField::columns)),
@@ -92,12 +92,18 @@ public enum SheetField implements EditField {
     }
 
     private static Stock allowance(Stock s, String text) {
-        Typed allowance = number("The allowance", text, 0, 1000);
+        Typed allowance =
+                text.isBlank()
+                        ? SheetChoices.usual().allowance()
+                        : number("The allowance", text, 0, 1000);
         return new Stock(s.aroundPart(), s.width(), s.height(), allowance);
     }
 
     private static Grid turn(Grid g, String text) {
-        Typed turn = number("The turn", text, -360, 360);
+        Typed turn =
+                text.isBlank()
+                        ? SheetChoices.usual().grid().turn()
+                        : number("The turn", text, -360, 360);
         return new Grid(turn, g.rows(), g.columns(), g.gap(), g.margin(), g.mirrored());
     }
 
@@ -136,6 +142,14 @@ public enum SheetField implements EditField {
 
     private static Typed optional(String what, String text, double least) {
         return text.isBlank() ? null : number(what, text, least, LARGEST);
+    }
+
+    private static ZeroOf zeroOf(String text) {
+        return text.isBlank() ? SheetChoices.usual().zeroOf() : word(ZeroOf.class, text);
+    }
+
+    private static Anchor anchor(String text) {
+        return text.isBlank() ? SheetChoices.usual().anchor() : word(Anchor.class, text);
     }
 
     private static HeldEdge heldAt(String text) {

@@ -59,7 +59,7 @@ public class StopEdits {
                 }
             }
             JobDocument after = before.document().withPlan(plan);
-            boolean taking = values.values().stream().anyMatch(v -> v != null);
+            boolean taking = values.values().stream().anyMatch(v -> v != null && !v.isBlank());
             if (taking) {
                 requireCuttable(after, stops);
             }

@@ -67,10 +67,14 @@ public enum StopField implements EditField {
     /**
      * What somebody typed.
      *
-     * @param text null: take back what was set
+     * @param text null: take back what was set; a field that was emptied says the same
      * @param names values that may be used by name
      */
     public record Entry(String text, Map<String, Double> names) {
+
+        public Entry {
+            text = text == null || text.isBlank() ? null : text;
+        }
 
         Typed number(String what, double least, double most) {
             return text == null ? null : Typed.parse(text, names).within(what, least, most);
@@ -87,7 +91,7 @@ public enum StopField implements EditField {
 
         /** Distances between blanks or semicolons. */
         List<Typed> places(String what) {
-            if (text == null || text.isBlank()) {
+            if (text == null) {
                 return List.of();
             }
             String[] parts = text.strip().split("[;\\s]+", MOST_PLACES + 1);

@@ -221,7 +221,7 @@ public enum WireField implements EditField {
 
     /** Places between blanks; with a plus before it one more, with a minus the nearest one less. */
     private static SlugChoice holds(SlugChoice slug, Entry entry) {
-        if (entry.text() == null || entry.text().isBlank()) {
+        if (entry.text() == null) {
             return slug.withAt(null);
         }
         String text = entry.text().strip();
@@ -267,7 +267,7 @@ public enum WireField implements EditField {
     }
 
     private static List<String> pairs(Entry entry) {
-        if (entry.text() == null || entry.text().isBlank()) {
+        if (entry.text() == null) {
             return List.of();
         }
         String text = entry.text().strip();
@@ -281,7 +281,7 @@ public enum WireField implements EditField {
     }
 
     private static UpperChoice upper(WireChoice choice, Entry entry) {
-        if (entry.text() == null || entry.text().isBlank()) {
+        if (entry.text() == null) {
             return null;
         }
         UpperChoice now = choice.upper();

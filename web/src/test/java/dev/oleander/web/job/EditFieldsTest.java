@@ -69,8 +69,35 @@ class EditFieldsTest {
         StopChoice set = field.set(StopChoice.NOTHING, typed(text));
         assertThat(set.isNothing()).isFalse();
         assertThat(field.set(set, typed(null)).isNothing()).isTrue();
+        assertThat(field.set(set, typed(" ")).isNothing()).as("a field that was emptied").isTrue();
         assertThat(StopField.ofWord(field.word())).contains(field);
         assertThat(field.label()).isNotBlank();
+    }
+
+    @ParameterizedTest
+    @EnumSource(SheetField.class)
+    void everyValueOfTheSheetIsAsUsualWhenItsFieldIsEmptied(SheetField field) {
+        SheetChoices usual = SheetChoices.usual();
+        String text =
+                switch (field) {
+                    case STOCK -> "around";
+                    case ZERO_OF -> "part";
+                    case ANCHOR -> "top_right";
+                    case MIRRORED, COMMON_LINES -> "true";
+                    case HELD_AT -> "left";
+                    case KEEP_OUT -> "0, 0, 100, 50, 20";
+                    default -> "7";
+                };
+        SheetChoices set = field.set(usual, text);
+        assertThat(set).isNotEqualTo(usual);
+        assertThat(field.set(set, " ")).isEqualTo(usual);
+    }
+
+    @Test
+    void aToleranceIsAsUsualWhenItsFieldIsEmptied() {
+        JobDocument set = OrderField.FIT.set(DOCUMENT, "0.05");
+        assertThat(set).isNotEqualTo(DOCUMENT);
+        assertThat(OrderField.FIT.set(set, "")).isEqualTo(DOCUMENT);
     }
 
     @Test
@@ -144,7 +171,7 @@ class EditFieldsTest {
         SheetChoices set = SheetField.ROWS.set(SheetChoices.defaults(), "2");
         assertThat(SheetField.ROWS.set(set, "")).isEqualTo(SheetChoices.defaults());
         assertThat(SheetField.WIDTH.set(set, "").width()).as("as is usual").isNull();
-        assertThatThrownBy(() -> SheetField.TURN.set(set, "")).hasMessage("A number is missing.");
+        assertThat(SheetField.TURN.set(SheetField.TURN.set(set, "90"), "")).isEqualTo(set);
         assertThatThrownBy(() -> SheetField.ANCHOR.set(set, "middle"))
                 .hasMessageContaining("not one of the choices");
     }
