@@ -11,6 +11,8 @@ package dev.oleander.machine;
  * @param greatestAngle of the wire against the vertical, degrees
  * @param threadSeconds to thread the wire
  * @param cutSeconds to cut it
+ * @param indexSeconds to release the work on a rotary axis and to hold it again
+ * @param indexSpeed of the axis, degrees/s; 0: at once
  * @param threadTries how often threading is tried before the hole is skipped and reported
  * @param startHole diameter of start holes where none is drawn, mm
  * @param backOff way off the profile between passes, mm
@@ -29,6 +31,8 @@ public record WireUnit(
         double greatestAngle,
         double threadSeconds,
         double cutSeconds,
+        double indexSeconds,
+        double indexSpeed,
         int threadTries,
         double startHole,
         double backOff,

@@ -50,7 +50,7 @@ public enum EventKind {
     /** the same to the right */
     TAPER_RIGHT("taperRight", Use.SOME),
     TAPER_OFF("taperOff", Use.SOME),
-    /** turn the rotary axis to an angle (turn in degrees) */
+    /** turn the rotary axis to an angle (turn in degrees, seconds) */
     INDEX("index", Use.SOME),
     /** wait for the operator in any case (seconds that are likely) */
     STOP("stop", Use.SOME),

@@ -98,8 +98,9 @@ public record WireMotion(Program wire, Program posted, List<Integer> itemOfWire)
         private void index(WireVisit visit) {
             double wanted = plan.copy(visit.copy()).turn();
             if (wanted != turn) {
+                double seconds = plan.task().turning(turn).over(turn, wanted);
                 turn = wanted;
-                event(EventKind.INDEX, Map.of("turn", turn), "");
+                event(EventKind.INDEX, Map.of("turn", turn, "seconds", seconds), "");
             }
         }
 

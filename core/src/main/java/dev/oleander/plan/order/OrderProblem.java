@@ -11,8 +11,15 @@ import java.util.List;
  * @param visits what is visited, each once
  * @param travel time of the ways between them
  * @param heat what starting near a fresh cut costs
+ * @param turning what turning the work to a visit costs
  */
-public record OrderProblem(Point from, List<Visit> visits, TravelTime travel, Heat heat) {
+public record OrderProblem(
+        Point from, List<Visit> visits, TravelTime travel, Heat heat, Turning turning) {
+
+    /** Visits for which the work is not turned. */
+    public OrderProblem(Point from, List<Visit> visits, TravelTime travel, Heat heat) {
+        this(from, visits, travel, heat, Turning.NONE);
+    }
 
     public OrderProblem {
         visits = List.copyOf(visits);
@@ -34,9 +41,20 @@ public record OrderProblem(Point from, List<Visit> visits, TravelTime travel, He
      * @param loosens seconds that it costs to come first of all; less the later it comes, nothing
      *     for the last
      * @param after numbers of visits that must come before it
+     * @param turn of the work on an axis, degrees
      */
     public record Visit(
-            Point begin, Point end, double seconds, double loosens, List<Integer> after) {
+            Point begin,
+            Point end,
+            double seconds,
+            double loosens,
+            List<Integer> after,
+            double turn) {
+
+        /** One for which the work is not turned. */
+        public Visit(Point begin, Point end, double seconds, double loosens, List<Integer> after) {
+            this(begin, end, seconds, loosens, after, 0);
+        }
 
         public Visit {
             after = List.copyOf(after);
@@ -68,6 +86,14 @@ public record OrderProblem(Point from, List<Visit> visits, TravelTime travel, He
             }
         }
         return true;
+    }
+
+    /** Seconds of the way from one visit to another; -1 stands for where the head begins. */
+    public double way(int a, int b) {
+        Visit next = visits.get(b);
+        Point at = a < 0 ? from : visits.get(a).end();
+        double turned = a < 0 ? turning.from() : visits.get(a).turn();
+        return travel.over(at.distance(next.begin())) + turning.over(turned, next.turn());
     }
 
     /** Seconds between the visits of an order, with what heat and loosening too early cost. */

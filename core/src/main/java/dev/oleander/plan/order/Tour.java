@@ -18,6 +18,8 @@ final class Tour {
     private final double[] endX;
     private final double[] endY;
     private final double[] seconds;
+    private final double[] turn;
+    private final Turning turning;
 
     /** Seconds for each visit that comes later. */
     private final double[] loosens;
@@ -42,6 +44,8 @@ final class Tour {
         this.endX = new double[n];
         this.endY = new double[n];
         this.seconds = new double[n];
+        this.turn = new double[n];
+        this.turning = problem.turning();
         this.loosens = new double[n];
         this.after = new int[n][];
         for (int i = 0; i < n; i++) {
@@ -51,6 +55,7 @@ final class Tour {
             endX[i] = visit.end().x();
             endY[i] = visit.end().y();
             seconds[i] = visit.seconds();
+            turn[i] = visit.turn();
             loosens[i] = visit.loosens() / Math.max(1, n - 1);
             after[i] = visit.after().stream().mapToInt(Integer::intValue).toArray();
             position[this.order[i]] = i;
@@ -87,7 +92,8 @@ final class Tour {
         double y = a < 0 ? fromY : endY[a];
         double dx = beginX[b] - x;
         double dy = beginY[b] - y;
-        return travel.over(Math.sqrt(dx * dx + dy * dy));
+        double turned = a < 0 ? turning.from() : turn[a];
+        return travel.over(Math.sqrt(dx * dx + dy * dy)) + turning.over(turned, turn[b]);
     }
 
     /** The visit at a place; -1 before the first one. */

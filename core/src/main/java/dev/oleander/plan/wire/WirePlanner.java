@@ -55,7 +55,8 @@ public final class WirePlanner {
                         .mapToObj(i -> planner.plan(tasks.get(i)))
                         .toList();
         progress.at(0.7, "Ordering the visits");
-        List<Stop> ordered = new WireSequencer(task, choices, pins).order(plans, progress);
+        List<Stop> ordered =
+                new WireSequencer(task, choices, laid.copies(), pins).order(plans, progress);
         Map<String, WireVisit> visits = new LinkedHashMap<>();
         Map<String, WireSettings> settings = new LinkedHashMap<>();
         Map<String, List<Ruling>> surfaces = new LinkedHashMap<>();

@@ -18,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Puts visits in order: phase by phase, within a phase the shortest way. */
 final class WireSequencer {
@@ -27,20 +28,28 @@ final class WireSequencer {
     private final WireTask task;
     private final WireChoices choices;
 
+    /** By copy, what a rotary axis turns the work by, degrees. */
+    private final Map<Integer, Double> turns;
+
     private final List<List<String>> pins;
 
-    WireSequencer(WireTask task, WireChoices choices, List<List<String>> pins) {
+    WireSequencer(
+            WireTask task, WireChoices choices, List<WireCopy> copies, List<List<String>> pins) {
+        this.turns = copies.stream().collect(Collectors.toMap(WireCopy::number, WireCopy::turn));
         this.task = task;
         this.choices = choices;
         this.pins = pins;
     }
 
     /** Visits that follow each other without travel in between, as one. */
-    private record Block(List<Stop> stops, int phase, Point begin, Point end, Set<String> after) {}
+    private record Block(List<Stop> stops, int phase, Point begin, Point end, Set<String> after) {
+
+        int copy() {
+            return stops.get(0).copy();
+        }
+    }
 
     List<Stop> order(List<SubjectPlan> plans, Progress progress) {
-        Map<String, WireVisit> visits = new HashMap<>();
-        plans.forEach(p -> p.visits().forEach(v -> visits.put(v.stop(), v)));
         List<Stop> ordered = new ArrayList<>();
         List<Stop> refused = new ArrayList<>();
         List<Block> blocks = new ArrayList<>();
@@ -52,12 +61,14 @@ final class WireSequencer {
             }
         }
         Point at = Point.ORIGIN;
+        double turned = 0;
         List<Integer> phases = blocks.stream().map(Block::phase).distinct().sorted().toList();
         for (int phase : phases) {
             List<Block> there = blocks.stream().filter(b -> b.phase() == phase).toList();
-            for (Block block : shortest(there, at, progress)) {
+            for (Block block : shortest(there, at, turned, progress)) {
                 ordered.addAll(block.stops());
                 at = block.end();
+                turned = turns.getOrDefault(block.copy(), 0.0);
             }
         }
         ordered.addAll(refused);
@@ -110,7 +121,7 @@ final class WireSequencer {
         return frees ? new HashSet<>(plan.inside()) : Set.of();
     }
 
-    private List<Block> shortest(List<Block> blocks, Point from, Progress progress) {
+    private List<Block> shortest(List<Block> blocks, Point from, double turned, Progress progress) {
         int n = blocks.size();
         Map<String, List<Integer>> ofSubject = new HashMap<>();
         for (int i = 0; i < n; i++) {
@@ -134,11 +145,18 @@ final class WireSequencer {
             }
             after.remove(i);
             visits.add(
-                    new Visit(block.begin(), block.end(), 0, 0, after.stream().sorted().toList()));
+                    new Visit(
+                            block.begin(),
+                            block.end(),
+                            0,
+                            0,
+                            after.stream().sorted().toList(),
+                            turns.getOrDefault(block.copy(), 0.0)));
         }
         double speed = task.machine().motion().rapid() / 60;
         TravelTime travel = new TravelTime(speed, task.machine().motion().acceleration(), 0, 0);
-        OrderProblem problem = new OrderProblem(from, visits, travel, Heat.NONE);
+        OrderProblem problem =
+                new OrderProblem(from, visits, travel, Heat.NONE, task.turning(turned));
         int[] first = nearest(problem);
         OrderOptions options = OrderOptions.forVisits(n).withKicks(Math.min(KICKS, 4 * n));
         int[] best = new OrderOptimiser(options).improve(problem, first, progress.within(0.7, 0.9));
@@ -150,21 +168,21 @@ final class WireSequencer {
         int n = problem.visits().size();
         int[] order = new int[n];
         boolean[] done = new boolean[n];
-        Point at = problem.from();
+        int at = -1;
         for (int k = 0; k < n; k++) {
             int best = -1;
             double least = Double.POSITIVE_INFINITY;
             for (int i = 0; i < n; i++) {
                 Visit visit = problem.visits().get(i);
-                double d = visit.begin().distance(at);
-                if (!done[i] && d < least && visit.after().stream().allMatch(a -> done[a])) {
+                double seconds = problem.way(at, i);
+                if (!done[i] && seconds < least && visit.after().stream().allMatch(a -> done[a])) {
                     best = i;
-                    least = d;
+                    least = seconds;
                 }
             }
             order[k] = best;
             done[best] = true;
-            at = problem.visits().get(best).end();
+            at = best;
         }
         return order;
     }

@@ -2,6 +2,7 @@ package dev.oleander.plan.wire;
 
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.WireBook;
+import dev.oleander.plan.order.Turning;
 
 /**
  * What a plan is made for.
@@ -17,4 +18,14 @@ public record WireTask(
         String material,
         double height,
         int quantity,
-        double density) {}
+        double density) {
+
+    /**
+     * What turning the work with the rotary axis costs.
+     *
+     * @param from degrees at which the axis is
+     */
+    public Turning turning(double from) {
+        return new Turning(from, machine.wire().indexSeconds(), machine.wire().indexSpeed());
+    }
+}

@@ -13,6 +13,9 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.fit.FlatShapes;
 import dev.oleander.machine.WireRow;
+import dev.oleander.motion.EventKind;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.WireMotion;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.WireCut.Role;
@@ -411,6 +414,24 @@ class WirePlannerTest {
         CopyChoice indexed = new CopyChoice(Typed.of(6), Typed.of(60), new Point(0, 0), true);
         WirePlan turned = WireSamples.plan(reading, 40, WireChoices.NOTHING.withRound(indexed));
         assertThat(turned.holes().get(0).at()).isEqualTo(turned.holes().get(1).at());
+    }
+
+    @Test
+    void theAxisIsTurnedOnceForAllThatIsCutThere() {
+        Reading reading = new Drawn().rectangle(30, -5, 12, 10).rectangle(50, -5, 12, 10).reading();
+        CopyChoice indexed = new CopyChoice(Typed.of(6), Typed.of(60), new Point(0, 0), true);
+        WirePlan plan = WireSamples.plan(reading, 40, WireChoices.NOTHING.withRound(indexed));
+        assertThat(plan.run().refused()).isEmpty();
+        List<Item.Event> turns =
+                WireMotion.of(plan).wire().items().stream()
+                        .filter(Item.Event.class::isInstance)
+                        .map(Item.Event.class::cast)
+                        .filter(e -> e.kind() == EventKind.INDEX)
+                        .toList();
+        long phases = plan.run().stops().stream().filter(s -> s.copy() == 1).count() / 2;
+        assertThat(turns).hasSize((int) (5 * phases));
+        double seconds = turns.stream().mapToDouble(e -> e.args().get("seconds")).sum();
+        assertThat(seconds).isCloseTo(turns.size() * (6 + 60.0 / 20), within(1e-9));
     }
 
     @Test
