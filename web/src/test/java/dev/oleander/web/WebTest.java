@@ -1,5 +1,7 @@
 package dev.oleander.web;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.AccountRepository;
@@ -10,7 +12,9 @@ import dev.oleander.web.job.SheetField;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.time.Duration;
 import java.util.List;
+import java.util.function.Supplier;
 import org.flywaydb.core.Flyway;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -91,6 +95,15 @@ public abstract class WebTest {
                     person("mira"));
         } catch (IOException unreadable) {
             throw new UncheckedIOException(file, unreadable);
+        }
+    }
+
+    /** Waits until something is seen, a minute at most. */
+    protected static void until(Supplier<Boolean> seen) throws InterruptedException {
+        long deadline = System.nanoTime() + Duration.ofMinutes(1).toNanos();
+        while (!seen.get()) {
+            assertThat(System.nanoTime()).as("in time").isLessThan(deadline);
+            Thread.sleep(50);
         }
     }
 }

@@ -9,18 +9,15 @@ import dev.oleander.web.account.PageClient;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.longwork.WorkProgress;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** Drawings that take long to read. */
 class ArrivalsTest extends WebTest {
 
-    private static final Duration LONG = Duration.ofSeconds(30);
     private static final IntakeForm FORM =
             new IntakeForm("teasel", "mild steel", "6", "2", "Quay & Sons");
 
@@ -41,14 +38,6 @@ class ArrivalsTest extends WebTest {
                     told.add("kept: " + soFar);
                 }
             };
-
-    private static void until(Supplier<Boolean> seen) throws InterruptedException {
-        long deadline = System.nanoTime() + LONG.toNanos();
-        while (!seen.get()) {
-            assertThat(System.nanoTime()).as("in time").isLessThan(deadline);
-            Thread.sleep(50);
-        }
-    }
 
     private long jobs(String name) {
         return board.search(new BoardQuery(name, "", "", 1)).total();

@@ -8,7 +8,6 @@ import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
 import java.time.Duration;
 import java.util.List;
-import java.util.function.Supplier;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -23,8 +22,6 @@ import tools.jackson.databind.JsonNode;
 @DirtiesContext
 class LongPlansTest extends WebTest {
 
-    private static final Duration LONG = Duration.ofSeconds(60);
-
     @Autowired private JdbcTemplate sql;
     private static SecondNode other;
 
@@ -38,14 +35,6 @@ class LongPlansTest extends WebTest {
     @AfterAll
     static void endTheOther() {
         other.close();
-    }
-
-    private static void until(Supplier<Boolean> seen) throws InterruptedException {
-        long deadline = System.nanoTime() + LONG.toNanos();
-        while (!seen.get()) {
-            assertThat(System.nanoTime()).as("in time").isLessThan(deadline);
-            Thread.sleep(50);
-        }
     }
 
     private List<String> states(long job) {
