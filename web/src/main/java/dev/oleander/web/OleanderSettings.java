@@ -11,6 +11,7 @@ import org.springframework.util.unit.DataSize;
  * @param firstPassword password of the first account outside demo mode; empty: none is made
  * @param mostCopies limit of the quantity of a job
  * @param patience how long a page waits for a plan before it shows that one is being made
+ * @param crowdPatience how long it waits when many plans wait for their turn
  * @param proofPatience how long it waits for the proof when the plan is there, so that it need not
  *     change twice
  * @param longPlan stops from which a plan is long work, done by any node
@@ -24,6 +25,7 @@ public record OleanderSettings(
         String firstPassword,
         int mostCopies,
         Duration patience,
+        Duration crowdPatience,
         Duration proofPatience,
         int longPlan,
         DataSize longImport,

@@ -31,6 +31,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
         properties = {
             "oleander.demo=true",
             "oleander.patience=60s",
+            "oleander.crowd-patience=60s",
             "oleander.proof-patience=60s",
             "logging.level.org.openqa.selenium=error"
         })

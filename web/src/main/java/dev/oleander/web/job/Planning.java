@@ -10,8 +10,9 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.springframework.context.ApplicationEventPublisher;
@@ -32,28 +33,45 @@ public class Planning {
     /** How long somebody waits for a plan that is no state of a job. */
     private static final Duration ASIDE = Duration.ofMinutes(2);
 
-    private final ExecutorService threads = threads(AT_A_TIME, "planning");
+    /** Plans that wait for each that is made, from which on there is a crowd. */
+    private static final int CROWD = 3;
+
+    private final ThreadPoolExecutor threads = threads(AT_A_TIME, "planning");
     private final ExecutorService followers = threads(1, "plan-followers");
     private final Map<Long, PlanWork> works = new ConcurrentHashMap<>();
     private final PlanWork.Patience patience;
+    private final PlanWork.Patience inACrowd;
     private final LongPlans longPlans;
     private final ApplicationEventPublisher events;
 
     Planning(OleanderSettings settings, LongPlans longPlans, ApplicationEventPublisher events) {
         this.patience = new PlanWork.Patience(settings.patience(), settings.proofPatience());
+        this.inACrowd = new PlanWork.Patience(settings.crowdPatience(), settings.proofPatience());
         this.longPlans = longPlans;
         this.events = events;
         longPlans.planBy(this);
     }
 
-    private static ExecutorService threads(int most, String name) {
-        return Executors.newFixedThreadPool(
+    private static ThreadPoolExecutor threads(int most, String name) {
+        return new ThreadPoolExecutor(
                 most,
+                most,
+                0,
+                TimeUnit.SECONDS,
+                new LinkedBlockingQueue<>(),
                 task -> {
                     Thread thread = new Thread(task, name);
                     thread.setDaemon(true);
                     return thread;
                 });
+    }
+
+    /**
+     * In a crowd nobody waits long in vain: a page comes without its plan, which follows when it is
+     * made.
+     */
+    private PlanWork.Patience patience() {
+        return threads.getQueue().size() >= CROWD * AT_A_TIME ? inACrowd : patience;
     }
 
     /** The plan of a job is there that somebody did not wait for. */
@@ -186,7 +204,7 @@ public class Planning {
                     if (before != null) {
                         before.stop();
                     }
-                    return new PlanWork(wanted, patience, () -> tell(wanted.job()));
+                    return new PlanWork(wanted, patience(), () -> tell(wanted.job()));
                 });
     }
 

@@ -221,6 +221,7 @@ class SignInTest extends WebTest {
                 10,
                 Duration.ZERO,
                 Duration.ZERO,
+                Duration.ZERO,
                 1500,
                 DataSize.ofMegabytes(2),
                 Duration.ofDays(1),

@@ -47,7 +47,11 @@ final class SpreadRequests {
             return port;
         }
         if (second == null) {
-            second = SecondNode.start("oleander.patience=60s", "oleander.proof-patience=60s");
+            second =
+                    SecondNode.start(
+                            "oleander.patience=60s",
+                            "oleander.crowd-patience=60s",
+                            "oleander.proof-patience=60s");
             Runtime.getRuntime().addShutdownHook(new Thread(SpreadRequests::end));
         }
         if (first != port) {

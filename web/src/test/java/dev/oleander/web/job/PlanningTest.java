@@ -49,6 +49,7 @@ class PlanningTest {
                         "",
                         1,
                         patience,
+                        Duration.ofMillis(20),
                         Duration.ofMillis(50),
                         1500,
                         DataSize.ofMegabytes(2),
@@ -95,6 +96,24 @@ class PlanningTest {
         assertThat(await(1, slowPlan())).isEmpty();
         assertThat(complete).isTrue();
         verifyNoInteractions(events);
+    }
+
+    @Test
+    void inACrowdNobodyWaitsLong() throws Exception {
+        planning.close();
+        planning = patient(Duration.ofSeconds(60));
+        JobResult slow = slowPlan();
+        int crowd = 5 * Runtime.getRuntime().availableProcessors();
+        for (int job = 100; job < 100 + crowd; job++) {
+            planning.known(new Planning.Wanted(job, 1, 1, null, slow));
+        }
+        assertThat(halfWay.await(10, TimeUnit.SECONDS)).isTrue();
+        long began = System.nanoTime();
+        State state = await(1, slowPlan()).orElseThrow();
+        assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofSeconds(5));
+        assertThat(state).isEqualTo(State.WAITING);
+        goOn.countDown();
+        verify(events, timeout(10_000)).publishEvent(new Planning.Ready(JOB));
     }
 
     @Test
