@@ -24,6 +24,9 @@ import org.springframework.stereotype.Component;
 @Component
 class Arrivals implements WorkKind {
 
+    /** Files of a person that lie in the database and are no jobs. */
+    private static final int MOST = 20;
+
     private final ArrivalTable table;
     private final BoardService board;
     private final AccountRepository accounts;
@@ -69,9 +72,18 @@ class Arrivals implements WorkKind {
         return "arrival " + id;
     }
 
-    /** Keeps a file and sees to it that it becomes a job. */
-    void bring(String fileName, byte[] content, IntakeForm form, SignedIn who) {
-        long id = table.keep(who.id(), fileName, content, form);
+    /**
+     * Keeps a file and sees to it that it becomes a job.
+     *
+     * @throws RefusedEditException when too many of the same person are on their way
+     */
+    void bring(Upload file, IntakeForm form, SignedIn who) {
+        if (table.of(who.id()).size() >= MOST) {
+            throw new RefusedEditException(
+                    "%d large drawings of yours are not read yet, or were dismissed by nobody. Bring %s when there are fewer."
+                            .formatted(MOST, file.name()));
+        }
+        long id = table.keep(who.id(), file.name(), file.content(), form);
         want(id, who.id());
     }
 

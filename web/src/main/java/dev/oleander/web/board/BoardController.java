@@ -9,6 +9,7 @@ import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.Customers;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.Stage;
+import dev.oleander.web.job.Uploads;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
@@ -89,13 +90,9 @@ class BoardController {
             Model model,
             HttpServletResponse response)
             throws IOException {
-        BoardService.Brought brought = new BoardService.Brought(List.of(), List.of());
+        BoardService.Brought brought = BoardService.Brought.NOTHING;
         for (MultipartFile file : files) {
-            if (arrivals.isLong(file.getSize())) {
-                arrivals.bring(BoardService.fileName(file), file.getBytes(), form, who);
-            } else {
-                brought = brought.plus(bring(file, form, who));
-            }
+            brought = brought.plus(bring(file, form, who));
         }
         if (brought.problems().isEmpty()) {
             return brought.jobs().size() == 1 && files.size() == 1
@@ -124,6 +121,10 @@ class BoardController {
     private BoardService.Brought bring(MultipartFile file, IntakeForm form, SignedIn who)
             throws IOException {
         try {
+            if (arrivals.isLong(file.getSize())) {
+                arrivals.bring(Uploads.of(file), form, who);
+                return BoardService.Brought.NOTHING;
+            }
             return BoardService.Brought.job(board.bring(file, form, who));
         } catch (DrawingException | RefusedEditException | FormulaException refused) {
             return BoardService.Brought.problem(refused.getMessage());

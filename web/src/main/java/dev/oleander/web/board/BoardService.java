@@ -11,6 +11,7 @@ import dev.oleander.web.job.JobNames;
 import dev.oleander.web.job.JobRepository;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.Uploads;
 import java.io.IOException;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -45,6 +46,8 @@ class BoardService {
 
     /** What became of files: ids of jobs, and sentences about files that became none. */
     record Brought(List<Long> jobs, List<String> problems) {
+
+        static final Brought NOTHING = new Brought(List.of(), List.of());
 
         static Brought job(long id) {
             return new Brought(List.of(id), List.of());
@@ -97,12 +100,7 @@ class BoardService {
 
     /** Makes a job of one file; its name is that of the file. */
     long bring(MultipartFile file, IntakeForm form, SignedIn who) throws IOException {
-        JobService.Upload upload = new JobService.Upload(fileName(file), file.getBytes());
-        return bring(upload, form, who, Progress.NONE, () -> {});
-    }
-
-    static String fileName(MultipartFile file) {
-        return file.getOriginalFilename() == null ? "" : file.getOriginalFilename();
+        return bring(Uploads.of(file), form, who, Progress.NONE, () -> {});
     }
 
     /**

@@ -77,7 +77,13 @@ public class Estimates implements WorkKind {
      * @throws dev.oleander.web.job.NotFoundException when there is no such job
      */
     public Told ask(long job, int quantity, SignedIn who) {
-        JobService.Present present = jobs.present(job);
+        WorkState state = works.want(wish(job, quantity, jobs.present(job), who));
+        List<Estimate> soFar = read(state.soFar());
+        List<String> names = service.names();
+        return new Told(state, soFar, names.subList(soFar.size(), names.size()));
+    }
+
+    private Works.Wish wish(long job, int quantity, JobService.Present present, SignedIn who) {
         String key =
                 "%d/%d/%d/%d/%s"
                         .formatted(
@@ -86,11 +92,7 @@ public class Estimates implements WorkKind {
                                 present.version(),
                                 quantity,
                                 computer.dataVersion());
-        WorkState state =
-                works.want(new Works.Wish(this, key, subject(job), present.version(), who.id()));
-        List<Estimate> soFar = read(state.soFar());
-        List<String> names = service.names();
-        return new Told(state, soFar, names.subList(soFar.size(), names.size()));
+        return new Works.Wish(this, key, subject(job), present.version(), who.id());
     }
 
     /** Waits until all are known, or nothing more will come. */
@@ -111,10 +113,12 @@ public class Estimates implements WorkKind {
 
     /** The estimate for one machine, computed here when it is not known. */
     Estimate one(long job, Machine machine, int quantity, SignedIn who) {
-        return ask(job, quantity, who).soFar().stream()
+        JobService.Present present = jobs.present(job);
+        return works.known(wish(job, quantity, present, who)).stream()
+                .flatMap(state -> read(state.soFar()).stream())
                 .filter(e -> e.id().equals(machine.id()))
                 .findFirst()
-                .orElseGet(() -> service.cut(jobs.present(job).document(), machine, quantity));
+                .orElseGet(() -> service.cut(present.document(), machine, quantity));
     }
 
     void stop(long job) {

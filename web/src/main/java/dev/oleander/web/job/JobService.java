@@ -67,7 +67,22 @@ public class JobService {
     }
 
     /** A drawing file somebody brought. */
-    public record Upload(String name, byte[] content) {}
+    public record Upload(String name, byte[] content) {
+
+        private static final int LONGEST = 200;
+
+        /**
+         * @throws RefusedEditException when the name cannot be kept
+         */
+        public Upload {
+            OrderCheck.requirePlain("name of a file", name);
+            if (name.length() > LONGEST) {
+                throw new RefusedEditException(
+                        "The name of a file has %d characters; at most %d are possible."
+                                .formatted(name.length(), LONGEST));
+            }
+        }
+    }
 
     /**
      * How a job is made.

@@ -76,7 +76,7 @@ class OrderCheck {
     }
 
     /** Names stand in programs, in files' names and on paper: line breaks have no place there. */
-    private static void requirePlain(String what, String name) {
+    static void requirePlain(String what, String name) {
         if (name.chars().anyMatch(Character::isISOControl)) {
             throw new RefusedEditException(
                     "The %s has a line break or another control character in it; it must be one line of text."

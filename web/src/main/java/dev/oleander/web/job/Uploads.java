@@ -13,8 +13,16 @@ public final class Uploads {
     public static List<JobService.Upload> of(List<MultipartFile> files) throws IOException {
         List<JobService.Upload> uploads = new ArrayList<>();
         for (MultipartFile file : files) {
-            uploads.add(new JobService.Upload(file.getOriginalFilename(), file.getBytes()));
+            uploads.add(of(file));
         }
         return uploads;
+    }
+
+    /**
+     * @throws RefusedEditException when its name cannot be kept
+     */
+    public static JobService.Upload of(MultipartFile file) throws IOException {
+        String name = file.getOriginalFilename();
+        return new JobService.Upload(name == null ? "" : name, file.getBytes());
     }
 }

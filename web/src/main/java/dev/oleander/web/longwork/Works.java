@@ -98,6 +98,11 @@ public class Works {
         return new WorkState(wish.id(), Phase.WAITING, 0, "Waiting for its turn");
     }
 
+    /** How far a work is that somebody wanted before; wants nothing. */
+    public Optional<WorkState> known(Wish wish) {
+        return table.find(wish.id());
+    }
+
     /** How many wait for their turn. */
     public int waiting() {
         return table.waiting();

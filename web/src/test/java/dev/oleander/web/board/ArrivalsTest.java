@@ -7,6 +7,8 @@ import dev.oleander.progress.CancelledException;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.JobService.Upload;
+import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.longwork.WorkProgress;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -50,7 +52,7 @@ class ArrivalsTest extends WebTest {
     @Test
     void aDrawingOnItsWayBecomesAJobWithWhatWasAskedOfIt() throws Exception {
         SignedIn mira = person("mira");
-        arrivals.bring("far_away_plate.dxf", sample("cleat_backing_plate"), FORM, mira);
+        arrivals.bring(new Upload("far_away_plate.dxf", sample("cleat_backing_plate")), FORM, mira);
         until(() -> arrivals.of(mira).isEmpty());
         assertThat(board.search(new BoardQuery("far away plate", "", "", 1)).tickets())
                 .singleElement()
@@ -61,7 +63,7 @@ class ArrivalsTest extends WebTest {
     void whatCannotBeReadSaysSoUntilItIsDismissed() throws Exception {
         SignedIn mira = person("mira");
         byte[] letter = "Dear all,\n".getBytes(StandardCharsets.UTF_8);
-        arrivals.bring("long_letter.dxf", letter, FORM, mira);
+        arrivals.bring(new Upload("long_letter.dxf", letter), FORM, mira);
         until(() -> !arrivals.of(mira).get(0).isGoingOn());
         Arrivals.Line line = arrivals.of(mira).get(0);
         assertThat(line.problem()).contains("long_letter.dxf", "line 1");
@@ -112,6 +114,24 @@ class ArrivalsTest extends WebTest {
         assertThatThrownBy(() -> arrivals.run(String.valueOf(id), dropping))
                 .isInstanceOf(CancelledException.class);
         assertThat(jobs("dropped on the way")).isZero();
+    }
+
+    @Test
+    void nobodyLeavesMoreAndMoreFilesThere() {
+        SignedIn anselm = person("anselm");
+        List<Long> all = new ArrayList<>();
+        for (int i = 0; i < 20; i++) {
+            all.add(table.keep(anselm.id(), "letter.dxf", new byte[] {1}, FORM));
+        }
+        assertThatThrownBy(
+                        () -> arrivals.bring(new Upload("one_more.dxf", new byte[1]), FORM, anselm))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("20 large drawings of yours", "one_more.dxf");
+        all.forEach(table::remove);
+        assertThatThrownBy(() -> new Upload("a".repeat(201), new byte[1]))
+                .isInstanceOf(RefusedEditException.class);
+        assertThatThrownBy(() -> new Upload("a\u0000.dxf", new byte[1]))
+                .isInstanceOf(RefusedEditException.class);
     }
 
     @Test
