@@ -35,6 +35,25 @@ record MoveRow(
     static final String RIGHT = "right";
     static final String SYNC = "sync";
 
+    /** A row may end before its last columns: they are empty. */
+    MoveRow {
+        move = given(move);
+        x = given(x);
+        y = given(y);
+        u = given(u);
+        v = given(v);
+        centreX = given(centreX);
+        centreY = given(centreY);
+        feed = given(feed);
+        on = given(on);
+        values = given(values);
+        text = given(text);
+    }
+
+    private static String given(String cell) {
+        return cell == null ? "" : cell;
+    }
+
     static MoveRow event(String word, Map<String, String> values, String text) {
         StringJoiner pairs = new StringJoiner("; ");
         new TreeMap<>(values).forEach((name, value) -> pairs.add(name + "=" + value));

@@ -52,9 +52,7 @@ final class TableReader implements LineReader {
         for (String pair : pairs.split(";")) {
             int equals = pair.indexOf('=');
             if (equals > 0) {
-                values.put(
-                        pair.substring(0, equals).strip(),
-                        Double.parseDouble(pair.substring(equals + 1).strip()));
+                values.put(pair.substring(0, equals).strip(), number(pair.substring(equals + 1)));
             }
         }
         return values;
@@ -105,6 +103,10 @@ final class TableReader implements LineReader {
     }
 
     private static double number(String text) {
-        return Double.parseDouble(text.strip());
+        double number = Double.parseDouble(text.strip());
+        if (!Double.isFinite(number)) {
+            throw new NumberFormatException(text);
+        }
+        return number;
     }
 }

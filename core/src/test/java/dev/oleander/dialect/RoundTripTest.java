@@ -273,4 +273,40 @@ class RoundTripTest {
                 !back.problems().isEmpty() || !result.isEqual(Math.max(1e-3, dialect.resolution()));
         assertThat(found).as(dialect.name() + ": " + mistake).isTrue();
     }
+
+    /** What a transfer or an editor makes of a program: it is told where, and never thrown. */
+    @Property(tries = 300)
+    void brokenTextsAreToldNotThrown(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        Dialect dialect = SHIPPED.get(random.nextInt(SHIPPED.size()));
+        StringBuilder text =
+                new StringBuilder(
+                        new DialectWriter(dialect)
+                                .write(program(random), Samples.FRAME, Map.of())
+                                .text());
+        for (int k = 0; k < 3; k++) {
+            int at = random.nextInt(text.length());
+            int to = Math.min(text.length(), at + random.nextInt(30));
+            switch (random.nextInt(3)) {
+                case 0 -> text.delete(at, to);
+                case 1 -> text.insert(at, ",;=/.+-NXGMI\n ".charAt(random.nextInt(14)));
+                default -> text.replace(at, to, "NaN");
+            }
+        }
+        ReadBack back = new DialectReader(dialect).read(text.toString());
+        assertThat(back.lineOfItem()).hasSize(back.program().items().size());
+        back.problems().forEach(p -> assertThat(p.sentence()).isNotBlank());
+    }
+
+    @Test
+    void aRowOfTheTableMayEndBeforeItsLastColumns() {
+        Dialect table =
+                SHIPPED.stream()
+                        .filter(d -> d.language() == Dialect.Language.TABLE)
+                        .findFirst()
+                        .orElseThrow();
+        ReadBack back = new DialectReader(table).read("rapid,1,2\nline,NaN,2\nleft,3,4\nend\n");
+        assertThat(back.program().items()).hasSize(2);
+        assertThat(back.problems()).hasSize(2);
+    }
 }
