@@ -1,5 +1,6 @@
 package dev.oleander.dialect;
 
+import com.fasterxml.jackson.annotation.Nulls;
 import com.samskivert.mustache.Template;
 import dev.oleander.motion.EventKind;
 import java.util.ArrayList;
@@ -16,6 +17,7 @@ import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidNullException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.dataformat.yaml.YAMLMapper;
 
@@ -26,8 +28,10 @@ final class DialectParser {
             YAMLMapper.builder()
                     .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                     .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
+                    .changeDefaultNullHandling(usual -> usual.withContentNulls(Nulls.FAIL))
                     .build();
 
+    private static final int LEAST_LINE = 8;
     private static final String WORD = "[A-Z]\\d+(\\.\\d+)?";
     private static final Set<String> KINDS =
             Arrays.stream(EventKind.values()).map(EventKind::word).collect(Collectors.toSet());
@@ -94,6 +98,9 @@ final class DialectParser {
                             : type.getSimpleName().toLowerCase(Locale.ROOT);
             return "is \"%s\"; possible is %s.".formatted(format.getValue(), possible);
         }
+        if (wrong instanceof InvalidNullException) {
+            return "has an entry with nothing in it.";
+        }
         Throwable cause = wrong.getCause();
         return cause instanceof DialectException mistake
                 ? ": " + mistake.getMessage() + "."
@@ -113,9 +120,8 @@ final class DialectParser {
         if (!dialect.name().matches("[a-z][a-z0-9-]{1,39}")) {
             mistake("name", "must be 2 to 40 small letters, digits and hyphens");
         }
-        if (dialect.numbering().step() <= 0 || dialect.numbering().most() <= 0) {
-            mistake("numbering", "needs a step and a most above 0");
-        }
+        numbering(dialect.numbering());
+        lines(dialect);
         double sweep = dialect.arcs().largestSweep();
         if (!(sweep >= 1 && sweep <= 360)) {
             mistake("arcs.largestSweep", "must be 1 to 360 degrees, not " + sweep);
@@ -130,6 +136,29 @@ final class DialectParser {
             subprograms(dialect, dialect.subprograms());
         }
         frame(dialect);
+    }
+
+    private void numbering(Dialect.Numbering numbers) {
+        if (numbers.step() <= 0 || numbers.most() <= 0) {
+            mistake("numbering", "needs a step and a most above 0");
+        }
+        if (numbers.start() < 0 || numbers.start() > numbers.most()) {
+            mistake("numbering.start", "must be 0 to the most, not " + numbers.start());
+        }
+        if (numbers.digits() < 0 || numbers.digits() > 9) {
+            mistake("numbering.digits", "must be 0 to 9, not " + numbers.digits());
+        }
+    }
+
+    /** A comment that is too long is cut off: its marks and a little of it have to find room. */
+    private void lines(Dialect dialect) {
+        int marks = dialect.comment().open().length() + dialect.comment().close().length();
+        int least = LEAST_LINE + marks;
+        if (dialect.file().longestLine() < least) {
+            mistake(
+                    "file.longestLine",
+                    "must be at least %d, not %d".formatted(least, dialect.file().longestLine()));
+        }
     }
 
     private void subprograms(Dialect dialect, Dialect.Subprograms subs) {

@@ -72,6 +72,26 @@ class FormatCheckTest {
         assertThat(coarse.faults()).anyMatch(f -> f.contains("the limit is 12"));
     }
 
+    @Test
+    void anEntryWithNothingInItIsToldWithItsLine() {
+        assertThat(FormatCheck.of("x", TEASEL.replace("footer:", "footer:\n  -")).faults())
+                .singleElement()
+                .asString()
+                .matches("x, line \\d+: footer has an entry with nothing in it\\.");
+    }
+
+    @Test
+    void linesAndNumbersHaveTheirLimits() {
+        String wrong =
+                TEASEL.replace("longestLine: 80", "longestLine: -1")
+                        .replace("start: 10,", "start: -10, digits: 12,");
+        assertThat(FormatCheck.of("x", TEASEL).isUsable()).isTrue();
+        assertThat(FormatCheck.of("x", wrong).problem())
+                .contains("file.longestLine must be at least 10, not -1.")
+                .contains("numbering.start must be 0 to the most, not -10.")
+                .contains("numbering.digits must be 0 to 9, not 12.");
+    }
+
     /** Whatever people type into a description, it is told and never breaks. */
     @Property(tries = 400)
     void brokenDescriptionsAreToldNotThrown(@ForAll long seed) {
@@ -79,7 +99,7 @@ class FormatCheckTest {
         List<String> names = DialectLibrary.shippedNames();
         String yaml = DialectLibrary.description(names.get(random.nextInt(names.size())));
         StringBuilder broken = new StringBuilder(yaml);
-        for (int k = 0; k <= random.nextInt(3); k++) {
+        for (int k = 0; k <= random.nextInt(3) && !broken.isEmpty(); k++) {
             int at = random.nextInt(broken.length());
             switch (random.nextInt(4)) {
                 case 0 -> broken.deleteCharAt(at);
