@@ -2,6 +2,7 @@ package dev.oleander.dialect;
 
 import dev.oleander.motion.Excerpt;
 import dev.oleander.motion.Program;
+import dev.oleander.proof.ExcerptCheck;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -9,6 +10,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.IntUnaryOperator;
+import java.util.function.Predicate;
 
 /**
  * Parts a program between its stops into as many as the limits of a format ask for. Each part ends
@@ -33,6 +36,55 @@ public final class SplitWriter {
 
         public Texts {
             lines = List.copyOf(lines);
+        }
+
+        /**
+         * The same with other positions of items.
+         *
+         * @param itemOf by the position of an item; below 0 for one that is nowhere else
+         */
+        public Texts mapped(IntUnaryOperator itemOf) {
+            Written text = checked.written();
+            List<Integer> items =
+                    text.itemOfLine().stream().map(i -> i < 0 ? -1 : itemOf.applyAsInt(i)).toList();
+            return with(
+                    new CheckedWriter.Checked(
+                            new Written(text.lines(), items, text.lineEnd()),
+                            checked.deviation(),
+                            checked.limit(),
+                            checked.faults()));
+        }
+
+        /** The same with what else was found when it was read back. */
+        public Texts found(double deviation, List<String> faults) {
+            List<String> all = new ArrayList<>(checked.faults());
+            all.addAll(faults);
+            return with(
+                    new CheckedWriter.Checked(
+                            checked.written(),
+                            Math.max(checked.deviation(), deviation),
+                            checked.limit(),
+                            all));
+        }
+
+        private Texts with(CheckedWriter.Checked other) {
+            return new Texts(other, lines);
+        }
+
+        /** The parts, each as a text of its own. */
+        public List<Written> parts() {
+            Written whole = checked.written();
+            List<Written> parts = new ArrayList<>();
+            int from = 0;
+            for (int count : lines) {
+                parts.add(
+                        new Written(
+                                whole.lines().subList(from, from + count),
+                                whole.itemOfLine().subList(from, from + count),
+                                whole.lineEnd()));
+                from += count;
+            }
+            return parts;
         }
     }
 
@@ -65,7 +117,29 @@ public final class SplitWriter {
             }
             texts.add(text);
         }
-        return joined(parts, texts);
+        List<String> faults = new ArrayList<>();
+        for (Excerpt part : parts) {
+            Set<String> stops = Set.copyOf(Excerpt.stops(part.program()));
+            faults.addAll(ExcerptCheck.faults(program, stops::contains, part.program()));
+        }
+        return joined(parts, texts).found(0, faults);
+    }
+
+    /**
+     * Writes some stops of a program, with a safe entry, reads that back, and looks whether they
+     * are worked as in the whole. Items are told by their position in the whole.
+     *
+     * @param chosen ids of stops
+     */
+    public Texts write(
+            Program whole,
+            Predicate<String> chosen,
+            Map<String, String> frame,
+            Map<String, String> stopNames) {
+        Excerpt part = Excerpt.of(whole, chosen, endsAtZero());
+        return write(part.program(), frame, stopNames)
+                .mapped(part.itemOf()::get)
+                .found(0, ExcerptCheck.faults(whole, chosen, part.program()));
     }
 
     private static Map<String, String> framed(Map<String, String> frame, int part, int parts) {
@@ -138,10 +212,13 @@ public final class SplitWriter {
     }
 
     private Excerpt excerpt(Program program, Set<String> stops) {
-        boolean home =
-                dialect.positions() == Dialect.Positions.INCREMENTAL
-                        || dialect.language() == Dialect.Language.CODES;
-        return Excerpt.of(program, Set.copyOf(stops)::contains, home);
+        return Excerpt.of(program, Set.copyOf(stops)::contains, endsAtZero());
+    }
+
+    /** Where places are given from where the head is, the next program begins at the zero point. */
+    private boolean endsAtZero() {
+        return dialect.positions() == Dialect.Positions.INCREMENTAL
+                || dialect.language() == Dialect.Language.CODES;
     }
 
     private static boolean fits(Written whole, Dialect.Limits limits) {

@@ -2,15 +2,16 @@ package dev.oleander.motion;
 
 import dev.oleander.geometry.Point;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.function.Predicate;
 
 /**
  * Some stops of a program as a program of their own. What the stops in between had set up for them
- * is set up again where it is needed: the head is up before a travel from elsewhere, the data in
- * use are chosen, the head comes down before it works.
+ * is set up again where it is needed: the head is up before a travel from elsewhere, all that a
+ * machine keeps as it was told ({@link ModalGroup}) is told again, the head comes down before it
+ * works.
  *
  * @param itemOf for each item its position in the whole program; -1 for what was set up again
  */
@@ -49,87 +50,123 @@ public record Excerpt(Program program, List<Integer> itemOf) {
         private final List<Integer> itemOf = new ArrayList<>();
         private Point at = Point.ORIGIN;
         private boolean down;
-        private final Map<EventKind, Item.Event> data = new EnumMap<>(EventKind.class);
+        private final ModalState state = new ModalState();
 
         private void take(Program whole, Predicate<String> chosen) {
             boolean downThere = false;
-            Map<EventKind, Item.Event> dataThere = new EnumMap<>(EventKind.class);
+            ModalState there = new ModalState();
             boolean follows = true;
             for (int i = 0; i < whole.size(); i++) {
                 Item item = whole.items().get(i);
                 String stop = item.origin().stop();
                 boolean wanted = !stop.isEmpty() && chosen.test(stop);
-                if (item instanceof Item.Event event && stays(event)) {
-                    dataThere.put(event.kind(), event);
+                if (wanted && !follows) {
+                    enter(whole, i, there);
                 }
+                there.take(item);
                 if (wanted) {
-                    if (!follows) {
-                        enter(dataThere, item);
-                    }
-                    add(item, downThere, i);
+                    add(item, downThere, there, i);
                 }
                 follows = wanted;
                 downThere = MotionItem.isDown(item, downThere);
             }
         }
 
-        /**
-         * The first item of a stop that does not follow the one it followed in the whole program.
-         */
-        private void enter(Map<EventKind, Item.Event> dataThere, Item first) {
-            lift(first.origin());
-            for (Item.Event event : dataThere.values()) {
-                boolean chooses = first instanceof Item.Event e && e.kind() == event.kind();
-                if (!event.equals(data.get(event.kind())) && !chooses) {
-                    put(
-                            new Item.Event(
-                                    event.kind(), event.args(), event.text(), first.origin()),
-                            -1);
-                    data.put(event.kind(), event);
+        /** Sets up what the first stop after a gap finds set up in the whole program. */
+        private void enter(Program whole, int first, ModalState there) {
+            Origin origin = whole.items().get(first).origin();
+            lift(origin);
+            if (items.isEmpty()) {
+                turnBack(whole, there, origin);
+            }
+            for (ModalGroup group : ModalGroup.values()) {
+                if (group.isBeforeTravel() && !decides(whole, first, group)) {
+                    setUp(group, there, origin);
                 }
             }
         }
 
-        /** Whether what is chosen holds until something else is. */
-        private static boolean stays(Item.Event event) {
-            return event.kind() == EventKind.DATA || event.kind() == EventKind.CONDITION;
+        /**
+         * Nobody knows where a rotary axis stands when a program was broken off: it is turned to
+         * its zero even where the whole program has not turned it yet.
+         */
+        private void turnBack(Program whole, ModalState there, Origin origin) {
+            if (there.held(ModalGroup.INDEX).isPresent()) {
+                return;
+            }
+            OptionalDouble seconds =
+                    whole.items().stream()
+                            .filter(i -> i instanceof Item.Event e && e.kind() == EventKind.INDEX)
+                            .mapToDouble(i -> ((Item.Event) i).args().getOrDefault("seconds", 0.0))
+                            .max();
+            if (seconds.isPresent()) {
+                Map<String, Double> args = Map.of("turn", 0.0, "seconds", seconds.getAsDouble());
+                put(new Item.Event(EventKind.INDEX, args, origin), -1);
+            }
         }
 
-        private void add(Item item, boolean downThere, int from) {
+        /** Whether a stop decides about a group by itself before it works. */
+        private static boolean decides(Program whole, int first, ModalGroup group) {
+            for (int i = first; i < whole.size(); i++) {
+                Item item = whole.items().get(i);
+                if (isWork(item)) {
+                    return false;
+                }
+                if (item instanceof Item.Event event && group.isDecidedBy(event.kind())) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        private static boolean isWork(Item item) {
+            return item instanceof Item.AtFeed
+                    || (item instanceof Item.Event event && event.kind().isOn());
+        }
+
+        private void setUp(ModalGroup group, ModalState there, Origin origin) {
+            if (!there.held(group).equals(state.held(group))) {
+                Item.Event event = there.event(group).orElseThrow();
+                put(new Item.Event(event.kind(), event.args(), event.text(), origin), -1);
+            }
+        }
+
+        private void add(Item item, boolean downThere, ModalState there, int from) {
+            if (isWork(item)) {
+                lower(downThere, item.origin());
+                for (ModalGroup group : ModalGroup.values()) {
+                    if (!group.isBeforeTravel()) {
+                        setUp(group, there, item.origin());
+                    }
+                }
+            }
             if (item instanceof Item.Rapid rapid) {
                 if (!rapid.to().equals(at)) {
                     put(new Item.Rapid(at, rapid.to(), rapid.origin()), from);
                     at = rapid.to();
                 }
             } else if (item instanceof Item.Event event) {
-                event(event, downThere, from);
+                event(event, from);
             } else if (item instanceof Item.AtFeed feed) {
-                lower(downThere, feed.origin());
                 put(feed, from);
                 at = feed.end();
             }
         }
 
-        private void event(Item.Event event, boolean downThere, int from) {
+        private void event(Item.Event event, int from) {
             boolean idle =
                     (event.kind() == EventKind.HEAD_UP && !down)
                             || (event.kind() == EventKind.HEAD_DOWN && down);
-            if (idle) {
-                return;
+            if (!idle) {
+                put(event, from);
+                down = MotionItem.isDown(event, down);
             }
-            if (event.kind().isOn()) {
-                lower(downThere, event.origin());
-            }
-            if (stays(event)) {
-                data.put(event.kind(), event);
-            }
-            put(event, from);
-            down = MotionItem.isDown(event, down);
         }
 
         private void put(Item item, int from) {
             items.add(item);
             itemOf.add(from);
+            state.take(item);
         }
 
         private void lower(boolean downThere, Origin origin) {

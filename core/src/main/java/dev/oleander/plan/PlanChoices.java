@@ -1,6 +1,7 @@
 package dev.oleander.plan;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.revise.Carrying;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -117,6 +118,28 @@ public record PlanChoices(
         }
         return new PlanChoices(
                 quality, order, sequence, stops, smallHoles, recipes, given, pins, changed);
+    }
+
+    /**
+     * The same for a new version of the drawing. An order by hand of which stops are gone ends: the
+     * rule takes its place.
+     */
+    public PlanChoices carried(Carrying to) {
+        List<String> left = to.keys(sequence);
+        PlanChoices carried =
+                new PlanChoices(
+                        quality,
+                        order,
+                        left,
+                        to.keys(stops, (key, choice) -> choice.carried(key, to)),
+                        smallHoles,
+                        recipes,
+                        to.keys(given),
+                        to.stretches(pins),
+                        to.keys(events));
+        return order == OrderRule.BY_HAND && left.size() < sequence.size()
+                ? carried.withOrder(OrderRule.PART_BY_PART, List.of())
+                : carried;
     }
 
     public PlanChoices withPins(List<List<String>> stretches) {

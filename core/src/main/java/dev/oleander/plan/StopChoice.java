@@ -1,5 +1,6 @@
 package dev.oleander.plan;
 
+import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.machine.Compensation;
 import dev.oleander.quantity.Typed;
 import java.util.List;
@@ -103,6 +104,15 @@ public record StopChoice(
                     v.side = side;
                     v.start = start;
                     v.tabs = TabChoice.NOTHING.withAt(tabs.at());
+                });
+    }
+
+    /** The same for what the feature of a key became in a new version of the drawing. */
+    StopChoice carried(String key, Carrying to) {
+        return with(
+                v -> {
+                    v.start = to.along(key, start);
+                    v.tabs = tabs.withAt(to.along(key, tabs.at()));
                 });
     }
 

@@ -1,10 +1,13 @@
 package dev.oleander.proof;
 
+import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.Numbers;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * Something the proof wants a person to see.
@@ -61,7 +64,21 @@ public record Finding(
                         ? place.map(p -> Numbers.plain(p.x(), 2) + "," + Numbers.plain(p.y(), 2))
                                 .orElse("")
                         : alike.stream().min(Comparator.naturalOrder()).orElse(stop);
-        return rule + ":" + where + ":" + Numbers.plain(value, 2);
+        return FindingKey.of(rule, where, value).text();
+    }
+
+    /**
+     * What was accepted, in a new version of the drawing: of a stop only when it did not change, so
+     * that somebody looks again; what belongs to no stop names its place.
+     *
+     * @param acceptances reasons by key
+     */
+    public static Map<String, String> carried(Map<String, String> acceptances, Carrying to) {
+        Map<String, String> carried = new TreeMap<>();
+        acceptances.forEach(
+                (key, reason) ->
+                        FindingKey.carried(key, to).ifPresent(k -> carried.put(k, reason)));
+        return carried;
     }
 
     public boolean blocks() {

@@ -27,9 +27,10 @@ final class WireController {
     private final Map<Integer, Double> registers;
     private final double height;
     private final double chord;
-    private final List<Ruling> moves = new ArrayList<>();
+    private final List<WireMove> moves = new ArrayList<>();
     private Point at = Point.ORIGIN;
     private Point above = Point.ORIGIN;
+    private double turn;
     private boolean left;
     private double offset;
     private boolean compensates;
@@ -58,9 +59,9 @@ final class WireController {
     /**
      * All moves of the wire in the lower and the upper side of the work.
      *
-     * @throws IllegalArgumentException when a register is not known, or a contour cannot be offset
+     * @throws ControllerException when a register is not known, or a contour cannot be offset
      */
-    List<Ruling> run(Program program) {
+    List<WireMove> run(Program program) {
         for (Item item : program.items()) {
             if (item instanceof Item.Event event) {
                 event(event);
@@ -81,7 +82,7 @@ final class WireController {
                 int register = (int) Math.round(event.args().getOrDefault("register", 0.0));
                 Double value = registers.get(register);
                 if (value == null) {
-                    throw new IllegalArgumentException("register D%d is empty".formatted(register));
+                    throw new ControllerException("register D%d is empty".formatted(register));
                 }
                 left = event.kind() == EventKind.COMP_LEFT;
                 offset = value;
@@ -99,6 +100,7 @@ final class WireController {
                 lean = new Lean(side * angle, keeps, plane);
             }
             case TAPER_OFF -> lean = Lean.NONE;
+            case INDEX -> turn = event.args().getOrDefault("turn", 0.0);
             default -> {
                 // nothing that moves the wire
             }
@@ -107,7 +109,8 @@ final class WireController {
 
     private void plain(Item item) {
         if (item instanceof Item.Rapid rapid) {
-            move(new Line(rapid.from(), rapid.to()));
+            add(Ruling.upright(new Line(rapid.from(), rapid.to())), true);
+            stand(rapid.to(), rapid.to());
         } else if (item instanceof Item.TwoPlane both) {
             moveTo(both.lower().to(), both.upper().to());
         } else if (item instanceof Item.Feed feed) {
@@ -120,9 +123,17 @@ final class WireController {
     }
 
     private void move(Segment segment) {
-        moves.add(Ruling.upright(segment));
-        at = segment.end();
-        above = segment.end();
+        add(Ruling.upright(segment), false);
+        stand(segment.end(), segment.end());
+    }
+
+    private void add(Ruling way, boolean rapid) {
+        moves.add(new WireMove(way, turn, rapid));
+    }
+
+    private void stand(Point lower, Point upper) {
+        at = lower;
+        above = upper;
     }
 
     private void moveTo(Point lower, Point upper) {
@@ -132,9 +143,8 @@ final class WireController {
             }
             return;
         }
-        moves.add(new Ruling(segment(at, lower), segment(above, upper)));
-        at = lower;
-        above = upper;
+        add(new Ruling(segment(at, lower), segment(above, upper)), false);
+        stand(lower, upper);
     }
 
     /** A guide that stands still has a stretch of next to nothing. */
@@ -150,6 +160,9 @@ final class WireController {
     private void finish() {
         if (block.isEmpty()) {
             return;
+        }
+        if (block.size() == 1) {
+            throw new ControllerException("an offset leads to no contour");
         }
         List<Element> contour = block.subList(1, block.size());
         boolean leans = contour.stream().anyMatch(e -> e.lean().angle() != 0);
@@ -178,9 +191,8 @@ final class WireController {
         int parts = Math.max(chords(lower), chords(upper));
         for (int i = 1; i <= parts; i++) {
             double t = (double) i / parts;
-            moves.add(new Ruling(segment(at, lower.at(t)), segment(above, upper.at(t))));
-            at = lower.at(t);
-            above = upper.at(t);
+            add(new Ruling(segment(at, lower.at(t)), segment(above, upper.at(t))), false);
+            stand(lower.at(t), upper.at(t));
         }
     }
 
@@ -260,7 +272,7 @@ final class WireController {
                         ? null
                         : GuideCurve.meet(moved[i - 1], moved[i]);
         if (place == null) {
-            throw new IllegalArgumentException("two elements of a contour do not meet");
+            throw new ControllerException("two elements of a contour do not meet");
         }
         end[i - 1] = place[0];
         begin[i] = place[1];
@@ -274,7 +286,7 @@ final class WireController {
         GuideCurve other = moved[i + 1].moved(radius);
         double[] place = one == null || other == null ? null : GuideCurve.meet(one, other);
         if (place == null) {
-            throw new IllegalArgumentException("a rounded corner has no place");
+            throw new ControllerException("a rounded corner has no place");
         }
         double share = moved[i - 1].length() / one.length();
         double shareOther = moved[i + 1].length() / other.length();
@@ -301,7 +313,7 @@ final class WireController {
         for (int i = 0; i < n; i++) {
             moved[i] = contour.get(i).moved(off[i]);
             if (moved[i] == null) {
-                throw new IllegalArgumentException("a radius is smaller than the offset");
+                throw new ControllerException("a radius is smaller than the offset");
             }
             end[i] = moved[i].length();
         }
@@ -332,14 +344,22 @@ final class WireController {
                 Point to = moved[i].at(begin[i]);
                 Point in = moved[i - 1].direction(end[i - 1]);
                 Point out = moved[i].direction(begin[i]);
-                double turn = Math.atan2(in.cross(out), in.dot(out));
-                segments.add(new Arc(at, to, Math.tan(turn / 4)));
+                double bend = Math.atan2(in.cross(out), in.dot(out));
+                requireLength(at, to);
+                segments.add(new Arc(at, to, Math.tan(bend / 4)));
                 at = to;
             }
             Point to = moved[i].at(end[i]);
+            requireLength(at, to);
             segments.add(moved[i].between(begin[i], end[i], at, to));
             at = to;
         }
         return segments;
+    }
+
+    private static void requireLength(Point from, Point to) {
+        if (from.equals(to)) {
+            throw new ControllerException("nothing is left of an element of a contour");
+        }
     }
 }

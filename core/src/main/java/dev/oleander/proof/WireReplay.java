@@ -4,6 +4,7 @@ import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.WireMotion;
@@ -12,10 +13,13 @@ import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /**
  * Compares the wire's way in a plan with what the controller makes of a program that was read back:
- * offsets by its registers, leaning by its angles.
+ * offsets by its registers, leaning by its angles, turning the work by its rotary axis.
  */
 public final class WireReplay {
 
@@ -24,6 +28,9 @@ public final class WireReplay {
 
     /** mm; ways that are farther apart are not the same. */
     private static final double MOST_APART = 5e-3;
+
+    /** degrees */
+    private static final double SAME_TURN = 1e-3;
 
     /** radians between places of an arc */
     private static final double ARC_STEP = 0.02;
@@ -49,27 +56,59 @@ public final class WireReplay {
      */
     public static Result compare(
             Program wire, Program read, Map<Integer, Double> registers, double height) {
-        List<Ruling> planned = planned(wire);
-        List<Ruling> done;
+        return compare(planned(wire, stop -> true), read, registers, height, false);
+    }
+
+    /**
+     * The same for a program of some stops: travels between them may be other ones.
+     *
+     * @param chosen ids of the stops
+     */
+    public static Result compare(
+            Program wire,
+            Predicate<String> chosen,
+            Program read,
+            Map<Integer, Double> registers,
+            double height) {
+        return compare(planned(wire, chosen), read, registers, height, true);
+    }
+
+    private static Result compare(
+            List<WireMove> planned,
+            Program read,
+            Map<Integer, Double> registers,
+            double height,
+            boolean feedsOnly) {
+        List<WireMove> done;
         try {
             done = new WireController(registers, height, WireMotion.CHORD).run(read);
-        } catch (IllegalArgumentException impossible) {
+        } catch (ControllerException impossible) {
             return new Result(
                     0, List.of("The controller cannot run it: " + impossible.getMessage() + "."));
         }
-        return compare(longer(planned), longer(done));
+        return compare(longer(planned, feedsOnly), longer(done, feedsOnly));
     }
 
-    private static Result compare(List<Ruling> planned, List<Ruling> done) {
+    private static Result compare(List<WireMove> planned, List<WireMove> done) {
         if (planned.size() != done.size()) {
             return differently(planned, done);
         }
         double deviation = 0;
         for (int i = 0; i < planned.size(); i++) {
-            deviation = Math.max(deviation, apart(planned.get(i).lower(), done.get(i).lower()));
-            deviation = Math.max(deviation, apart(planned.get(i).upper(), done.get(i).upper()));
+            WireMove one = planned.get(i);
+            WireMove other = done.get(i);
+            deviation = Math.max(deviation, apart(one.way().lower(), other.way().lower()));
+            deviation = Math.max(deviation, apart(one.way().upper(), other.way().upper()));
+            if (Math.abs(one.turn() - other.turn()) > SAME_TURN) {
+                return new Result(deviation, List.of(turned(one.turn(), other.turn(), i)));
+            }
         }
         return new Result(deviation, List.of());
+    }
+
+    private static String turned(double planned, double done, int move) {
+        return "The work is turned to %s° at move %d; in the plan it is %s°."
+                .formatted(Numbers.plain(done, 3), move + 1, Numbers.plain(planned, 3));
     }
 
     private static double apart(Segment a, Segment b) {
@@ -77,24 +116,40 @@ public final class WireReplay {
         return Math.max(ends, a.middle().distance(b.middle()));
     }
 
-    private static List<Ruling> longer(List<Ruling> moves) {
+    private static List<WireMove> longer(List<WireMove> moves, boolean feedsOnly) {
         return moves.stream()
-                .filter(r -> r.lower().length() > LEAST || r.upper().length() > LEAST)
+                .filter(m -> !(feedsOnly && m.rapid()))
+                .filter(m -> m.way().lower().length() > LEAST || m.way().upper().length() > LEAST)
                 .toList();
     }
 
-    private static List<Ruling> planned(Program wire) {
-        List<Ruling> moves = new ArrayList<>();
+    private static List<WireMove> planned(Program wire, Predicate<String> chosen) {
+        List<WireMove> moves = new ArrayList<>();
+        double turn = 0;
         for (Item item : wire.items()) {
-            if (item instanceof Item.Rapid rapid) {
-                moves.add(Ruling.upright(new Line(rapid.from(), rapid.to())));
-            } else if (item instanceof Item.Feed feed) {
-                moves.add(Ruling.upright(feed.segment()));
-            } else if (item instanceof Item.TwoPlane both) {
-                moves.add(new Ruling(way(both.lower()), way(both.upper())));
+            if (item instanceof Item.Event event && event.kind() == EventKind.INDEX) {
+                turn = event.args().getOrDefault("turn", 0.0);
+            }
+            if (chosen.test(item.origin().stop())) {
+                Optional<Ruling> way = way(item);
+                if (way.isPresent()) {
+                    moves.add(new WireMove(way.get(), turn, item instanceof Item.Rapid));
+                }
             }
         }
         return moves;
+    }
+
+    private static Optional<Ruling> way(Item item) {
+        if (item instanceof Item.Rapid rapid) {
+            return Optional.of(Ruling.upright(new Line(rapid.from(), rapid.to())));
+        }
+        if (item instanceof Item.Feed feed) {
+            return Optional.of(Ruling.upright(feed.segment()));
+        }
+        return item instanceof Item.TwoPlane both
+                ? Optional.of(new Ruling(way(both.lower()), way(both.upper())))
+                : Optional.empty();
     }
 
     private static Segment way(Item.Way way) {
@@ -105,13 +160,20 @@ public final class WireReplay {
      * Arcs may fall into one chord more or less when their ends were rounded: then both ways are
      * compared as lines in the four coordinates, in either direction.
      */
-    private static Result differently(List<Ruling> planned, List<Ruling> done) {
+    private static Result differently(List<WireMove> planned, List<WireMove> done) {
         if (planned.isEmpty() || done.isEmpty()) {
             return new Result(
                     Double.NaN,
                     List.of(
                             "The wire makes %d moves in the plan, the controller %d."
                                     .formatted(planned.size(), done.size())));
+        }
+        if (!turns(planned).equals(turns(done))) {
+            return new Result(
+                    Double.NaN,
+                    List.of(
+                            "The work is turned to %s; in the plan to %s."
+                                    .formatted(degrees(turns(done)), degrees(turns(planned)))));
         }
         double[][] one = places(planned);
         double[][] other = places(done);
@@ -125,10 +187,29 @@ public final class WireReplay {
         return new Result(deviation, List.of());
     }
 
+    /** Angles of the rotary axis one after the other, in thousandths of a degree. */
+    private static List<Long> turns(List<WireMove> moves) {
+        List<Long> turns = new ArrayList<>();
+        for (WireMove move : moves) {
+            long turn = Math.round(move.turn() / SAME_TURN);
+            if (turns.isEmpty() || turns.get(turns.size() - 1) != turn) {
+                turns.add(turn);
+            }
+        }
+        return turns;
+    }
+
+    private static String degrees(List<Long> turns) {
+        return turns.stream()
+                .map(t -> Numbers.plain(t * SAME_TURN, 3) + "°")
+                .collect(Collectors.joining(", "));
+    }
+
     /** x and y below and above, by place. */
-    private static double[][] places(List<Ruling> moves) {
+    private static double[][] places(List<WireMove> moves) {
         List<double[]> places = new ArrayList<>();
-        for (Ruling move : moves) {
+        for (WireMove made : moves) {
+            Ruling move = made.way();
             int parts = 1;
             if (move.lower() instanceof Arc arc) {
                 parts += (int) (Math.abs(arc.sweep()) / ARC_STEP);

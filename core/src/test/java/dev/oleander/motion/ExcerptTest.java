@@ -3,22 +3,35 @@ package dev.oleander.motion;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.oleander.Drawn;
 import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.dialect.DialectReader;
+import dev.oleander.dialect.DialectWriter;
 import dev.oleander.dialect.FileNames;
 import dev.oleander.dialect.ReadBack;
 import dev.oleander.dialect.SplitWriter;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.plan.wire.CopyChoice;
+import dev.oleander.plan.wire.TaperChoice;
+import dev.oleander.plan.wire.WireChoice;
+import dev.oleander.plan.wire.WireChoices;
+import dev.oleander.plan.wire.WirePlan;
+import dev.oleander.plan.wire.WireSamples;
+import dev.oleander.proof.ExcerptCheck;
+import dev.oleander.proof.WireReplay;
+import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -131,6 +144,144 @@ class ExcerptTest {
         assertThat(first.from()).isEqualTo(Point.ORIGIN);
         assertThatThrownBy(() -> Excerpt.of(WHOLE, stop -> false, false))
                 .hasMessageContaining("no stop");
+    }
+
+    // ---- what a machine keeps as it was told
+
+    private static final Dialect BRACKEN = DialectLibrary.shipped().find("bracken").orElseThrow();
+
+    /** Four openings, each at four angles of a rotary axis; two of them lean. */
+    private static WirePlan turned() {
+        Reading reading =
+                new Drawn()
+                        .rectangle(0, 0, 200, 100)
+                        .circle(30, 30, 8)
+                        .circle(90, 30, 6)
+                        .rectangle(120, 20, 30, 20)
+                        .reading();
+        WireChoice leans = WireChoice.NOTHING.withTaper(TaperChoice.NOTHING.withAngle(Typed.of(1)));
+        CopyChoice round = new CopyChoice(Typed.of(4), Typed.of(90), Point.ORIGIN, true);
+        return WireSamples.plan(
+                reading, 20, WireChoices.NOTHING.withRound(round).withStop("c2", leans));
+    }
+
+    @Property(tries = 60)
+    void anyStopsRoundARotaryAxisAreCutAtTheirAngles(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        WirePlan plan = turned();
+        WireMotion motion = WireMotion.of(plan);
+        Set<String> chosen = some(motion.posted(), random);
+        SplitWriter.Texts texts =
+                new SplitWriter(BRACKEN)
+                        .write(motion.posted(), chosen::contains, Samples.FRAME, Map.of());
+        assertThat(texts.checked().faults()).isEmpty();
+        WireReplay.Result replay = replayed(plan, motion, chosen, texts.checked().written().text());
+        assertThat(replay.faults()).isEmpty();
+        assertThat(replay.deviation()).isLessThan(1e-3);
+    }
+
+    private static Set<String> some(Program program, SplittableRandom random) {
+        List<String> stops = Excerpt.stops(program);
+        Set<String> chosen = new HashSet<>(Set.of(stops.get(random.nextInt(stops.size()))));
+        stops.stream().filter(s -> random.nextInt(3) == 0).forEach(chosen::add);
+        return chosen;
+    }
+
+    private static WireReplay.Result replayed(
+            WirePlan plan, WireMotion motion, Set<String> chosen, String text) {
+        Program read = new DialectReader(BRACKEN).read(text).program();
+        return WireReplay.compare(
+                motion.wire(), chosen::contains, read, plan.registers(), plan.task().height());
+    }
+
+    @Test
+    void whoLeavesTheAngleOutIsFoundByBothJudges() {
+        WirePlan plan = turned();
+        WireMotion motion = WireMotion.of(plan);
+        String turned =
+                motion.posted().items().stream()
+                        .filter(i -> i instanceof Item.Event e && isTurn(e))
+                        .filter(i -> ((Item.Event) i).args().get("turn") == 180)
+                        .findFirst()
+                        .orElseThrow()
+                        .origin()
+                        .stop();
+        Set<String> last = Set.of(turned);
+        Program part = Excerpt.of(motion.posted(), last::contains, false).program();
+        Program without =
+                new Program(
+                        part.items().stream()
+                                .filter(i -> !(i instanceof Item.Event e && isTurn(e)))
+                                .toList());
+        assertThat(ExcerptCheck.faults(motion.posted(), last::contains, without))
+                .anyMatch(f -> f.contains("is worked with no index"))
+                .anyMatch(f -> f.contains("how the rotary axis stands"));
+        String text = new DialectWriter(BRACKEN).write(without, Samples.FRAME, Map.of()).text();
+        assertThat(replayed(plan, motion, last, text).faults())
+                .singleElement()
+                .asString()
+                .contains("The work is turned to 0°");
+    }
+
+    private static boolean isTurn(Item.Event event) {
+        return event.kind() == EventKind.INDEX;
+    }
+
+    @Test
+    void whoBeginsAgainAtTheZeroOfTheAxisTurnsItThere() {
+        Program whole = WireMotion.of(turned()).posted();
+        String second = Excerpt.stops(whole).get(1);
+        Program part = Excerpt.of(whole, second::equals, false).program();
+        assertThat(part.items().get(0))
+                .isInstanceOfSatisfying(
+                        Item.Event.class,
+                        e -> {
+                            assertThat(e.kind()).isEqualTo(EventKind.INDEX);
+                            assertThat(e.args()).containsEntry("turn", 0.0);
+                        });
+    }
+
+    /** Every modal group, changed between and in the stops at random. */
+    @Property(tries = 500)
+    void allThatWasToldIsToldAgain(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        List<Item> items = new ArrayList<>();
+        Point at = Point.ORIGIN;
+        for (int stop = 1; stop <= 8; stop++) {
+            Origin origin = new Origin("c%d.1".formatted(stop), 0, -1);
+            Point to = new Point(10 * stop, random.nextInt(3));
+            modal(items, random, origin);
+            items.add(new Item.Rapid(at, to, origin));
+            modal(items, random, origin);
+            items.add(new Item.Event(EventKind.PROCESS_ON, Map.of(), origin));
+            for (int k = 0; k < 3; k++) {
+                Point next = to.plus(new Point(0, 1 + k));
+                modal(items, random, origin);
+                items.add(new Item.Feed(new Line(to, next), 100, true, origin));
+                to = next;
+            }
+            items.add(new Item.Event(EventKind.PROCESS_OFF, Map.of(), origin));
+            modal(items, random, origin);
+            at = to;
+        }
+        Program whole = new Program(items);
+        Set<String> chosen = some(whole, random);
+        Program part = Excerpt.of(whole, chosen::contains, false).program();
+        assertThat(ExcerptCheck.faults(whole, chosen::contains, part)).isEmpty();
+        if (chosen.size() == 8) {
+            assertThat(part.items().subList(0, items.size())).isEqualTo(items);
+        }
+    }
+
+    private static void modal(List<Item> items, SplittableRandom random, Origin origin) {
+        List<EventKind> kinds =
+                Arrays.stream(EventKind.values()).filter(k -> k.group().isPresent()).toList();
+        while (random.nextInt(3) == 0) {
+            EventKind kind = kinds.get(random.nextInt(kinds.size()));
+            double value = random.nextInt(3);
+            Map<String, Double> args = Map.of("turn", 90 * value, "row", value, "seconds", 1.0);
+            items.add(new Item.Event(kind, args, origin));
+        }
     }
 
     // ---- parted by the limits of a format

@@ -1,5 +1,6 @@
 package dev.oleander.plan.wire;
 
+import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.Typed;
 
@@ -40,6 +41,16 @@ public record EntryChoice(
 
     private static <T> T or(T value, T otherwise) {
         return value != null ? value : otherwise;
+    }
+
+    /** See {@link WireChoice#carried}. */
+    EntryChoice carried(String key, Carrying to) {
+        EntryChoice moved =
+                withHole(hole == null ? null : to.place(key, hole)).withStart(to.along(key, start));
+        // an open line is cut from the end that it was cut from
+        return to.isTurned(key)
+                ? moved.withAnticlockwise(Boolean.FALSE.equals(anticlockwise))
+                : moved;
     }
 
     public EntryChoice withHole(Point value) {

@@ -1,5 +1,6 @@
 package dev.oleander.plan.wire;
 
+import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
@@ -96,6 +97,11 @@ public record RepeatChoice(
 
     private static int whole(Typed typed) {
         return typed == null ? 1 : (int) Math.round(typed.value());
+    }
+
+    /** See {@link WireChoice#carried}. */
+    RepeatChoice carried(String key, Carrying to) {
+        return centre == null ? this : withCentre(to.place(key, centre));
     }
 
     public RepeatChoice withColumns(Typed value) {

@@ -1,5 +1,6 @@
 package dev.oleander.plan.wire;
 
+import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.quantity.Typed;
 import java.util.Map;
 import java.util.Objects;
@@ -42,6 +43,21 @@ public record TaperChoice(
                 corners != null ? corners : other.corners,
                 kinds,
                 land != null ? land : other.land);
+    }
+
+    /** See {@link WireChoice#carried}. */
+    TaperChoice carried(String key, Carrying to) {
+        boolean turned = to.isTurned(key);
+        return new TaperChoice(
+                turned ? against(angle) : angle,
+                to.elements(key, elements, a -> turned ? against(a) : a),
+                corners,
+                to.elements(key, cornerOf, c -> c),
+                land);
+    }
+
+    private static Typed against(Typed angle) {
+        return angle == null ? null : Typed.of(-angle.value());
     }
 
     public TaperChoice withAngle(Typed value) {

@@ -1,7 +1,9 @@
 package dev.oleander.plan.wire;
 
+import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.quantity.Typed;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Another contour at the upper side.
@@ -19,6 +21,26 @@ public record UpperChoice(String feature, Matching matching, List<Link> lines, T
     public UpperChoice {
         matching = matching == null ? Matching.CORNERS : matching;
         lines = lines == null ? List.of() : List.copyOf(lines);
+    }
+
+    /**
+     * See {@link WireChoice#carried}; empty when the upper contour is gone.
+     *
+     * @param key of the lower contour
+     */
+    Optional<UpperChoice> carried(String key, Carrying to) {
+        return to.key(feature)
+                .map(
+                        above ->
+                                new UpperChoice(
+                                        above,
+                                        matching,
+                                        lines.stream().map(l -> carried(l, key, to)).toList(),
+                                        to.along(feature, start)));
+    }
+
+    private Link carried(Link line, String key, Carrying to) {
+        return new Link(to.along(key, line.lower()), to.along(feature, line.upper()));
     }
 
     public UpperChoice withMatching(Matching value) {

@@ -1,5 +1,7 @@
 package dev.oleander.plan.wire;
 
+import dev.oleander.drawing.revise.Carrying;
+
 /**
  * What a person set for a stop of a wire machine, in groups.
  *
@@ -68,6 +70,24 @@ public record WireChoice(
                 new TaperChoice(null, taper.elements(), null, taper.cornerOf(), null),
                 upper,
                 repeat);
+    }
+
+    /**
+     * The same for what the feature of a key became in a new version of the drawing. When the
+     * contour above it moved or is gone, the feature is stale.
+     */
+    WireChoice carried(String key, Carrying to) {
+        UpperChoice above = upper == null ? null : upper.carried(key, to).orElse(null);
+        if (upper != null && !to.isSame(upper.feature())) {
+            to.makeStale(key);
+        }
+        return new WireChoice(
+                entry.carried(key, to),
+                passes,
+                slug.withAt(to.along(key, slug.at())),
+                taper.carried(key, to),
+                above,
+                repeat.carried(key, to));
     }
 
     public WireChoice withEntry(EntryChoice value) {

@@ -1,5 +1,6 @@
 package dev.oleander.plan.wire;
 
+import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.quantity.Typed;
 import java.util.List;
 import java.util.Map;
@@ -49,6 +50,28 @@ public record WireChoices(
 
     public WireOrder orderOr() {
         return order == null ? WireOrder.UNATTENDED_FIRST : order;
+    }
+
+    /**
+     * The same for a new version of the drawing. An order by hand of which stops are gone ends: the
+     * usual one takes its place.
+     */
+    public WireChoices carried(Carrying to) {
+        List<String> left = to.keys(sequence);
+        boolean ends = order == WireOrder.BY_HAND && left.size() < sequence.size();
+        return new WireChoices(
+                wire,
+                finish,
+                ends ? null : order,
+                ends ? List.of() : left,
+                all,
+                to.keys(stops, (key, choice) -> choice.carried(key, to)),
+                recipes,
+                to.keys(given),
+                round,
+                calls,
+                clearance,
+                to.keys(sets));
     }
 
     public WireChoices withWire(String value) {

@@ -132,6 +132,10 @@ public record JobDocument(
         return new JobDocument(order, shape, plan, sheet, acceptances, value);
     }
 
+    JobDocument withAcceptances(Map<String, String> value) {
+        return new JobDocument(order, shape, plan, sheet, value, wire);
+    }
+
     /** Null takes an acceptance back. */
     public JobDocument withAcceptance(String key, String reason) {
         Map<String, String> changed = new TreeMap<>(acceptances);
@@ -140,6 +144,6 @@ public record JobDocument(
         } else {
             changed.put(key, reason);
         }
-        return new JobDocument(order, shape, plan, sheet, changed, wire);
+        return withAcceptances(changed);
     }
 }

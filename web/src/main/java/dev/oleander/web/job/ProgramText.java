@@ -1,6 +1,5 @@
 package dev.oleander.web.job;
 
-import dev.oleander.dialect.CheckedWriter.Checked;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectReader;
 import dev.oleander.dialect.SplitWriter;
@@ -8,7 +7,6 @@ import dev.oleander.dialect.Written;
 import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutRow;
 import dev.oleander.motion.DataTable;
-import dev.oleander.motion.Excerpt;
 import dev.oleander.motion.PostedProgram;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Registers;
@@ -19,7 +17,6 @@ import dev.oleander.quantity.Numbers;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.IntUnaryOperator;
 import java.util.stream.Collectors;
 
 /** A job's program as text, read back and compared. */
@@ -41,16 +38,13 @@ public final class ProgramText {
         PostedProgram posted = posted(result);
         Map<String, String> names = names(result);
         SplitWriter writer = new SplitWriter(format);
-        if (trial.isEmpty()) {
-            SplitWriter.Texts texts =
-                    mapped(writer.write(posted.program(), frame, names), posted.itemOfHead()::get);
-            return result.wire().map(plan -> replayed(texts, result, format)).orElse(texts);
-        }
-        boolean home = format.positions() == Dialect.Positions.INCREMENTAL;
-        Excerpt part = Excerpt.of(posted.program(), trial::contains, home);
-        return mapped(
-                writer.write(part.program(), frame, names),
-                i -> part.itemOf().get(i) < 0 ? -1 : posted.itemOfHead().get(part.itemOf().get(i)));
+        SplitWriter.Texts texts =
+                trial.isEmpty()
+                        ? writer.write(posted.program(), frame, names)
+                        : writer.write(posted.program(), trial::contains, frame, names);
+        SplitWriter.Texts mapped = texts.mapped(posted.itemOfHead()::get);
+        boolean whole = trial.isEmpty() && mapped.lines().size() == 1;
+        return result.wire().map(plan -> replayed(mapped, whole, result, format)).orElse(mapped);
     }
 
     private static PostedProgram posted(JobResult result) {
@@ -64,36 +58,44 @@ public final class ProgramText {
                                         result.timeline().program()));
     }
 
-    /** What is read back must also move the wire as planned, by registers and angles. */
+    /**
+     * What is read back must also move the wire as planned, by registers and angles; each part that
+     * is a program of its own by itself.
+     *
+     * @param whole whether the text is the program of the run in one part
+     */
     private static SplitWriter.Texts replayed(
-            SplitWriter.Texts texts, JobResult result, Dialect format) {
-        WirePlan plan = result.wire().orElseThrow();
-        Checked checked = texts.checked();
-        if (!checked.isTrue() || !format.events().containsKey("thread")) {
+            SplitWriter.Texts texts, boolean whole, JobResult result, Dialect format) {
+        if (!texts.checked().isTrue() || !format.events().containsKey("thread")) {
             return texts;
         }
-        Program read = new DialectReader(format).read(checked.written().text()).program();
-        WireReplay.Result replay =
-                WireReplay.compare(
-                        result.wireMotion().orElseThrow().wire(),
-                        read,
-                        plan.registers(),
-                        plan.task().height());
-        double deviation = Math.max(checked.deviation(), replay.deviation());
-        return new SplitWriter.Texts(
-                new Checked(checked.written(), deviation, checked.limit(), replay.faults()),
-                texts.lines());
+        WirePlan plan = result.wire().orElseThrow();
+        Program wire = result.wireMotion().orElseThrow().wire();
+        SplitWriter.Texts found = texts;
+        for (Written part : texts.parts()) {
+            Program read = new DialectReader(format).read(part.text()).program();
+            Set<String> stops = stops(part, wire);
+            WireReplay.Result replay =
+                    whole
+                            ? WireReplay.compare(wire, read, plan.registers(), plan.task().height())
+                            : WireReplay.compare(
+                                    wire,
+                                    stops::contains,
+                                    read,
+                                    plan.registers(),
+                                    plan.task().height());
+            found = found.found(replay.deviation(), replay.faults());
+        }
+        return found;
     }
 
-    private static SplitWriter.Texts mapped(SplitWriter.Texts texts, IntUnaryOperator itemOf) {
-        Checked checked = texts.checked();
-        Written text = checked.written();
-        List<Integer> items =
-                text.itemOfLine().stream().map(i -> i < 0 ? -1 : itemOf.applyAsInt(i)).toList();
-        Written known = new Written(text.lines(), items, text.lineEnd());
-        return new SplitWriter.Texts(
-                new Checked(known, checked.deviation(), checked.limit(), checked.faults()),
-                texts.lines());
+    /** Ids of the stops that a text works. */
+    private static Set<String> stops(Written text, Program motion) {
+        return text.itemOfLine().stream()
+                .filter(i -> i >= 0)
+                .map(i -> motion.items().get(i).origin().stop())
+                .filter(stop -> !stop.isEmpty())
+                .collect(Collectors.toSet());
     }
 
     /** Names of the stops for comments, by id. */

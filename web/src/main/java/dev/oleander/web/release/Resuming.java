@@ -142,14 +142,13 @@ public class Resuming {
         }
         Dialect format = format(release);
         Set<String> rest = new HashSet<>(stops.subList(first, stops.size()));
-        boolean home = format.positions() == Dialect.Positions.INCREMENTAL;
-        Excerpt part = Excerpt.of(whole, rest::contains, home);
         Map<String, String> frame = frame(release);
         frame.merge("revision", " from stop " + (first + 1), String::concat);
         Map<String, String> names = new HashMap<>();
         starts(release).forEach(s -> names.put(s.stop(), s.name()));
         try {
-            Checked checked = new SplitWriter(format).write(part.program(), frame, names).checked();
+            Checked checked =
+                    new SplitWriter(format).write(whole, rest::contains, frame, names).checked();
             if (!checked.isTrue()) {
                 throw new ReleaseRefusedException(
                         "Read back, the text is not the rest of the program: "
