@@ -4,15 +4,16 @@ import dev.oleander.quantity.Numbers;
 import java.util.List;
 
 /** The cutting data of one machine. */
-public sealed interface CutBook permits CutTable, WaterjetBook {
-
-    /** Name of the machine. */
-    String machine();
+public sealed interface CutBook extends Book permits CutTable, WaterjetBook {
 
     /** Rows to look through: all there are, or some of what can be computed. */
+    @Override
     List<CutRow> rows();
 
-    List<String> materials();
+    @Override
+    default List<String> words() {
+        return rows().stream().map(CutRow::quality).distinct().toList();
+    }
 
     /** Qualities the book has for a material at a thickness, in the order of the book. */
     List<String> qualities(String material, double thickness);

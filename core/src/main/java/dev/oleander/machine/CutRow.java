@@ -38,7 +38,8 @@ public record CutRow(
         String gas,
         double pressure,
         Corner corner,
-        Cost cost) {
+        Cost cost)
+        implements BookRow {
 
     public CutRow {
         if (!(kerf > 0 && feed > 0 && markFeed > 0 && thickness > 0 && lead > 0)) {

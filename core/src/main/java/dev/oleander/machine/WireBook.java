@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 
 /** The cut book of a wire machine; between two heights it is interpolated. */
-public record WireBook(String machine, List<WireRow> rows) {
+public record WireBook(String machine, List<WireRow> rows) implements Book {
 
     /** Heights nearer than this, mm, are the same row. */
     private static final double SAME = 1e-6;
@@ -77,6 +77,7 @@ public record WireBook(String machine, List<WireRow> rows) {
         return rows.stream().map(WireRow::wire).distinct().toList();
     }
 
+    @Override
     public List<String> materials() {
         return rows.stream().map(WireRow::material).distinct().toList();
     }
@@ -171,5 +172,10 @@ public record WireBook(String machine, List<WireRow> rows) {
                 low.finish(),
                 true,
                 passes);
+    }
+
+    @Override
+    public List<String> words() {
+        return rows.stream().map(WireRow::finish).distinct().toList();
     }
 }

@@ -22,7 +22,8 @@ public record WireRow(
         double height,
         String finish,
         boolean interpolated,
-        List<WirePass> passes) {
+        List<WirePass> passes)
+        implements BookRow {
 
     public WireRow {
         passes = List.copyOf(passes);
@@ -60,5 +61,11 @@ public record WireRow(
     /** Name for people: tool steel 40, fine, brass 0.25. */
     public String label() {
         return "%s %s, %s, %s".formatted(material, Numbers.plain(height, 2), finish, wire);
+    }
+
+    /** Its height. */
+    @Override
+    public double thickness() {
+        return height;
     }
 }

@@ -1,9 +1,9 @@
 package dev.oleander.plan;
 
-import dev.oleander.quantity.Worded;
+import dev.oleander.quantity.Named;
 
 /** How stops are put in order. */
-public enum OrderRule implements Worded {
+public enum OrderRule implements Named {
     /** one part after the other, the quickest way found between them and within each */
     PART_BY_PART("part by part"),
     /** the quickest way found over the whole sheet */
@@ -21,6 +21,7 @@ public enum OrderRule implements Worded {
         this.label = label;
     }
 
+    @Override
     public String label() {
         return label;
     }

@@ -2,6 +2,7 @@ package dev.oleander.plan;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.revise.Carrying;
+import dev.oleander.quantity.Worded;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -9,52 +10,42 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * Everything people decided about the plan of a job.
+ * Everything people decided about the plan of a job that is cut from a sheet.
  *
  * @param quality row of the cut book for the whole job
- * @param order rule for the order
- * @param sequence ids of stops in the order a person gave; used with {@link OrderRule#BY_HAND}
+ * @param run its order by the words of {@link OrderRule}
  * @param smallHoles what is done with holes too small for the cut data; null: as with others
  * @param stops choices by feature ("c3") for all copies, or by stop ("c3.2") for one
  * @param recipes ways to cut kinds of features, where nothing is set for the stop; of several that
  *     fit, the earlier one decides
  * @param given names of recipes given to features by hand, by feature; they go before those that
  *     fit by rule
- * @param pins stretches of ids of stops that stay together in this order, whatever the rule
- * @param events what happens at stops besides their cuts, by feature or by stop
  */
 public record PlanChoices(
         String quality,
-        OrderRule order,
-        List<String> sequence,
+        RunChoices run,
         Map<String, StopChoice> stops,
         SmallHoles smallHoles,
         List<Recipe> recipes,
-        Map<String, String> given,
-        List<List<String>> pins,
-        Map<String, List<StopEvent>> events) {
+        Map<String, String> given)
+        implements Choices<PlanChoices> {
 
     public PlanChoices {
         smallHoles = smallHoles == null ? SmallHoles.AS_OTHERS : smallHoles;
-        sequence = List.copyOf(sequence);
+        run = run == null ? RunChoices.USUAL : run;
         stops = Map.copyOf(stops);
         recipes = recipes == null ? List.of() : List.copyOf(recipes);
         given = given == null ? Map.of() : Map.copyOf(given);
-        pins = pins == null ? List.of() : pins.stream().map(List::copyOf).toList();
-        events = events == null ? Map.of() : Map.copyOf(events);
     }
 
     public static PlanChoices defaults() {
         return new PlanChoices(
-                "standard",
-                OrderRule.PART_BY_PART,
-                List.of(),
-                Map.of(),
-                SmallHoles.AS_OTHERS,
-                List.of(),
-                Map.of(),
-                List.of(),
-                Map.of());
+                "standard", RunChoices.USUAL, Map.of(), SmallHoles.AS_OTHERS, List.of(), Map.of());
+    }
+
+    /** The rule of the order. */
+    public OrderRule order() {
+        return Worded.of(OrderRule.class, run.rule()).orElse(OrderRule.PART_BY_PART);
     }
 
     /** What was set for one stop: for this copy first, then for the feature. */
@@ -88,8 +79,7 @@ public record PlanChoices(
         all.add(recipe);
         Map<String, String> more = new TreeMap<>(given);
         features.forEach(f -> more.put(f, recipe.name()));
-        return new PlanChoices(
-                quality, order, sequence, stops, smallHoles, all, more, pins, events);
+        return new PlanChoices(quality, run, stops, smallHoles, all, more);
     }
 
     /** Without a recipe. */
@@ -97,86 +87,46 @@ public record PlanChoices(
         Map<String, String> left = new TreeMap<>(given);
         left.values().removeIf(recipe::equals);
         List<Recipe> others = recipes.stream().filter(r -> !r.name().equals(recipe)).toList();
-        return new PlanChoices(
-                quality, order, sequence, stops, smallHoles, others, left, pins, events);
+        return new PlanChoices(quality, run, stops, smallHoles, others, left);
     }
 
-    /** What happens at one stop: on every copy, then on this one. */
-    public List<StopEvent> eventsOf(Stop stop) {
-        List<StopEvent> all = new ArrayList<>(events.getOrDefault(stop.feature(), List.of()));
-        all.addAll(events.getOrDefault(stop.id(), List.of()));
-        return all;
-    }
-
-    /** Replaces what happens under a key; nothing removes it. */
-    public PlanChoices withEvents(String key, List<StopEvent> all) {
-        Map<String, List<StopEvent>> changed = new TreeMap<>(events);
-        if (all.isEmpty()) {
-            changed.remove(key);
-        } else {
-            changed.put(key, List.copyOf(all));
-        }
-        return new PlanChoices(
-                quality, order, sequence, stops, smallHoles, recipes, given, pins, changed);
-    }
-
-    /**
-     * The same for a new version of the drawing. An order by hand of which stops are gone ends: the
-     * rule takes its place.
-     */
+    @Override
     public PlanChoices carried(Carrying to) {
-        List<String> left = to.keys(sequence);
-        PlanChoices carried =
-                new PlanChoices(
-                        quality,
-                        order,
-                        left,
-                        to.keys(stops, (key, choice) -> choice.carried(key, to)),
-                        smallHoles,
-                        recipes,
-                        to.keys(given),
-                        to.stretches(pins),
-                        to.keys(events));
-        return order == OrderRule.BY_HAND && left.size() < sequence.size()
-                ? carried.withOrder(OrderRule.PART_BY_PART, List.of())
-                : carried;
+        return new PlanChoices(
+                quality,
+                run.carried(to),
+                to.keys(stops, (key, choice) -> choice.carried(key, to)),
+                smallHoles,
+                recipes,
+                to.keys(given));
     }
 
-    public PlanChoices withPins(List<List<String>> stretches) {
-        return new PlanChoices(
-                quality, order, sequence, stops, smallHoles, recipes, given, stretches, events);
+    @Override
+    public PlanChoices withRun(RunChoices value) {
+        return new PlanChoices(quality, value, stops, smallHoles, recipes, given);
+    }
+
+    /** By a rule. */
+    public PlanChoices withOrder(OrderRule rule) {
+        return withRun(run.by(rule.word()));
     }
 
     public PlanChoices withRecipes(List<Recipe> all) {
-        return new PlanChoices(
-                quality, order, sequence, stops, smallHoles, all, given, pins, events);
+        return new PlanChoices(quality, run, stops, smallHoles, all, given);
     }
 
     /** The same with what another has set for single stops. */
     public PlanChoices withStopsOf(PlanChoices other) {
         return new PlanChoices(
-                quality,
-                order,
-                sequence,
-                other.stops,
-                smallHoles,
-                recipes,
-                given,
-                pins,
-                other.events);
+                quality, run.withEventsOf(other.run), other.stops, smallHoles, recipes, given);
     }
 
     public PlanChoices withQuality(String value) {
-        return new PlanChoices(
-                value, order, sequence, stops, smallHoles, recipes, given, pins, events);
-    }
-
-    public PlanChoices withOrder(OrderRule rule, List<String> ids) {
-        return new PlanChoices(quality, rule, ids, stops, smallHoles, recipes, given, pins, events);
+        return new PlanChoices(value, run, stops, smallHoles, recipes, given);
     }
 
     public PlanChoices withSmallHoles(SmallHoles rule) {
-        return new PlanChoices(quality, order, sequence, stops, rule, recipes, given, pins, events);
+        return new PlanChoices(quality, run, stops, rule, recipes, given);
     }
 
     /** Replaces what is set under a key; nothing set removes it. */
@@ -187,7 +137,6 @@ public record PlanChoices(
         } else {
             changed.put(key, choice);
         }
-        return new PlanChoices(
-                quality, order, sequence, changed, smallHoles, recipes, given, pins, events);
+        return new PlanChoices(quality, run, changed, smallHoles, recipes, given);
     }
 }

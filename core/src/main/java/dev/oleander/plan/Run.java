@@ -1,21 +1,22 @@
 package dev.oleander.plan;
 
 import dev.oleander.machine.Machine;
+import dev.oleander.quantity.Named;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 
 /**
  * The ordered cuts for one machine and one clamping of the stock.
  *
+ * @param order the rule by which the stops were put in order
  * @param events what happens at stops besides their cuts, by id; stops without any are not in it
  * @param drilled holes that are left for drilling, with or without a mark
  */
 public record Run(
         Machine machine,
-        OrderRule order,
+        Named order,
         SheetLayout layout,
         List<Stop> stops,
         Map<String, List<StopEvent>> events,
@@ -30,21 +31,6 @@ public record Run(
     /** What happens at a stop besides its cut. */
     public List<StopEvent> eventsOf(Stop stop) {
         return events.getOrDefault(stop.id(), List.of());
-    }
-
-    /** The events of stops as they were chosen. */
-    public static Map<String, List<StopEvent>> events(PlanChoices choices, List<Stop> stops) {
-        if (choices.events().isEmpty()) {
-            return Map.of();
-        }
-        Map<String, List<StopEvent>> events = new TreeMap<>();
-        for (Stop stop : stops) {
-            List<StopEvent> of = choices.eventsOf(stop);
-            if (!of.isEmpty()) {
-                events.put(stop.id(), of);
-            }
-        }
-        return events;
     }
 
     public Optional<Stop> stop(String id) {

@@ -18,6 +18,7 @@ import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.sheet.SheetPlanner;
@@ -53,7 +54,8 @@ class ExcerptTest {
                 Samples.plan(
                         CLEAT,
                         new SheetPlanner.Order("mild steel", 6, 6),
-                        PlanChoices.defaults().withEvents("c13", List.of(turn)),
+                        PlanChoices.defaults()
+                                .withRun(RunChoices.USUAL.withEvents("c13", List.of(turn))),
                         SheetChoices.defaults());
         return new ProgramCompiler().compile(run);
     }

@@ -11,6 +11,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
@@ -56,12 +57,16 @@ class StopEventsTest {
                 .toList();
     }
 
+    private static PlanChoices with(String key, List<StopEvent> events) {
+        return PlanChoices.defaults().withRun(RunChoices.USUAL.withEvents(key, events));
+    }
+
     @Test
     void theyStandBeforeAndAfterTheCutAndPeopleComeToALiftedHead() {
         Run plain = run(PlanChoices.defaults());
         Stop stop = plain.stops().get(2);
         assertThat(stop.approach().low()).as("comes low when nothing stops it").isTrue();
-        Run run = run(PlanChoices.defaults().withEvents(stop.id(), List.of(TURN, LOOK, COOL, SAY)));
+        Run run = run(with(stop.id(), List.of(TURN, LOOK, COOL, SAY)));
         assertThat(kinds(of(run, stop)))
                 .containsExactly(
                         EventKind.STOP,
@@ -78,7 +83,7 @@ class StopEventsTest {
 
     @Test
     void whatIsSaidOfAFeatureHappensOnEveryCopy() {
-        Run run = run(PlanChoices.defaults().withEvents("c1", List.of(TURN)));
+        Run run = run(with("c1", List.of(TURN)));
         assertThat(run.stops().stream().filter(s -> !run.eventsOf(s).isEmpty()))
                 .extracting(Stop::id)
                 .containsExactlyInAnyOrder("c1.1", "c1.2");
@@ -88,7 +93,7 @@ class StopEventsTest {
     @Test
     void theirTimesAreThoseOfPeopleAndOfWaiting() {
         Seconds plain = RunMotion.of(run(PlanChoices.defaults())).timeline().seconds();
-        Run run = run(PlanChoices.defaults().withEvents("c1.1", List.of(TURN, LOOK, COOL, SAY)));
+        Run run = run(with("c1.1", List.of(TURN, LOOK, COOL, SAY)));
         Seconds with = RunMotion.of(run).timeline().seconds();
         assertThat(with.people()).isEqualTo(120);
         assertThat(with.piercing()).isCloseTo(plain.piercing() + 2.5, within(1e-9));
@@ -97,7 +102,7 @@ class StopEventsTest {
 
     @Test
     void everyFormatWritesThemAndReadsThemBack() {
-        Run run = run(PlanChoices.defaults().withEvents("c1.1", List.of(TURN, LOOK, COOL, SAY)));
+        Run run = run(with("c1.1", List.of(TURN, LOOK, COOL, SAY)));
         Program program = new ProgramCompiler().compile(run);
         List<Dialect> formats =
                 DialectLibrary.shipped().all().stream()
@@ -128,8 +133,8 @@ class StopEventsTest {
         RunMotion motion = RunMotion.of(plan.run());
         for (PlanChoices after :
                 List.of(
-                        before.withEvents("c1.2", List.of(TURN)),
-                        before.withEvents("c1", List.of(COOL)),
+                        before.withRun(before.run().withEvents("c1.2", List.of(TURN))),
+                        before.withRun(before.run().withEvents("c1", List.of(COOL))),
                         before)) {
             plan = PLANNER.plan(PLATE, ORDER, after, SheetChoices.defaults(), plan, Progress.NONE);
             motion = motion.next(plan.run());
@@ -146,7 +151,7 @@ class StopEventsTest {
         Stop stop = plain.stops().get(2);
         Stop next = plain.stops().get(3);
         assertThat(kinds(of(plain, next))).doesNotContain(EventKind.DATA);
-        Run run = run(PlanChoices.defaults().withEvents(stop.id(), List.of(gas, condition)));
+        Run run = run(with(stop.id(), List.of(gas, condition)));
         assertThat(kinds(of(run, stop)).subList(0, 2))
                 .containsExactly(EventKind.GAS, EventKind.CONDITION);
         assertThat(kinds(of(run, next))).startsWith(EventKind.DATA);
@@ -164,7 +169,7 @@ class StopEventsTest {
 
     @Test
     void programsSurviveAsJson() throws IOException {
-        Run run = run(PlanChoices.defaults().withEvents("c1.1", List.of(TURN, COOL, SAY)));
+        Run run = run(with("c1.1", List.of(TURN, COOL, SAY)));
         List<Item> items = new ArrayList<>(new ProgramCompiler().compile(run).items());
         Point at = new Point(3, 4);
         items.add(new Item.Rapid(endOf(items), at, Origin.FRAME));

@@ -31,6 +31,7 @@ import dev.oleander.plan.wire.WirePlanner;
 import dev.oleander.plan.wire.WireSamples;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Typed;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -65,7 +66,7 @@ class WireRepeatTest {
         WireChoice drops =
                 WireChoice.NOTHING.withSlug(SlugChoice.NOTHING.withHandling(SlugHandling.DROP));
         return WireChoices.NOTHING
-                .withOrder(WireOrder.ONE_AT_A_TIME, List.of())
+                .withOrder(WireOrder.ONE_AT_A_TIME)
                 .withStop(round(reading), drops.withRepeat(repeat));
     }
 
@@ -158,10 +159,10 @@ class WireRepeatTest {
                 .isPresent();
     }
 
-    private static List<String> moved(List<Stop> stops) {
-        List<String> ids = stops.stream().map(Stop::id).collect(Collectors.toList());
-        ids.add(0, ids.remove(ids.size() - 1));
-        return ids;
+    private static List<Stop> moved(List<Stop> stops) {
+        List<Stop> moved = new ArrayList<>(stops);
+        moved.add(0, moved.remove(moved.size() - 1));
+        return moved;
     }
 
     @Test
@@ -205,15 +206,15 @@ class WireRepeatTest {
         assertThat(plan.order().breach(moved(plan.run().stops())))
                 .as("the outline before copies that the axis turns to")
                 .isPresent();
-        List<String> ids = plan.run().stops().stream().map(Stop::id).collect(Collectors.toList());
-        String turned =
-                ids.stream()
-                        .filter(i -> i.startsWith(round(reading) + ".3"))
+        List<Stop> stops = new ArrayList<>(plan.run().stops());
+        Stop turned =
+                stops.stream()
+                        .filter(s -> s.id().startsWith(round(reading) + ".3"))
                         .findFirst()
                         .orElseThrow();
-        ids.remove(turned);
-        ids.add(turned);
-        assertThat(plan.order().breach(ids)).as("one of them after the outline").isPresent();
+        stops.remove(turned);
+        stops.add(turned);
+        assertThat(plan.order().breach(stops)).as("one of them after the outline").isPresent();
         assertClean(reading, plan);
     }
 
@@ -264,8 +265,6 @@ class WireRepeatTest {
                                                         Typed.of(190),
                                                         Typed.of(150),
                                                         Typed.of(10))),
-                                List.of(),
-                                stops -> Map.of(),
                                 Progress.NONE);
         assertThat(plan.run().refused()).hasSize(2);
         assertThat(plan.run().refused().get(0).refusal().orElseThrow().sentence())

@@ -70,7 +70,7 @@ class WireReplayTest {
     @Test
     void uprightPassesInEveryOrder() {
         for (WireOrder order : List.of(WireOrder.ONE_AT_A_TIME, WireOrder.PASS_BY_PASS)) {
-            assertRunsAsPlanned(WireChoices.NOTHING.withOrder(order, List.of()));
+            assertRunsAsPlanned(WireChoices.NOTHING.withOrder(order));
         }
         assertRunsAsPlanned(WireChoices.NOTHING);
     }

@@ -1,5 +1,6 @@
 package dev.oleander.drawing.mend;
 
+import dev.oleander.quantity.Worded;
 import java.util.EnumSet;
 import java.util.Set;
 
@@ -14,7 +15,7 @@ import java.util.Set;
 public record MendOptions(double gap, double exact, double fit, Set<Step> steps) {
 
     /** One kind of mending. */
-    public enum Step {
+    public enum Step implements Worded {
         GAPS,
         DOUBLES,
         CRUMBS,

@@ -1,6 +1,7 @@
 package dev.oleander.plan.sheet;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.plan.RunRules;
 import dev.oleander.plan.Stop;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -70,10 +71,22 @@ public final class Precedence {
         return at.id() + stop.substring(dot);
     }
 
-    /** Whether pinned stretches can be kept together with what must come before what. */
-    public boolean permits(List<Stop> stops, List<List<String>> pins) {
-        return Units.areConsistent(
-                stops.stream().filter(s -> s.path().isPresent()).toList(), pins, this);
+    /** The same for the stops of a run. */
+    public RunRules rules(List<Stop> stops) {
+        Map<String, List<String>> before = new HashMap<>();
+        enclosing(stops)
+                .forEach(
+                        (inner, outer) -> {
+                            // those farther out come after the nearest one
+                            if (!outer.isEmpty()) {
+                                before.computeIfAbsent(outer.get(0).id(), k -> new ArrayList<>())
+                                        .add(inner);
+                            }
+                        });
+        return new RunRules(
+                before,
+                (stop, must) -> "the piece would be free before it is cut",
+                stop -> stop.kind() == Stop.Kind.MARK);
     }
 
     /** By id of a stop: the stops that surround it and so come after it. */

@@ -198,7 +198,7 @@ public final class SheetPlan {
                         run.order(),
                         run.layout(),
                         travelled,
-                        Run.events(changed.choices(), travelled),
+                        changed.choices().run().eventsOf(travelled),
                         run.drilled());
         return new SheetPlan(changed, frame, others, copy, next);
     }

@@ -183,7 +183,7 @@ final class SheetWork {
                         choices.order(),
                         layout,
                         stops,
-                        Run.events(choices, stops),
+                        choices.run().eventsOf(stops),
                         drilled);
         PlanFrame frame = new PlanFrame(cuts, ordered, travel);
         return new SheetPlan(task, frame, inOrder, field, run);
@@ -257,8 +257,8 @@ final class SheetWork {
         return new Sequencer(
                         new Precedence(task.reading().byId()),
                         task.costs(layout.stock()),
-                        choices.pins())
-                .order(stops, rule, choices.sequence(), progress);
+                        choices.run().pins())
+                .order(stops, rule, choices.run().sequence(), progress);
     }
 
     /** Seconds between the stops, and what weakening the sheet too early counts as. */

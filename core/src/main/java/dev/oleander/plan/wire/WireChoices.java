@@ -1,7 +1,10 @@
 package dev.oleander.plan.wire;
 
 import dev.oleander.drawing.revise.Carrying;
+import dev.oleander.plan.Choices;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.quantity.Typed;
+import dev.oleander.quantity.Worded;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -11,8 +14,7 @@ import java.util.TreeMap;
  *
  * @param wire of the cut book; null: the first it has
  * @param finish of the cut book for the whole job; null: the one with the most passes but one
- * @param order of the visits; null: unattended first
- * @param sequence ids of stops in the order a person gave; used with {@link WireOrder#BY_HAND}
+ * @param run its order by the words of {@link WireOrder}, unattended first where nothing is said
  * @param all values for every stop, where nothing else is set
  * @param stops choices by feature for all copies, or by stop for one
  * @param recipes ways to cut kinds of features; of several that fit, the earlier one decides
@@ -25,8 +27,7 @@ import java.util.TreeMap;
 public record WireChoices(
         String wire,
         String finish,
-        WireOrder order,
-        List<String> sequence,
+        RunChoices run,
         WireChoice all,
         Map<String, WireChoice> stops,
         List<WireRecipe> recipes,
@@ -34,13 +35,14 @@ public record WireChoices(
         CopyChoice round,
         Boolean calls,
         Typed clearance,
-        List<String> sets) {
+        List<String> sets)
+        implements Choices<WireChoices> {
 
     public static final WireChoices NOTHING =
-            new WireChoices(null, null, null, null, null, null, null, null, null, null, null, null);
+            new WireChoices(null, null, null, null, null, null, null, null, null, null, null);
 
     public WireChoices {
-        sequence = sequence == null ? List.of() : List.copyOf(sequence);
+        run = run == null ? RunChoices.USUAL : run;
         all = all == null ? WireChoice.NOTHING : all;
         stops = stops == null ? Map.of() : Map.copyOf(stops);
         recipes = recipes == null ? List.of() : List.copyOf(recipes);
@@ -48,22 +50,17 @@ public record WireChoices(
         sets = sets == null ? List.of() : List.copyOf(sets);
     }
 
-    public WireOrder orderOr() {
-        return order == null ? WireOrder.UNATTENDED_FIRST : order;
+    /** The rule of the order. */
+    public WireOrder order() {
+        return Worded.of(WireOrder.class, run.rule()).orElse(WireOrder.UNATTENDED_FIRST);
     }
 
-    /**
-     * The same for a new version of the drawing. An order by hand of which stops are gone ends: the
-     * usual one takes its place.
-     */
+    @Override
     public WireChoices carried(Carrying to) {
-        List<String> left = to.keys(sequence);
-        boolean ends = order == WireOrder.BY_HAND && left.size() < sequence.size();
         return new WireChoices(
                 wire,
                 finish,
-                ends ? null : order,
-                ends ? List.of() : left,
+                run.carried(to),
                 all,
                 to.keys(stops, (key, choice) -> choice.carried(key, to)),
                 recipes,
@@ -76,25 +73,28 @@ public record WireChoices(
 
     public WireChoices withWire(String value) {
         return new WireChoices(
-                value, finish, order, sequence, all, stops, recipes, given, round, calls, clearance,
-                sets);
+                value, finish, run, all, stops, recipes, given, round, calls, clearance, sets);
     }
 
     public WireChoices withFinish(String value) {
         return new WireChoices(
-                wire, value, order, sequence, all, stops, recipes, given, round, calls, clearance,
-                sets);
+                wire, value, run, all, stops, recipes, given, round, calls, clearance, sets);
     }
 
-    public WireChoices withOrder(WireOrder rule, List<String> ids) {
+    @Override
+    public WireChoices withRun(RunChoices value) {
         return new WireChoices(
-                wire, finish, rule, ids, all, stops, recipes, given, round, calls, clearance, sets);
+                wire, finish, value, all, stops, recipes, given, round, calls, clearance, sets);
+    }
+
+    /** By a rule. */
+    public WireChoices withOrder(WireOrder rule) {
+        return withRun(run.by(rule.word()));
     }
 
     public WireChoices withAll(WireChoice value) {
         return new WireChoices(
-                wire, finish, order, sequence, value, stops, recipes, given, round, calls,
-                clearance, sets);
+                wire, finish, run, value, stops, recipes, given, round, calls, clearance, sets);
     }
 
     /** Replaces what is set under a key; nothing set removes it. */
@@ -106,42 +106,27 @@ public record WireChoices(
             changed.put(key, choice);
         }
         return new WireChoices(
-                wire, finish, order, sequence, all, changed, recipes, given, round, calls,
-                clearance, sets);
+                wire, finish, run, all, changed, recipes, given, round, calls, clearance, sets);
     }
 
     public WireChoices withRecipes(List<WireRecipe> value, Map<String, String> toFeatures) {
         return new WireChoices(
-                wire,
-                finish,
-                order,
-                sequence,
-                all,
-                stops,
-                value,
-                toFeatures,
-                round,
-                calls,
-                clearance,
-                sets);
+                wire, finish, run, all, stops, value, toFeatures, round, calls, clearance, sets);
     }
 
     public WireChoices withRound(CopyChoice value) {
         return new WireChoices(
-                wire, finish, order, sequence, all, stops, recipes, given, value, calls, clearance,
-                sets);
+                wire, finish, run, all, stops, recipes, given, value, calls, clearance, sets);
     }
 
     public WireChoices withCalls(Boolean value) {
         return new WireChoices(
-                wire, finish, order, sequence, all, stops, recipes, given, round, value, clearance,
-                sets);
+                wire, finish, run, all, stops, recipes, given, round, value, clearance, sets);
     }
 
     /** Features that are cut as punch and as die, with the clearance between both. */
     public WireChoices withSets(Typed value, List<String> features) {
         return new WireChoices(
-                wire, finish, order, sequence, all, stops, recipes, given, round, calls, value,
-                features);
+                wire, finish, run, all, stops, recipes, given, round, calls, value, features);
     }
 }

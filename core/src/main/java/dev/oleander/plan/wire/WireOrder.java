@@ -1,9 +1,9 @@
 package dev.oleander.plan.wire;
 
-import dev.oleander.quantity.Worded;
+import dev.oleander.quantity.Named;
 
 /** How the visits of several openings follow each other. */
-public enum WireOrder implements Worded {
+public enum WireOrder implements Named {
     /** everything of an opening before the next */
     ONE_AT_A_TIME("one at a time"),
     /** all rough cuts, all cut-offs, all skims */
@@ -19,6 +19,7 @@ public enum WireOrder implements Worded {
         this.label = label;
     }
 
+    @Override
     public String label() {
         return label;
     }

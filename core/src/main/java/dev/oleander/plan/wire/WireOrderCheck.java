@@ -1,20 +1,20 @@
 package dev.oleander.plan.wire;
 
-import java.util.ArrayList;
-import java.util.Collection;
+import dev.oleander.plan.RunRules;
+import dev.oleander.plan.Stop;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /** What of a wire's run must come before what. */
-public final class WireOrderCheck {
+final class WireOrderCheck {
 
-    private final Map<String, Set<String>> before = new HashMap<>();
+    private WireOrderCheck() {}
 
-    WireOrderCheck(List<SubjectPlan> plans) {
+    static RunRules rules(List<SubjectPlan> plans) {
+        Map<String, Set<String>> before = new HashMap<>();
         Map<String, List<String>> visitsOf = new HashMap<>();
         for (SubjectPlan plan : plans) {
             visitsOf.put(plan.id(), plan.visits().stream().map(WireVisit::stop).toList());
@@ -32,33 +32,16 @@ public final class WireOrderCheck {
                 earlier = visit.stop();
             }
         }
+        return new RunRules(before, WireOrderCheck::why, stop -> "cut");
     }
 
-    /** Ids of a plan's visits that must come first and are among those still to come. */
-    List<String> blockers(String stop, Collection<String> toCome) {
-        List<String> blockers = new ArrayList<>();
-        for (String must : before.getOrDefault(stop, Set.of())) {
-            if (toCome.contains(must)) {
-                blockers.add(must);
-            }
+    private static String why(Stop stop, Stop must) {
+        boolean same = stop.feature().equals(must.feature()) && stop.copy() == must.copy();
+        if (!same) {
+            return "the piece it lies in would be free before";
         }
-        blockers.sort(null);
-        return blockers;
-    }
-
-    /** A stop that comes before one that it must come after. */
-    public record Breach(String stop, String must) {}
-
-    /** The first place at which an order of ids is not possible. */
-    public Optional<Breach> breach(List<String> order) {
-        Set<String> toCome = new HashSet<>(order);
-        for (String stop : order) {
-            toCome.remove(stop);
-            List<String> blockers = blockers(stop, toCome);
-            if (!blockers.isEmpty()) {
-                return Optional.of(new Breach(stop, blockers.get(0)));
-            }
-        }
-        return Optional.empty();
+        return stop.name().contains("cut-off")
+                ? "the cut-off would come before its skims"
+                : "it would come before what it follows from";
     }
 }

@@ -2,6 +2,7 @@ package dev.oleander.plan.wire;
 
 import dev.oleander.machine.WireRow;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.RunRules;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +29,7 @@ public record WirePlan(
         Map<String, WireSettings> settings,
         List<StartHole> holes,
         Map<String, List<Ruling>> surfaces,
-        WireOrderCheck order) {
+        RunRules order) {
 
     public WirePlan {
         copies = List.copyOf(copies);

@@ -5,7 +5,6 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Transform;
-import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
@@ -31,16 +30,9 @@ public final class WirePlanner {
     }
 
     /**
-     * @param pins stretches of ids of stops that stay together in this order
-     * @param events what happens at stops besides, by stop
      * @throws dev.oleander.plan.PlanException when the stock is not usable
      */
-    public WirePlan plan(
-            Reading reading,
-            SheetChoices sheet,
-            List<List<String>> pins,
-            Events events,
-            Progress progress) {
+    public WirePlan plan(Reading reading, SheetChoices sheet, Progress progress) {
         Subjects subjects = new Subjects(reading, choices);
         WireLayout.Laid laid =
                 new WireLayout(task, choices, subjects)
@@ -55,8 +47,7 @@ public final class WirePlanner {
                         .mapToObj(i -> planner.plan(tasks.get(i)))
                         .toList();
         progress.at(0.7, "Ordering the visits");
-        List<Stop> ordered =
-                new WireSequencer(task, choices, laid.copies(), pins).order(plans, progress);
+        List<Stop> ordered = new WireSequencer(task, choices, laid.copies()).order(plans, progress);
         Map<String, WireVisit> visits = new LinkedHashMap<>();
         Map<String, WireSettings> settings = new LinkedHashMap<>();
         Map<String, List<Ruling>> surfaces = new LinkedHashMap<>();
@@ -67,8 +58,8 @@ public final class WirePlanner {
             plan.hole().ifPresent(holes::add);
             surfaces.put(plan.id(), plan.surface());
         }
-        Map<String, List<StopEvent>> happening = events.of(ordered);
-        Run run = new Run(task.machine(), OrderRule.BY_HAND, layout, ordered, happening, List.of());
+        Map<String, List<StopEvent>> happening = choices.run().eventsOf(ordered);
+        Run run = new Run(task.machine(), choices.order(), layout, ordered, happening, List.of());
         return new WirePlan(
                 task,
                 choices,
@@ -78,12 +69,7 @@ public final class WirePlanner {
                 settings,
                 holes,
                 surfaces,
-                new WireOrderCheck(plans));
-    }
-
-    /** Gives the events of stops. */
-    public interface Events {
-        Map<String, List<StopEvent>> of(List<Stop> stops);
+                WireOrderCheck.rules(plans));
     }
 
     private static List<SubjectPlanner.Task> tasks(Subjects subjects, List<WireCopy> copies) {

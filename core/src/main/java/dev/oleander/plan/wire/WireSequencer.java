@@ -14,7 +14,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -31,14 +30,10 @@ final class WireSequencer {
     /** By copy, what a rotary axis turns the work by, degrees. */
     private final Map<Integer, Double> turns;
 
-    private final List<List<String>> pins;
-
-    WireSequencer(
-            WireTask task, WireChoices choices, List<WireCopy> copies, List<List<String>> pins) {
+    WireSequencer(WireTask task, WireChoices choices, List<WireCopy> copies) {
         this.turns = copies.stream().collect(Collectors.toMap(WireCopy::number, WireCopy::turn));
         this.task = task;
         this.choices = choices;
-        this.pins = pins;
     }
 
     /** Visits that follow each other without travel in between, as one. */
@@ -72,10 +67,9 @@ final class WireSequencer {
             }
         }
         ordered.addAll(refused);
-        List<Stop> wished =
-                choices.orderOr() == WireOrder.BY_HAND ? byHand(ordered, plans) : ordered;
+        List<Stop> wished = choices.order() == WireOrder.BY_HAND ? byHand(ordered) : ordered;
         List<Stop> numbered = new ArrayList<>();
-        for (Stop stop : pinned(wished, new WireOrderCheck(plans))) {
+        for (Stop stop : WireOrderCheck.rules(plans).arranged(wished, choices.run().pins())) {
             numbered.add(stop.numbered(numbered.size() + 1));
         }
         return numbered;
@@ -83,7 +77,7 @@ final class WireSequencer {
 
     private List<Block> blocks(SubjectPlan plan, List<SubjectPlan> plans) {
         List<Block> blocks = new ArrayList<>();
-        WireOrder order = choices.orderOr();
+        WireOrder order = choices.order();
         if (order == WireOrder.ONE_AT_A_TIME) {
             List<WireVisit> visits = plan.visits();
             Point end = visits.get(visits.size() - 1).end();
@@ -187,64 +181,12 @@ final class WireSequencer {
         return order;
     }
 
-    /** As a person moved them, as far as that may be; what is new comes where it was. */
-    private List<Stop> byHand(List<Stop> usual, List<SubjectPlan> plans) {
+    /** As a person moved them; what is new comes after what was there. */
+    private List<Stop> byHand(List<Stop> usual) {
         Map<String, Integer> wished = new HashMap<>();
-        choices.sequence().forEach(id -> wished.putIfAbsent(id, wished.size()));
-        Map<String, Stop> left = new LinkedHashMap<>();
+        choices.run().sequence().forEach(id -> wished.putIfAbsent(id, wished.size()));
         List<Stop> sorted = new ArrayList<>(usual);
         sorted.sort(Comparator.comparingInt(s -> wished.getOrDefault(s.id(), Integer.MAX_VALUE)));
-        sorted.forEach(s -> left.put(s.id(), s));
-        WireOrderCheck check = new WireOrderCheck(plans);
-        List<Stop> order = new ArrayList<>();
-        while (!left.isEmpty()) {
-            Stop next =
-                    left.values().stream()
-                            .filter(s -> check.blockers(s.id(), left.keySet()).isEmpty())
-                            .findFirst()
-                            .orElse(left.values().iterator().next());
-            order.add(next);
-            left.remove(next.id());
-        }
-        return order;
-    }
-
-    /**
-     * Stretches that stay together come where their first or their last stop was, if that may be.
-     */
-    private List<Stop> pinned(List<Stop> order, WireOrderCheck check) {
-        List<Stop> now = order;
-        for (List<String> pin : pins) {
-            List<Stop> stretch =
-                    pin.stream()
-                            .flatMap(id -> order.stream().filter(s -> s.id().equals(id)))
-                            .toList();
-            for (boolean early : new boolean[] {true, false}) {
-                List<Stop> tried = together(now, stretch, early);
-                boolean possible = check.breach(tried.stream().map(Stop::id).toList()).isEmpty();
-                if (possible) {
-                    now = tried;
-                    break;
-                }
-            }
-        }
-        return now;
-    }
-
-    private static List<Stop> together(List<Stop> order, List<Stop> stretch, boolean early) {
-        List<Stop> others = new ArrayList<>(order);
-        int at = -1;
-        for (int i = 0; i < order.size(); i++) {
-            if (stretch.contains(order.get(i)) && (!early || at < 0)) {
-                at = i;
-            }
-        }
-        long before =
-                order.subList(0, Math.max(0, at)).stream()
-                        .filter(s -> !stretch.contains(s))
-                        .count();
-        others.removeAll(stretch);
-        others.addAll((int) before, stretch);
-        return others;
+        return sorted;
     }
 }

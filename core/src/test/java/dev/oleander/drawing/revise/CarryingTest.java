@@ -8,6 +8,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.plan.TabChoice;
 import dev.oleander.plan.wire.EntryChoice;
@@ -15,7 +16,6 @@ import dev.oleander.plan.wire.TaperChoice;
 import dev.oleander.plan.wire.UpperChoice;
 import dev.oleander.plan.wire.WireChoice;
 import dev.oleander.plan.wire.WireChoices;
-import dev.oleander.plan.wire.WireOrder;
 import dev.oleander.proof.Finding;
 import dev.oleander.quantity.Typed;
 import java.util.List;
@@ -57,13 +57,13 @@ class CarryingTest {
                 WireChoices.NOTHING
                         .withStop("c2", leaning(2))
                         .withStop("c3.1", leaning(-1))
-                        .withOrder(WireOrder.BY_HAND, List.of("c3.1", "c2.1"))
+                        .withRun(RunChoices.USUAL.inSequence(List.of("c3.1", "c2.1")))
                         .withSets(Typed.of(0.02), List.of("c3"));
         WireChoices carried = choices.carried(to);
         assertThat(carried.stops()).containsOnlyKeys("c3", "c2.1");
         assertThat(carried.stops().get("c3").taper().usualAngle()).isEqualTo(2);
         assertThat(carried.stops().get("c2.1").taper().usualAngle()).isEqualTo(-1);
-        assertThat(carried.sequence()).containsExactly("c2.1", "c3.1");
+        assertThat(carried.run().sequence()).containsExactly("c2.1", "c3.1");
         assertThat(carried.sets()).containsExactly("c2");
         assertThat(to.stale()).isEmpty();
     }
@@ -148,11 +148,11 @@ class CarryingTest {
                 WireChoices.NOTHING
                         .withStop("c2", loft)
                         .withStop("c3", leaning(1))
-                        .withOrder(WireOrder.BY_HAND, List.of("c3.1", "c2.1"));
+                        .withRun(RunChoices.USUAL.inSequence(List.of("c3.1", "c2.1")));
         WireChoices carried = choices.carried(to);
         assertThat(carried.stops()).containsOnlyKeys("c2");
         assertThat(carried.stops().get("c2").upper()).isNull();
-        assertThat(carried.order()).as("an order of what is gone").isNull();
+        assertThat(carried.run().rule()).as("an order of what is gone").isEmpty();
         assertThat(to.stale()).containsExactly("c2");
     }
 
@@ -174,11 +174,16 @@ class CarryingTest {
         Carrying to = carrying(plate(), swapped());
         PlanChoices plan =
                 PlanChoices.defaults()
-                        .withPins(List.of(List.of("c3.1", "c2.1"), List.of("c9.1", "c2.1")))
-                        .withOrder(OrderRule.BY_HAND, List.of("c2.1", "c3.1", "c1.1"));
+                        .withRun(
+                                RunChoices.USUAL
+                                        .withPins(
+                                                List.of(
+                                                        List.of("c3.1", "c2.1"),
+                                                        List.of("c9.1", "c2.1")))
+                                        .inSequence(List.of("c2.1", "c3.1", "c1.1")));
         PlanChoices carried = plan.carried(to);
-        assertThat(carried.pins()).containsExactly(List.of("c2.1", "c3.1"));
-        assertThat(carried.sequence()).containsExactly("c3.1", "c2.1", "c1.1");
+        assertThat(carried.run().pins()).containsExactly(List.of("c2.1", "c3.1"));
+        assertThat(carried.run().sequence()).containsExactly("c3.1", "c2.1", "c1.1");
         assertThat(carried.order()).isEqualTo(OrderRule.BY_HAND);
     }
 

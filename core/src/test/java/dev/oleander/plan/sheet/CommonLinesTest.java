@@ -20,7 +20,6 @@ import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.quantity.Typed;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -60,7 +59,7 @@ class CommonLinesTest {
     @ParameterizedTest
     @EnumSource(value = OrderRule.class, mode = EnumSource.Mode.EXCLUDE, names = "BY_HAND")
     void everyLineBetweenTwoPlatesIsCutOnceWhateverTheOrder(OrderRule rule) {
-        PlanChoices choices = PlanChoices.defaults().withOrder(rule, List.of());
+        PlanChoices choices = PlanChoices.defaults().withOrder(rule);
         Run run = run(6, true, choices);
         assertThat(run.layout().gap()).isCloseTo(0.26, within(1e-9));
         // two rows of three: four upright lines of 50, three level ones of 80

@@ -15,9 +15,9 @@ import dev.oleander.machine.CutRow;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.ProgramCompiler;
 import dev.oleander.plan.Approach;
-import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.order.TravelTime;
@@ -137,7 +137,8 @@ class HeadTravelTest {
     }
 
     private static Run plan(String machine, Reading reading) {
-        PlanChoices byHand = PlanChoices.defaults().withOrder(OrderRule.BY_HAND, PAST_THE_MIDDLE);
+        PlanChoices byHand =
+                PlanChoices.defaults().withRun(RunChoices.USUAL.inSequence(PAST_THE_MIDDLE));
         var found = Samples.MACHINES.find(machine).orElseThrow();
         return new SheetPlanner(found, Samples.MACHINES.cutBook(found))
                 .plan(

@@ -25,7 +25,7 @@ class LooseSheetTest {
         return Samples.plan(
                 CLEAT,
                 new SheetPlanner.Order("mild steel", thickness, 40),
-                PlanChoices.defaults().withOrder(rule, List.of()),
+                PlanChoices.defaults().withOrder(rule),
                 SheetChoices.defaults().withHeldAt(held));
     }
 

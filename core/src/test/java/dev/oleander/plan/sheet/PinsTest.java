@@ -7,6 +7,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Stop;
 import java.util.ArrayList;
@@ -25,7 +26,7 @@ class PinsTest {
         return Samples.plan(
                 CLEAT,
                 new SheetPlanner.Order("mild steel", 6, 4),
-                PlanChoices.defaults().withOrder(rule, List.of()).withPins(pins),
+                PlanChoices.defaults().withRun(RunChoices.USUAL.by(rule.word()).withPins(pins)),
                 SheetChoices.defaults());
     }
 
@@ -67,8 +68,8 @@ class PinsTest {
     void pinsThatCannotBothHoldAreSeen() {
         List<Stop> stops = plan(OrderRule.SHORTEST, List.of()).stops();
         List<List<String>> crossed = List.of(List.of("c9.1", "c1.2"), List.of("c9.2", "c1.1"));
-        assertThat(PRECEDENCE.permits(stops, crossed)).isFalse();
-        assertThat(PRECEDENCE.permits(stops, crossed.subList(0, 1))).isTrue();
+        assertThat(PRECEDENCE.rules(stops).permits(stops, crossed)).isFalse();
+        assertThat(PRECEDENCE.rules(stops).permits(stops, crossed.subList(0, 1))).isTrue();
         assertThat(PRECEDENCE.firstBreach(plan(OrderRule.SHORTEST, crossed).stops())).isEmpty();
     }
 

@@ -19,6 +19,7 @@ import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.SmallHoles;
@@ -169,7 +170,7 @@ class SheetPlannerTest {
         List<String> ids = run.stops().stream().map(Stop::id).toList();
         List<String> swapped = new ArrayList<>(ids);
         Collections.swap(swapped, 0, 1);
-        Run byHand = plan(PlanChoices.defaults().withOrder(OrderRule.BY_HAND, swapped));
+        Run byHand = plan(PlanChoices.defaults().withRun(RunChoices.USUAL.inSequence(swapped)));
         assertThat(byHand.stops()).extracting(Stop::id).containsExactlyElementsOf(swapped);
 
         List<Stop> wrong = new ArrayList<>(run.stops());
@@ -189,7 +190,7 @@ class SheetPlannerTest {
                         Samples.plan(
                                 reading,
                                 new SheetPlanner.Order("mild steel", 6, 5),
-                                PlanChoices.defaults().withOrder(rule, List.of()),
+                                PlanChoices.defaults().withOrder(rule),
                                 SheetChoices.defaults());
                 assertThat(new Precedence(reading.byId()).firstBreach(run.stops())).isEmpty();
             }
@@ -201,7 +202,7 @@ class SheetPlannerTest {
         double[] travel = new double[2];
         OrderRule[] rules = {OrderRule.SHORTEST, OrderRule.PART_BY_PART};
         for (int i = 0; i < 2; i++) {
-            PlanChoices choices = PlanChoices.defaults().withOrder(rules[i], List.of());
+            PlanChoices choices = PlanChoices.defaults().withOrder(rules[i]);
             Run run =
                     Samples.plan(
                             cleat,
@@ -269,7 +270,7 @@ class SheetPlannerTest {
         return Samples.plan(
                 Samples.reading("cleat_backing_plate"),
                 new SheetPlanner.Order("mild steel", 6, 30),
-                PlanChoices.defaults().withOrder(rule, List.of()),
+                PlanChoices.defaults().withOrder(rule),
                 SheetChoices.defaults());
     }
 

@@ -137,7 +137,7 @@ class RandomWirePlansTest {
             WireOrder.UNATTENDED_FIRST, WireOrder.PASS_BY_PASS, WireOrder.ONE_AT_A_TIME
         };
         return WireChoices.NOTHING
-                .withOrder(orders[random.nextInt(3)], List.of())
+                .withOrder(orders[random.nextInt(3)])
                 .withAll(new WireChoice(entry, passes, slug, taper, null, null));
     }
 }

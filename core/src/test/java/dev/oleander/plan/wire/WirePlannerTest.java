@@ -16,6 +16,7 @@ import dev.oleander.machine.WireRow;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.WireMotion;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.WireCut.Role;
@@ -47,7 +48,7 @@ class WirePlannerTest {
     }
 
     private static WireChoices ordered(WireOrder order) {
-        return WireChoices.NOTHING.withOrder(order, List.of());
+        return WireChoices.NOTHING.withOrder(order);
     }
 
     private static List<Role> roles(WirePlan plan, String stop) {
@@ -326,7 +327,7 @@ class WirePlannerTest {
         Collections.reverse(ids);
         WirePlan plan =
                 WireSamples.plan(
-                        plate(), 40, WireChoices.NOTHING.withOrder(WireOrder.BY_HAND, ids));
+                        plate(), 40, WireChoices.NOTHING.withRun(RunChoices.USUAL.inSequence(ids)));
         List<String> got = plan.run().stops().stream().map(Stop::id).toList();
         assertThat(got).containsExactlyInAnyOrderElementsOf(ids).isNotEqualTo(ids);
         for (String id : got) {

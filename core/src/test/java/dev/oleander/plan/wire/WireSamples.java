@@ -6,11 +6,8 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.machine.WireBook;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Typed;
-import java.util.List;
-import java.util.Map;
 
 /** Plans of the wire machine for tests. */
 public final class WireSamples {
@@ -36,13 +33,7 @@ public final class WireSamples {
     }
 
     public static WirePlan plan(Reading reading, WireTask task, WireChoices choices) {
-        return new WirePlanner(task, choices)
-                .plan(
-                        reading,
-                        ROUND_PARTS,
-                        List.of(),
-                        (List<Stop> stops) -> Map.of(),
-                        Progress.NONE);
+        return new WirePlanner(task, choices).plan(reading, ROUND_PARTS, Progress.NONE);
     }
 
     /** The only feature that is cut. */

@@ -1,5 +1,7 @@
 package dev.oleander.web.api;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
@@ -260,7 +262,7 @@ class JobApi {
                         seen.number(),
                         "Values of " + stop,
                         before ->
-                                (before.wireTask().isPresent()
+                                (before.is(WIRE)
                                                 ? wireEdits.set(
                                                         List.of(stop),
                                                         StopEdits.Scope.COPY,

@@ -6,8 +6,7 @@ import dev.oleander.machine.MachineLibrary;
 import dev.oleander.machine.WireRow;
 import dev.oleander.web.api.ApiJson.DialectJson;
 import dev.oleander.web.api.ApiJson.MachineJson;
-import dev.oleander.web.book.CutBooks;
-import dev.oleander.web.book.WireBooks;
+import dev.oleander.web.book.Books;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.NotFoundException;
 import io.swagger.v3.oas.annotations.media.ArraySchema;
@@ -24,12 +23,10 @@ import org.springframework.web.bind.annotation.RestController;
 class LibraryApi {
 
     private final MachineLibrary machines;
-    private final CutBooks books;
-    private final WireBooks wireBooks;
+    private final Books books;
     private final Formats formats;
 
-    LibraryApi(MachineLibrary machines, CutBooks books, WireBooks wireBooks, Formats formats) {
-        this.wireBooks = wireBooks;
+    LibraryApi(MachineLibrary machines, Books books, Formats formats) {
         this.books = books;
         this.machines = machines;
         this.formats = formats;
@@ -50,7 +47,7 @@ class LibraryApi {
                 m.motion().rapid(),
                 m.motion().acceleration(),
                 m.hourlyRate(),
-                (m.hasWire() ? wireBooks.of(m).materials() : books.of(m).materials()));
+                books.of(m).materials());
     }
 
     /**
@@ -72,11 +69,7 @@ class LibraryApi {
                                                             }))))
     List<?> cutBook(@RequestParam String machine, @RequestParam(required = false) String material) {
         Machine of = known(machine);
-        return of.hasWire()
-                ? wireBooks.of(of).rows().stream()
-                        .filter(r -> isOf(r.material(), material))
-                        .toList()
-                : books.of(of).rows().stream().filter(r -> isOf(r.material(), material)).toList();
+        return books.of(of).rows().stream().filter(r -> isOf(r.material(), material)).toList();
     }
 
     private static boolean isOf(String material, String wanted) {

@@ -1,15 +1,17 @@
 package dev.oleander.web.api;
 
-import dev.oleander.plan.PlanChoices;
-import dev.oleander.plan.wire.WireChoices;
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
+import dev.oleander.plan.Choices;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.NotFoundException;
-import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.Orders;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.ShopRecipes;
-import dev.oleander.web.job.WireJobField;
 import dev.oleander.web.job.WireRecipes;
+import dev.oleander.work.Work;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -32,8 +34,8 @@ class PlanPatch {
      * @throws RefusedEditException naming what is not understood
      */
     JobDocument fresh(JobResult before, JsonNode request) {
-        boolean wire = before.wireTask().isPresent();
-        JobDocument fresh = forgotten(before.document(), wire);
+        Work<?> kind = before.kind();
+        JobDocument fresh = forgotten(before.document(), kind);
         if (request == null || request.isNull()) {
             return fresh;
         }
@@ -42,40 +44,27 @@ class PlanPatch {
         }
         for (Map.Entry<String, JsonNode> entry : request.properties()) {
             if (!entry.getValue().isNull()) {
-                fresh = given(fresh, wire, entry.getKey(), entry.getValue());
+                fresh = given(fresh, kind, entry.getKey(), entry.getValue());
             }
         }
         return fresh;
     }
 
-    /**
-     * What belongs to the work as a whole stays: wire and sets, quality, recipes that came by rule.
-     */
-    private static JobDocument forgotten(JobDocument document, boolean wire) {
-        if (wire) {
-            WireChoices w = document.wire();
-            return document.withWire(
-                    WireChoices.NOTHING
-                            .withWire(w.wire())
-                            .withSets(w.clearance(), w.sets())
-                            .withRound(w.round())
-                            .withCalls(w.calls()));
-        }
-        return document.withPlan(PlanChoices.defaults());
+    private static <C extends Choices<C>> JobDocument forgotten(
+            JobDocument document, Work<C> kind) {
+        return document.changed(kind, kind::forgotten);
     }
 
-    private JobDocument given(JobDocument document, boolean wire, String name, JsonNode value) {
+    private <C extends Choices<C>> JobDocument given(
+            JobDocument document, Work<C> kind, String name, JsonNode value) {
         if (!value.isValueNode()) {
             throw new RefusedEditException("%s must be a single value.".formatted(name));
         }
         String word = value.asString();
         return switch (name) {
-            case "order" -> SheetPatch.ordered(document, wire, word);
-            case "quality" ->
-                    wire
-                            ? document.withWire(WireJobField.FINISH.set(document.wire(), word))
-                            : OrderField.QUALITY.set(document, word);
-            case "recipe" -> withRecipe(document, wire, word);
+            case "order" -> Orders.by(document, kind, word);
+            case "quality" -> document.changed(kind, c -> kind.withData(c, word));
+            case "recipe" -> withRecipe(document, kind, word);
             default ->
                     throw new RefusedEditException(
                             "A plan has no \"%s\" that can be given: order, quality and recipe."
@@ -83,13 +72,12 @@ class PlanPatch {
         };
     }
 
-    private JobDocument withRecipe(JobDocument document, boolean wire, String name) {
+    private JobDocument withRecipe(JobDocument document, Work<?> kind, String name) {
         try {
-            return wire
-                    ? document.withWire(
-                            WireRecipes.given(
-                                    document.wire(), wireRecipes.require(name), List.of()))
-                    : document.withPlan(document.plan().given(recipes.require(name), List.of()));
+            return kind.word().equals(WIRE.word())
+                    ? document.changed(
+                            WIRE, c -> WireRecipes.given(c, wireRecipes.require(name), List.of()))
+                    : document.changed(SHEET, c -> c.given(recipes.require(name), List.of()));
         } catch (NotFoundException unknown) {
             throw new RefusedEditException(unknown.getMessage());
         }

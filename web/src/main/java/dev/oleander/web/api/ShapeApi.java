@@ -4,6 +4,7 @@ import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.Typed;
+import dev.oleander.quantity.Worded;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.api.ApiJson.FaultJson;
 import dev.oleander.web.api.ApiJson.ReadingJson;
@@ -16,7 +17,6 @@ import dev.oleander.web.job.Uploads;
 import java.io.IOException;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.springframework.http.ResponseEntity;
@@ -88,14 +88,13 @@ class ShapeApi {
     private static Set<MendOptions.Step> steps(List<String> words) {
         Set<MendOptions.Step> steps = EnumSet.noneOf(MendOptions.Step.class);
         for (String word : words) {
-            String name = word.replaceAll("([a-z])([A-Z])", "$1_$2").toUpperCase(Locale.ROOT);
-            try {
-                steps.add(MendOptions.Step.valueOf(name));
-            } catch (IllegalArgumentException unknown) {
-                throw new RefusedEditException(
-                        "\"%s\" is nothing that can be mended: gaps, doubles, crumbs, spurs and shortLines are."
-                                .formatted(word));
-            }
+            steps.add(
+                    Worded.of(MendOptions.Step.class, word)
+                            .orElseThrow(
+                                    () ->
+                                            new RefusedEditException(
+                                                    "\"%s\" is nothing that can be mended: gaps, doubles, crumbs, spurs and shortLines are."
+                                                            .formatted(word))));
         }
         return steps;
     }

@@ -5,10 +5,10 @@ import dev.oleander.plan.SheetChoices;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.KeepOutText;
-import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.Orders;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.SheetField;
-import dev.oleander.web.job.WireJobField;
+import dev.oleander.work.Work;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -58,22 +58,21 @@ final class SheetPatch {
      * @throws RefusedEditException naming what is not understood
      */
     static JobDocument apply(JobResult before, JsonNode body) {
-        boolean wire = before.wireTask().isPresent();
         if (!body.isObject()) {
             throw new RefusedEditException(
                     "The body must be a JSON object of values of the sheet.");
         }
         JobDocument changed = before.document();
         for (Map.Entry<String, JsonNode> entry : body.properties()) {
-            changed = one(changed, wire, entry.getKey(), entry.getValue());
+            changed = one(changed, before.kind(), entry.getKey(), entry.getValue());
         }
         return changed;
     }
 
     private static JobDocument one(
-            JobDocument document, boolean wire, String name, JsonNode value) {
+            JobDocument document, Work<?> kind, String name, JsonNode value) {
         return switch (name) {
-            case "order" -> ordered(document, wire, text(name, value));
+            case "order" -> Orders.by(document, kind, text(name, value));
             case "stock" -> document.withSheet(stock(document.sheet(), value));
             case "clamps" ->
                     document.withSheet(
@@ -81,13 +80,6 @@ final class SheetPatch {
                                     document.sheet(), KeepOutText.write(clamps(value))));
             default -> document.withSheet(set(document.sheet(), name, value));
         };
-    }
-
-    /** The order of the stops on a sheet, or of the visits of a wire. */
-    static JobDocument ordered(JobDocument document, boolean wire, String word) {
-        return wire
-                ? document.withWire(WireJobField.ORDER.set(document.wire(), word))
-                : OrderField.ORDER.set(document, word);
     }
 
     private static SheetChoices set(SheetChoices sheet, String name, JsonNode value) {

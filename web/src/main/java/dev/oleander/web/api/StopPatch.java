@@ -9,6 +9,7 @@ import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.StopField;
+import dev.oleander.web.job.Wires;
 import java.util.EnumMap;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
@@ -80,7 +81,7 @@ final class StopPatch {
     }
 
     private static Transform placed(JobResult result, int copy) {
-        return result.wire()
+        return Wires.plan(result)
                 .map(plan -> plan.copy(copy).placement())
                 .orElseGet(
                         () ->

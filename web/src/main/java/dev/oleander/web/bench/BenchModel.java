@@ -1,8 +1,10 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.dialect.DialectException;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Stop;
 import dev.oleander.price.PriceList;
@@ -75,7 +77,8 @@ class BenchModel {
         model.addAttribute("who", who);
         model.addAttribute("error", shown.error());
         model.addAttribute("foot", FootView.of(result));
-        model.addAttribute("orderRules", OrderRule.values());
+        model.addAttribute("order", OrderSlip.of(result));
+        model.addAttribute("sheetCut", result.document().choices(SHEET));
         model.addAttribute("smallHoleRules", SmallHoles.values());
         model.addAttribute("machines", machines.machines());
         List<Stop> stops = planned ? selected(result, shown.selection()) : List.of();
@@ -97,7 +100,7 @@ class BenchModel {
         if (!stops.isEmpty()) {
             model.addAttribute("cuts", new CutsSlip(result, stops, shown.error()));
         }
-        boolean wire = result.machine().hasWire();
+        boolean wire = result.is(WIRE);
         if (wire && planned && !stops.isEmpty()) {
             model.addAttribute("wire", new WireSlip(result, stops, shown.error()));
         }

@@ -14,6 +14,7 @@ import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.Wires;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -78,7 +79,7 @@ public final class CutsSlip {
 
     /** Whether there are other copies of these features, so that a change may be for all. */
     public boolean hasCopies() {
-        return result.wire()
+        return Wires.plan(result)
                 .map(plan -> plan.copies().size() > 1)
                 .orElseGet(() -> result.run().layout().placed() > 1);
     }
@@ -97,15 +98,12 @@ public final class CutsSlip {
         return sorted.size() > 1
                 && sorted.get(sorted.size() - 1).number() - first == sorted.size()
                 && run.subList(first, first + sorted.size()).equals(sorted)
-                && !result.document()
-                        .plan()
-                        .pins()
-                        .contains(sorted.stream().map(Stop::id).toList());
+                && !result.runChoices().pins().contains(sorted.stream().map(Stop::id).toList());
     }
 
     /** Whether one of the stops is pinned to others. */
     public boolean isPinned() {
-        return result.document().plan().pins().stream()
+        return result.runChoices().pins().stream()
                 .anyMatch(pin -> stops.stream().anyMatch(s -> pin.contains(s.id())));
     }
 
@@ -135,8 +133,8 @@ public final class CutsSlip {
     }
 
     public List<String> qualities() {
-        CutBook book = result.book();
-        return book.qualities(result.document().material(), result.document().thickness().value());
+        return ((CutBook) result.book())
+                .qualities(result.document().material(), result.document().thickness().value());
     }
 
     /** Kerf and feed as they are used: from the cut book, not to be changed here. */

@@ -9,11 +9,12 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.Orders;
 import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.RunEdits;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.StopField;
-import dev.oleander.web.job.WireEdits;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -34,17 +35,17 @@ class EditController {
 
     private final JobService jobs;
     private final StopEdits stopEdits;
-    private final WireEdits wireEdits;
+    private final RunEdits runEdits;
     private final EventEdits eventEdits;
     private final EditAnswers answers;
 
     EditController(
             JobService jobs,
             StopEdits stopEdits,
-            WireEdits wireEdits,
+            RunEdits runEdits,
             EventEdits eventEdits,
             EditAnswers answers) {
-        this.wireEdits = wireEdits;
+        this.runEdits = runEdits;
         this.jobs = jobs;
         this.stopEdits = stopEdits;
         this.eventEdits = eventEdits;
@@ -83,11 +84,8 @@ class EditController {
             @RequestParam(defaultValue = "") String shift) {
         List<String> ids = BenchController.ids(moved);
         boolean up = shift.equals("up");
-        JobService.Edit sheet =
-                shift.isEmpty() ? stopEdits.move(ids, before) : stopEdits.shift(ids, up);
-        JobService.Edit wire =
-                shift.isEmpty() ? wireEdits.move(ids, before) : wireEdits.shift(ids, up);
-        JobService.Edit edit = result -> (result.wire().isPresent() ? wire : sheet).apply(result);
+        JobService.Edit edit =
+                shift.isEmpty() ? runEdits.move(ids, before) : runEdits.shift(ids, up);
         return answers.answer(
                 context, EditError.NONE, () -> edit(context, "Order" + of(ids), edit));
     }
@@ -139,7 +137,7 @@ class EditController {
         return answers.answer(
                 context,
                 new EditError("sequence", "", ""),
-                () -> edit(context, "Order" + of(ids), stopEdits.inSequence(ids)));
+                () -> edit(context, "Order" + of(ids), runEdits.inSequence(ids)));
     }
 
     /** Copies what is set for the selected stop to the same contour of equal parts. */
@@ -157,7 +155,7 @@ class EditController {
     @PostMapping("/pins")
     String pins(@ModelAttribute("context") Context context, @RequestParam boolean pinned) {
         List<String> ids = BenchController.ids(context.stop());
-        JobService.Edit edit = pinned ? stopEdits.pin(ids) : stopEdits.unpin(ids);
+        JobService.Edit edit = pinned ? runEdits.pin(ids) : runEdits.unpin(ids);
         String label = (pinned ? "Pinned: " : "Unpinned: ") + ids.size() + " stops";
         return answers.answer(
                 context, new EditError("pins", "", ""), () -> edit(context, label, edit));
@@ -178,6 +176,19 @@ class EditController {
                                 context,
                                 wanted.label(),
                                 before -> wanted.set(before.document(), value)));
+    }
+
+    /** Puts the stops in order by a rule. */
+    @PostMapping("/order-rule")
+    String orderRule(@ModelAttribute("context") Context context, @RequestParam String value) {
+        return answers.answer(
+                context,
+                new EditError("order", value, ""),
+                () ->
+                        edit(
+                                context,
+                                "Order of the stops",
+                                before -> Orders.by(before.document(), before.kind(), value)));
     }
 
     @PostMapping("/sheet-values")

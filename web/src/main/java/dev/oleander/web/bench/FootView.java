@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.motion.Seconds;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
@@ -36,6 +38,6 @@ public record FootView(
 
     /** What the time before a cut is spent on. */
     static String starts(JobResult result) {
-        return result.wireTask().isPresent() ? "threading" : "piercing";
+        return result.is(WIRE) ? "threading" : "piercing";
     }
 }

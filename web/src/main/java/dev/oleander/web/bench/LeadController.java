@@ -9,6 +9,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.NotFoundException;
+import dev.oleander.work.sheet.SheetRun;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -56,10 +57,23 @@ class LeadController {
     Reasons why(@PathVariable long id, @RequestParam String stop) {
         JobResult result = planned(id);
         Stop known = known(result, stop);
-        List<SheetPlan.Candidate> candidates = result.sheetPlan().candidates(stop);
+        List<SheetPlan.Candidate> candidates = sheet(result).candidates(stop);
         List<Place> places = candidates.stream().map(LeadController::place).toList();
         int chosen = known.path().map(p -> indexOf(candidates, p)).orElse(-1);
         return new Reasons(places, chosen, sentence(known, places, chosen));
+    }
+
+    /**
+     * @throws NotFoundException when the job is not cut from a sheet
+     */
+    private static SheetPlan sheet(JobResult result) {
+        return result.own(SheetRun.class)
+                .map(SheetRun::plan)
+                .orElseThrow(
+                        () ->
+                                new NotFoundException(
+                                        "The work of %s has no leads to choose."
+                                                .formatted(result.machine().name())));
     }
 
     private static Place place(SheetPlan.Candidate c) {
@@ -120,7 +134,7 @@ class LeadController {
             throw new ResponseStatusException(
                     HttpStatus.BAD_REQUEST, "The start point must be from 0 to 1000000 mm.");
         }
-        Stop there = result.sheetPlan().trial(stop, start);
+        Stop there = sheet(result).trial(stop, start);
         return there.path()
                 .map(
                         path ->

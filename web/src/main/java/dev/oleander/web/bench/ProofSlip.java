@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.Seconds;
 import dev.oleander.price.PriceList;
@@ -42,7 +44,7 @@ public final class ProofSlip {
         this.pieces = PieceFigures.of(result, stops, prices);
         this.proof = result.proof();
         this.seconds = result.timeline().seconds();
-        this.starts = result.wireTask().isPresent() ? "Threading" : "Piercing";
+        this.starts = result.is(WIRE) ? "Threading" : "Piercing";
     }
 
     public List<FindingRow> findings() {

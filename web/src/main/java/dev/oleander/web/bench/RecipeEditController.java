@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
+
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Recipe;
@@ -56,7 +58,7 @@ class RecipeEditController {
     private Recipe keep(Context context, String name) {
         JobResult result = jobs.view(context.id()).result();
         Stop stop = context.selected(result).get(0);
-        PlanChoices plan = result.document().plan();
+        PlanChoices plan = result.document().choices(SHEET);
         Feature feature = result.reading().byId().get(stop.feature());
         StopChoice choice =
                 plan.of(stop.feature(), stop.copy()).over(plan.recipeFor(feature)).asRecipe();
@@ -67,14 +69,14 @@ class RecipeEditController {
 
     /** What the recipe says is no longer set here as well. */
     private static JobDocument taken(JobResult before, Context context, Recipe recipe) {
-        PlanChoices plan = before.document().plan();
+        PlanChoices plan = before.document().choices(SHEET);
         for (Stop stop : context.selected(before)) {
             for (String key : List.of(stop.feature(), stop.id())) {
                 StopChoice set = plan.stops().getOrDefault(key, StopChoice.NOTHING);
                 plan = plan.withStop(key, set.ofPlace());
             }
         }
-        return before.document().withPlan(plan.given(recipe, context.features(before)));
+        return before.document().with(SHEET, plan.given(recipe, context.features(before)));
     }
 
     /** Gives a recipe to the selected features. */
@@ -87,9 +89,10 @@ class RecipeEditController {
                 before -> {
                     Recipe recipe = recipes.require(name);
                     return before.document()
-                            .withPlan(
+                            .with(
+                                    SHEET,
                                     before.document()
-                                            .plan()
+                                            .choices(SHEET)
                                             .given(recipe, context.features(before)));
                 });
     }
@@ -103,9 +106,10 @@ class RecipeEditController {
                 "Recipe " + name,
                 before ->
                         before.document()
-                                .withPlan(
+                                .with(
+                                        SHEET,
                                         before.document()
-                                                .plan()
+                                                .choices(SHEET)
                                                 .given(recipes.require(name), List.of())));
     }
 
@@ -116,6 +120,8 @@ class RecipeEditController {
                 context,
                 new EditError("recipe", name, ""),
                 "Without recipe " + name,
-                before -> before.document().withPlan(before.document().plan().without(name)));
+                before ->
+                        before.document()
+                                .with(SHEET, before.document().choices(SHEET).without(name)));
     }
 }

@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
+
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Recipe;
@@ -35,7 +37,7 @@ public final class RecipeSlip {
     public record Row(String name, String rule, int stops) {}
 
     public List<Row> ofJob() {
-        PlanChoices plan = result.document().plan();
+        PlanChoices plan = result.document().choices(SHEET);
         Map<String, Feature> features = result.reading().byId();
         return plan.recipes().stream()
                 .map(
@@ -59,7 +61,7 @@ public final class RecipeSlip {
 
     /** Names of recipes that the selected stops go by, each once. */
     public List<String> ofStops() {
-        PlanChoices plan = result.document().plan();
+        PlanChoices plan = result.document().choices(SHEET);
         Map<String, Feature> features = result.reading().byId();
         return stops.stream()
                 .flatMap(s -> plan.recipesOf(features.get(s.feature())).stream())
@@ -75,7 +77,8 @@ public final class RecipeSlip {
 
     /** Those with a rule that the job does not use yet. */
     public List<Recipe> toUse() {
-        List<String> used = result.document().plan().recipes().stream().map(Recipe::name).toList();
+        List<String> used =
+                result.document().choices(SHEET).recipes().stream().map(Recipe::name).toList();
         return shop.stream().filter(r -> r.rule() != null && !used.contains(r.name())).toList();
     }
 

@@ -9,6 +9,7 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.Wires;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -158,7 +159,7 @@ public record RunLineView(
      * Stops of one part and copy belong together; on a wire machine those that run without people.
      */
     private static String title(Stop stop, JobResult result) {
-        if (result.wire().isPresent()) {
+        if (Wires.plan(result).isPresent()) {
             return waits(stop, result) ? "Needs people" : "Runs alone";
         }
         String part =
@@ -169,7 +170,7 @@ public record RunLineView(
     private static boolean waits(Stop stop, JobResult result) {
         boolean asked = result.run().eventsOf(stop).stream().anyMatch(e -> e.kind().isForPeople());
         return asked
-                || result.wire()
+                || Wires.plan(result)
                         .flatMap(plan -> plan.visit(stop.id()))
                         .filter(WireVisit::waits)
                         .isPresent();
@@ -220,7 +221,7 @@ public record RunLineView(
         if (waits(stop, result)) {
             return "waits";
         }
-        return result.document().plan().pins().stream().anyMatch(p -> p.contains(stop.id()))
+        return result.runChoices().pins().stream().anyMatch(p -> p.contains(stop.id()))
                 ? "pinned"
                 : "";
     }

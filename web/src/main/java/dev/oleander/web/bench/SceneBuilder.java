@@ -27,6 +27,7 @@ import dev.oleander.web.bench.Scene.Flag;
 import dev.oleander.web.bench.Scene.Notes;
 import dev.oleander.web.bench.Scene.StopShape;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.Wires;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -87,13 +88,13 @@ final class SceneBuilder {
                 travel(result.timeline().program()),
                 result.machine().habits().slatPitch(),
                 result.run().layout().keepOut().stream().map(SceneBuilder::clamp).toList(),
-                result.wire().map(WireScene::of).orElse(null),
+                Wires.plan(result).map(WireScene::of).orElse(null),
                 notes(result, layers));
     }
 
     /** In the order of their numbers; on a wire machine those of single contours too. */
     private static Stream<Placement> placements(JobResult result) {
-        return result.wire()
+        return Wires.plan(result)
                 .map(plan -> plan.copies().stream().map(WireCopy::placement))
                 .orElseGet(() -> result.run().layout().placements().stream());
     }

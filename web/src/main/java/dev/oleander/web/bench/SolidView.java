@@ -13,6 +13,7 @@ import dev.oleander.plan.wire.WireSettings;
 import dev.oleander.plan.wire.WireVisit;
 import dev.oleander.proof.wire.Exit;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.Wires;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -63,7 +64,7 @@ public record SolidView(
     public record PassWay(int pass, int side, double offset, double[] lower, double[] upper) {}
 
     static SolidView of(JobResult result) {
-        WirePlan plan = result.wire().orElseThrow();
+        WirePlan plan = Wires.plan(result).orElseThrow();
         Program program = result.timeline().program();
         var box = plan.run().layout().stock();
         double height = plan.task().height();

@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
+
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
@@ -60,12 +62,12 @@ final class StopValues {
 
     /** What is set for a stop here. */
     StopChoice here(Stop stop) {
-        return result.document().plan().of(stop.feature(), stop.copy());
+        return result.document().choices(SHEET).of(stop.feature(), stop.copy());
     }
 
     /** What is set for a stop, here or by a recipe. */
     StopChoice choice(Stop stop) {
-        PlanChoices plan = result.document().plan();
+        PlanChoices plan = result.document().choices(SHEET);
         return plan.of(stop.feature(), stop.copy())
                 .over(plan.recipeFor(result.reading().byId().get(stop.feature())));
     }

@@ -1,10 +1,13 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.plan.wire.StartHole;
 import dev.oleander.plan.wire.StartHoleList;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.Wires;
 import java.util.List;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -34,7 +37,7 @@ class WireController {
     /** Holes to be drilled before, as a table or as a drawing. */
     @GetMapping("/jobs/{id}/start-holes.{form:csv|dxf}")
     ResponseEntity<String> holes(@PathVariable long id, @PathVariable String form) {
-        List<StartHole> holes = planned(id).wire().orElseThrow().toDrill();
+        List<StartHole> holes = Wires.plan(planned(id)).orElseThrow().toDrill();
         boolean csv = form.equals("csv");
         String name = "%d-start-holes.%s".formatted(id, form);
         return ResponseEntity.ok()
@@ -47,7 +50,7 @@ class WireController {
 
     private JobResult planned(long id) {
         JobResult result = jobs.view(id).result();
-        if (result.wireTask().isEmpty() || !result.isPlanned()) {
+        if (!result.is(WIRE) || !result.isPlanned()) {
             throw new NotFoundException("Job %d has no plan for a wire machine.".formatted(id));
         }
         return result;

@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.NotFoundException;
@@ -56,7 +58,9 @@ class WireEditController {
                 context,
                 new EditError(field, value, ""),
                 wanted.label(),
-                before -> before.document().withWire(wanted.set(before.document().wire(), value)));
+                before ->
+                        before.document()
+                                .with(WIRE, wanted.set(before.document().choices(WIRE), value)));
     }
 
     private static <T> T known(Optional<T> field, String name) {

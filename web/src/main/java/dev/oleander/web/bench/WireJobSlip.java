@@ -1,16 +1,18 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.machine.WireBook;
 import dev.oleander.plan.FeatureNames;
 import dev.oleander.plan.wire.CopyChoice;
 import dev.oleander.plan.wire.WireChoices;
-import dev.oleander.plan.wire.WireOrder;
 import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.bench.CutsSlip.Choice;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.Wires;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 
 /** What holds for a whole job on a wire machine. */
@@ -28,12 +30,16 @@ public final class WireJobSlip {
 
     WireJobSlip(JobResult result, EditError error) {
         this.result = result;
-        this.choices = result.document().wire();
+        this.choices = result.document().choices(WIRE);
         this.error = error;
     }
 
+    private WireBook book() {
+        return (WireBook) result.book();
+    }
+
     public List<String> wires() {
-        return result.wireTask().orElseThrow().book().wires();
+        return book().wires();
     }
 
     public String wire() {
@@ -41,27 +47,13 @@ public final class WireJobSlip {
     }
 
     public List<String> finishes() {
-        return result.wireTask()
-                .orElseThrow()
-                .book()
-                .finishes(wire(), result.document().material());
+        return book().finishes(wire(), result.document().material());
     }
 
     public String finish() {
         List<String> all = finishes();
         String usual = all.isEmpty() ? "" : all.get(Math.max(0, all.size() - 2));
         return choices.finish() == null ? usual : choices.finish();
-    }
-
-    public List<Choice> orders() {
-        return Arrays.stream(WireOrder.values())
-                .filter(o -> o != WireOrder.BY_HAND || order().equals(o.word()))
-                .map(o -> new Choice(o.word(), o.label()))
-                .toList();
-    }
-
-    public String order() {
-        return choices.orderOr().word();
     }
 
     /**
@@ -144,7 +136,12 @@ public final class WireJobSlip {
 
     public int toDrill() {
         return result.isPlanned()
-                ? result.wire().map(WirePlan::toDrill).orElse(List.of()).size()
+                ? Wires.plan(result).map(WirePlan::toDrill).orElse(List.of()).size()
                 : 0;
+    }
+
+    /** Whether a punch and its die are cut from one contour. */
+    public boolean isSet() {
+        return !choices.sets().isEmpty();
     }
 }

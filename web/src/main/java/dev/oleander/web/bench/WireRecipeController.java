@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.WireChoices;
 import dev.oleander.plan.wire.WireRecipe;
@@ -51,12 +53,13 @@ class WireRecipeController {
                             context.step(),
                             "Recipe " + kept.name(),
                             before -> {
-                                WireChoices choices = before.document().wire();
+                                WireChoices choices = before.document().choices(WIRE);
                                 for (Stop one : context.selected(before)) {
                                     choices = WireRecipes.taken(choices, one);
                                 }
                                 return before.document()
-                                        .withWire(
+                                        .with(
+                                                WIRE,
                                                 WireRecipes.given(
                                                         choices, kept, context.features(before)));
                             },
@@ -73,9 +76,10 @@ class WireRecipeController {
                 "Recipe " + name,
                 before ->
                         before.document()
-                                .withWire(
+                                .with(
+                                        WIRE,
                                         WireRecipes.given(
-                                                before.document().wire(),
+                                                before.document().choices(WIRE),
                                                 recipes.require(name),
                                                 context.stop().isBlank()
                                                         ? List.of()
@@ -91,6 +95,9 @@ class WireRecipeController {
                 "Without recipe " + name,
                 before ->
                         before.document()
-                                .withWire(WireRecipes.without(before.document().wire(), name)));
+                                .with(
+                                        WIRE,
+                                        WireRecipes.without(
+                                                before.document().choices(WIRE), name)));
     }
 }

@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.plan.wire.WireChoices;
 import dev.oleander.plan.wire.WireRecipe;
 import dev.oleander.web.job.JobResult;
@@ -14,7 +16,7 @@ public final class WireRecipeSlip {
     private final EditError error;
 
     WireRecipeSlip(JobResult result, List<ShopWireRecipe> shop, EditError error) {
-        this.choices = result.document().wire();
+        this.choices = result.document().choices(WIRE);
         this.shop = List.copyOf(shop);
         this.error = error;
     }

@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.machine.Compensation;
 import dev.oleander.machine.WirePass;
 import dev.oleander.machine.WireRow;
@@ -15,6 +17,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.bench.CutsSlip.Choice;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.Wires;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -35,7 +38,7 @@ public final class WireSlip {
 
     WireSlip(JobResult result, List<Stop> stops, EditError error) {
         this.result = result;
-        this.plan = result.wire().orElseThrow();
+        this.plan = Wires.plan(result).orElseThrow();
         this.first = stops.get(0);
         this.values = new WireValues(result, stops, error);
         this.settings = values.settings();
@@ -263,7 +266,7 @@ public final class WireSlip {
 
     /** The order of the job's visits, in words. */
     public String order() {
-        return result.document().wire().orderOr().label();
+        return result.document().choices(WIRE).order().label();
     }
 
     /** How the contours are repeated. */

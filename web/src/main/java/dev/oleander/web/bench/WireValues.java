@@ -1,5 +1,7 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.WireChoice;
@@ -7,6 +9,7 @@ import dev.oleander.plan.wire.WireSettings;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.Wires;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -22,7 +25,7 @@ final class WireValues {
 
     WireValues(JobResult result, List<Stop> stops, EditError error) {
         this.error = error;
-        Map<String, WireSettings> known = result.wire().orElseThrow().settings();
+        Map<String, WireSettings> known = Wires.plan(result).orElseThrow().settings();
         this.settings =
                 stops.stream()
                         .map(s -> Stop.id(s.feature(), s.copy()))
@@ -34,7 +37,7 @@ final class WireValues {
     }
 
     private static WireChoice choice(JobResult result, Stop stop) {
-        Map<String, WireChoice> set = result.document().wire().stops();
+        Map<String, WireChoice> set = result.document().choices(WIRE).stops();
         WireChoice all = set.getOrDefault(stop.feature(), WireChoice.NOTHING);
         return set.getOrDefault(Stop.id(stop.feature(), stop.copy()), WireChoice.NOTHING).over(all);
     }

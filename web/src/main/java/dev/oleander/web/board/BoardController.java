@@ -4,8 +4,7 @@ import dev.oleander.drawing.DrawingException;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.web.account.SignedIn;
-import dev.oleander.web.book.CutBooks;
-import dev.oleander.web.book.WireBooks;
+import dev.oleander.web.book.Books;
 import dev.oleander.web.job.Customers;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.Stage;
@@ -28,8 +27,7 @@ class BoardController {
 
     private final BoardService board;
     private final MachineLibrary machines;
-    private final CutBooks books;
-    private final WireBooks wireBooks;
+    private final Books books;
     private final Customers customers;
     private final Arrivals arrivals;
     private volatile Offered offered;
@@ -40,12 +38,10 @@ class BoardController {
     BoardController(
             BoardService board,
             MachineLibrary machines,
-            CutBooks books,
-            WireBooks wireBooks,
+            Books books,
             Customers customers,
             Arrivals arrivals) {
         this.arrivals = arrivals;
-        this.wireBooks = wireBooks;
         this.books = books;
         this.board = board;
         this.machines = machines;
@@ -75,7 +71,7 @@ class BoardController {
         long now = books.version();
         Offered latest = offered;
         if (latest == null || latest.books() != now) {
-            latest = new Offered(now, Intake.of(machines, books, wireBooks));
+            latest = new Offered(now, Intake.of(machines, books));
             offered = latest;
         }
         return latest.intake();

@@ -1,18 +1,12 @@
 package dev.oleander.web.board;
 
-import dev.oleander.machine.CutBook;
-import dev.oleander.machine.CutRow;
+import dev.oleander.machine.Book;
+import dev.oleander.machine.BookRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WireBook;
-import dev.oleander.machine.WireRow;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.book.CutBooks;
-import dev.oleander.web.book.WireBooks;
-import java.util.ArrayList;
+import dev.oleander.web.book.Books;
 import java.util.List;
-import java.util.function.Function;
-import java.util.stream.DoubleStream;
 
 /** Choices for new jobs: the machines with what their cut books know. */
 public record Intake(List<MachineChoice> machines) {
@@ -23,46 +17,26 @@ public record Intake(List<MachineChoice> machines) {
     /** A material and the thicknesses the book has, mm. */
     public record MaterialChoice(String name, List<String> thicknesses) {}
 
-    static Intake of(MachineLibrary library, CutBooks books, WireBooks wires) {
-        return new Intake(
-                library.machines().stream()
-                        .map(m -> m.hasWire() ? choice(wires.of(m), m) : choice(books.of(m), m))
+    static Intake of(MachineLibrary library, Books books) {
+        return new Intake(library.machines().stream().map(m -> choice(m, books.of(m))).toList());
+    }
+
+    private static MachineChoice choice(Machine machine, Book book) {
+        return new MachineChoice(
+                machine.id(),
+                machine.name(),
+                book.materials().stream()
+                        .map(name -> new MaterialChoice(name, thicknesses(book, name)))
                         .toList());
     }
 
-    private static MachineChoice choice(CutBook book, Machine machine) {
-        return choice(
-                machine,
-                book.materials(),
-                name ->
-                        book.rows().stream()
-                                .filter(r -> r.material().equals(name))
-                                .mapToDouble(CutRow::thickness));
-    }
-
-    private static MachineChoice choice(WireBook book, Machine machine) {
-        return choice(
-                machine,
-                book.materials(),
-                name ->
-                        book.rows().stream()
-                                .filter(r -> r.material().equals(name))
-                                .mapToDouble(WireRow::height));
-    }
-
-    private static MachineChoice choice(
-            Machine machine, List<String> materials, Function<String, DoubleStream> sizes) {
-        List<MaterialChoice> choices = new ArrayList<>();
-        for (String name : materials) {
-            choices.add(
-                    new MaterialChoice(
-                            name,
-                            sizes.apply(name)
-                                    .distinct()
-                                    .sorted()
-                                    .mapToObj(t -> Numbers.plain(t, 2))
-                                    .toList()));
-        }
-        return new MachineChoice(machine.id(), machine.name(), choices);
+    private static List<String> thicknesses(Book book, String material) {
+        return book.rows().stream()
+                .filter(r -> r.material().equals(material))
+                .mapToDouble(BookRow::thickness)
+                .distinct()
+                .sorted()
+                .mapToObj(t -> Numbers.plain(t, 2))
+                .toList();
     }
 }

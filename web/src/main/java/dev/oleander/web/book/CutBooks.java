@@ -47,7 +47,13 @@ public class CutBooks implements KeptBook {
         return journal.version();
     }
 
+    @Override
+    public boolean keeps(Machine machine) {
+        return !machine.hasWire();
+    }
+
     /** The book of a machine as it is now. */
+    @Override
     @Transactional(readOnly = true)
     public CutBook of(Machine machine) {
         long version = journal.version();

@@ -1,5 +1,6 @@
 package dev.oleander.web.book;
 
+import dev.oleander.machine.Book;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.Machine;
 import dev.oleander.web.account.SignedIn;
@@ -7,6 +8,12 @@ import java.util.List;
 
 /** Cut books of some kind of machine, as the shop keeps them. */
 public interface KeptBook {
+
+    /** Whether it keeps the book of a machine. */
+    boolean keeps(Machine machine);
+
+    /** The book of a machine as it is now. */
+    Book of(Machine machine);
 
     /** The whole book of a machine as CSV. */
     String csv(Machine machine);

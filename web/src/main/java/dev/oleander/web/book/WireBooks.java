@@ -35,7 +35,13 @@ public class WireBooks implements KeptBook {
         this.journal = journal;
     }
 
+    @Override
+    public boolean keeps(Machine machine) {
+        return machine.hasWire();
+    }
+
     /** The book of a machine as it is now; of one without a wire an empty one. */
+    @Override
     @Transactional(readOnly = true)
     public WireBook of(Machine machine) {
         long version = journal.version();

@@ -1,5 +1,7 @@
 package dev.oleander.web.demo;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.wire.Matching;
 import dev.oleander.plan.wire.TaperChoice;
@@ -19,6 +21,7 @@ import dev.oleander.web.job.JobRepository;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.Orders;
 import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.StarterRecipes;
@@ -188,7 +191,11 @@ class DemoData implements ApplicationRunner {
                                 8,
                                 Map.of(SheetField.WIDTH, "1250", SheetField.HEIGHT, "625")),
                         mira);
-        edit(sheave, OrderField.ORDER, "partByPart", mira);
+        jobs.edit(
+                sheave,
+                "Order of the stops",
+                b -> Orders.by(b.document(), b.kind(), "partByPart"),
+                mira);
         wires(mira, anselm);
     }
 
@@ -200,8 +207,8 @@ class DemoData implements ApplicationRunner {
                 mira,
                 d -> {
                     String outline = feature(shim, 1000);
-                    WireChoices set = WireJobField.SET.set(d.wire(), outline);
-                    return d.withWire(WireJobField.CLEARANCE.set(set, "0.015"));
+                    WireChoices set = WireJobField.SET.set(d.choices(WIRE), outline);
+                    return d.with(WIRE, WireJobField.CLEARANCE.set(set, "0.015"));
                 });
         wire("splined_coupling", "Splined coupling", 20, anselm);
         long funnel = wire("hawse_funnel_die", "Hawse funnel die", 30, mira);
@@ -231,8 +238,9 @@ class DemoData implements ApplicationRunner {
                 funnel,
                 mira,
                 d ->
-                        d.withWire(
-                                d.wire()
+                        d.with(
+                                WIRE,
+                                d.choices(WIRE)
                                         .withStop(
                                                 square,
                                                 WireChoice.NOTHING.withUpper(

@@ -1,22 +1,23 @@
 package dev.oleander.web.estimate;
 
-import dev.oleander.machine.CutBook;
+import dev.oleander.machine.Book;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WireBook;
+import dev.oleander.plan.Choices;
 import dev.oleander.plan.PlanException;
 import dev.oleander.price.Estimate;
 import dev.oleander.price.Estimator;
 import dev.oleander.price.Estimator.Lot;
 import dev.oleander.price.PriceList;
 import dev.oleander.progress.Progress;
-import dev.oleander.web.book.CutBooks;
-import dev.oleander.web.book.WireBooks;
+import dev.oleander.web.book.Books;
 import dev.oleander.web.job.JobComputer;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.Planning;
+import dev.oleander.work.Kinds;
+import dev.oleander.work.Work;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
@@ -29,19 +30,16 @@ class EstimateService {
     private final JobComputer computer;
     private final Planning planning;
     private final MachineLibrary machines;
-    private final CutBooks books;
-    private final WireBooks wireBooks;
+    private final Books books;
     private final Estimator estimator;
 
     EstimateService(
             JobComputer computer,
             Planning planning,
             MachineLibrary machines,
-            CutBooks books,
-            WireBooks wireBooks,
+            Books books,
             PriceList prices) {
         this.books = books;
-        this.wireBooks = wireBooks;
         this.computer = computer;
         this.planning = planning;
         this.machines = machines;
@@ -93,23 +91,13 @@ class EstimateService {
      */
     private JobDocument on(JobDocument document, Machine machine, int quantity) {
         JobDocument.Order order = document.order().withMachine(machine.id()).withQuantity(quantity);
-        if (machine.hasWire()) {
-            WireBook wires = wireBooks.of(machine);
-            String wire = wires.wires().get(0);
-            List<String> finishes = wires.finishes(wire, document.material());
-            String finish = finishes.isEmpty() ? "" : finishes.get(0);
-            wires.find(wire, document.material(), document.thickness().value(), finish);
-            return document.withOrder(order);
-        }
-        CutBook book = books.of(machine);
-        List<String> qualities = book.qualities(document.material(), document.thickness().value());
-        String wanted = document.plan().quality();
-        if (qualities.isEmpty()) {
-            book.find(document.material(), document.thickness().value(), wanted);
-        }
-        String quality =
-                qualities.contains(wanted) || qualities.isEmpty() ? wanted : qualities.get(0);
-        return document.withOrder(order).withPlan(document.plan().withQuality(quality));
+        return suited(document.withOrder(order), Kinds.of(machine), books.of(machine));
+    }
+
+    private static <C extends Choices<C>> JobDocument suited(
+            JobDocument document, Work<C> kind, Book book) {
+        double thickness = document.thickness().value();
+        return document.changed(kind, c -> kind.suited(c, book, document.material(), thickness));
     }
 
     private Estimate punched(JobDocument document, int quantity, Progress progress) {

@@ -1,7 +1,7 @@
 package dev.oleander.web.job;
 
 import dev.oleander.plan.Gas;
-import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.quantity.FormulaException;
@@ -44,32 +44,34 @@ public class EventEdits {
     public JobService.Edit add(List<String> stopIds, StopEdits.Scope scope, Wish wish) {
         StopEvent event = event(wish);
         return result -> {
-            PlanChoices plan = result.document().plan();
+            RunChoices run = result.runChoices();
             for (String key : keys(result, stopIds, scope)) {
-                List<StopEvent> all = new ArrayList<>(plan.events().getOrDefault(key, List.of()));
+                List<StopEvent> all = new ArrayList<>(run.events().getOrDefault(key, List.of()));
                 if (all.size() >= MOST) {
                     throw new RefusedEditException(
                             "A stop can have %d events at most.".formatted(MOST));
                 }
                 all.add(event);
-                plan = plan.withEvents(key, all);
+                run = run.withEvents(key, all);
             }
-            return result.document().withPlan(plan);
+            RunChoices changed = run;
+            return result.document().rerun(result.kind(), r -> changed);
         };
     }
 
     /** Takes an event away wherever the stops have it, for this copy or for all. */
     public JobService.Edit remove(List<String> stopIds, StopEvent event) {
         return result -> {
-            PlanChoices plan = result.document().plan();
+            RunChoices run = result.runChoices();
             List<String> keys = new ArrayList<>(keys(result, stopIds, StopEdits.Scope.COPY));
             keys.addAll(keys(result, stopIds, StopEdits.Scope.ALL));
             for (String key : keys) {
-                List<StopEvent> left = new ArrayList<>(plan.events().getOrDefault(key, List.of()));
+                List<StopEvent> left = new ArrayList<>(run.events().getOrDefault(key, List.of()));
                 left.remove(event);
-                plan = plan.withEvents(key, left);
+                run = run.withEvents(key, left);
             }
-            return result.document().withPlan(plan);
+            RunChoices changed = run;
+            return result.document().rerun(result.kind(), r -> changed);
         };
     }
 

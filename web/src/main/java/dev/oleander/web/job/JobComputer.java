@@ -5,12 +5,10 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.plan.wire.WireTask;
 import dev.oleander.price.PriceList;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.Prover;
-import dev.oleander.web.book.CutBooks;
-import dev.oleander.web.book.WireBooks;
+import dev.oleander.web.book.Books;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.load.WorkingMemory;
 import java.util.Optional;
@@ -37,8 +35,7 @@ public class JobComputer {
     private final BroughtFiles files;
     private final WorkingMemory memory;
     private final MachineLibrary machines;
-    private final CutBooks books;
-    private final WireBooks wireBooks;
+    private final Books books;
     private final Formats formats;
     private final LatestPlans plans = new LatestPlans();
     private final Prover prover;
@@ -66,8 +63,7 @@ public class JobComputer {
     JobComputer(
             BroughtFiles files,
             MachineLibrary machines,
-            CutBooks books,
-            WireBooks wireBooks,
+            Books books,
             Formats formats,
             Prover prover,
             PriceList prices,
@@ -77,7 +73,6 @@ public class JobComputer {
         this.files = files;
         this.machines = machines;
         this.books = books;
-        this.wireBooks = wireBooks;
         this.formats = formats;
         this.prover = prover;
     }
@@ -120,31 +115,15 @@ public class JobComputer {
                 machines.find(document.machine())
                         .orElseThrow(() -> NotFoundException.machine(document.machine(), machines));
         Dialect dialect = formats.find(machine.dialect()).orElseThrow();
+        double density =
+                prices.find(document.material()).map(PriceList.Material::density).orElse(0.0);
         return new JobResult(
                 document,
-                machine,
-                books.of(machine),
-                dialect,
+                new JobResult.Data(machine, books.of(machine), dialect),
                 shape(document),
                 prover,
                 plans,
-                wire(document, machine));
-    }
-
-    private Optional<WireTask> wire(JobDocument document, Machine machine) {
-        if (!machine.hasWire()) {
-            return Optional.empty();
-        }
-        double density =
-                prices.find(document.material()).map(PriceList.Material::density).orElse(0.0);
-        return Optional.of(
-                new WireTask(
-                        machine,
-                        wireBooks.of(machine),
-                        document.material(),
-                        document.thickness().value(),
-                        document.quantity(),
-                        density));
+                density);
     }
 
     private Shape shape(JobDocument document) {

@@ -1,9 +1,13 @@
 package dev.oleander.web.job;
 
-import dev.oleander.plan.PlanChoices;
+import dev.oleander.drawing.revise.Carrying;
+import dev.oleander.plan.Choices;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.wire.WireChoices;
+import dev.oleander.proof.Finding;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.Kinds;
+import dev.oleander.work.Work;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
@@ -14,30 +18,34 @@ import java.util.function.UnaryOperator;
  *
  * @param order what the job is about
  * @param shape its drawing
+ * @param sheet what the parts are made of and where they lie on it
  * @param acceptances reasons by key of a finding
- * @param wire what is cut how where the machine has a wire
+ * @param work what was decided about the work, by the word of its kind; a kind of which all is as
+ *     usual is not in it
  */
 public record JobDocument(
         Order order,
         ShapeChoices shape,
-        PlanChoices plan,
         SheetChoices sheet,
         Map<String, String> acceptances,
-        WireChoices wire) {
+        Map<String, Choices<?>> work) {
 
     public JobDocument {
         acceptances = Map.copyOf(acceptances);
-        wire = wire == null ? WireChoices.NOTHING : wire;
+        work = decided(work);
     }
 
-    /** A document that says nothing about wires. */
+    /** Without kinds of which all is as usual, so that equal documents are equal. */
+    private static Map<String, Choices<?>> decided(Map<String, Choices<?>> work) {
+        Map<String, Choices<?>> decided = new TreeMap<>(work);
+        Kinds.all().forEach(kind -> decided.remove(kind.word(), kind.usual()));
+        return Map.copyOf(decided);
+    }
+
+    /** A document of which nothing is decided about the work. */
     public JobDocument(
-            Order order,
-            ShapeChoices shape,
-            PlanChoices plan,
-            SheetChoices sheet,
-            Map<String, String> acceptances) {
-        this(order, shape, plan, sheet, acceptances, WireChoices.NOTHING);
+            Order order, ShapeChoices shape, SheetChoices sheet, Map<String, String> acceptances) {
+        this(order, shape, sheet, acceptances, Map.of());
     }
 
     /**
@@ -84,7 +92,7 @@ public record JobDocument(
     JobDocument unnamed() {
         Order unnamed =
                 new Order("", machine(), order.material(), order.thickness(), order.quantity());
-        return new JobDocument(unnamed, shape, plan, sheet, acceptances, wire);
+        return withOrder(unnamed);
     }
 
     public String name() {
@@ -108,11 +116,11 @@ public record JobDocument(
     }
 
     public JobDocument withOrder(Order value) {
-        return new JobDocument(value, shape, plan, sheet, acceptances, wire);
+        return new JobDocument(value, shape, sheet, acceptances, work);
     }
 
     public JobDocument withShape(ShapeChoices value) {
-        return new JobDocument(order, value, plan, sheet, acceptances, wire);
+        return new JobDocument(order, value, sheet, acceptances, work);
     }
 
     /** The document with its drawing changed. */
@@ -120,20 +128,48 @@ public record JobDocument(
         return withShape(change.apply(shape));
     }
 
-    public JobDocument withPlan(PlanChoices value) {
-        return new JobDocument(order, shape, value, sheet, acceptances, wire);
-    }
-
     public JobDocument withSheet(SheetChoices value) {
-        return new JobDocument(order, shape, plan, value, acceptances, wire);
+        return new JobDocument(order, shape, value, acceptances, work);
     }
 
-    public JobDocument withWire(WireChoices value) {
-        return new JobDocument(order, shape, plan, sheet, acceptances, value);
+    /** What was decided about a kind of work. */
+    public <C extends Choices<C>> C choices(Work<C> kind) {
+        Choices<?> known = work.get(kind.word());
+        return known == null ? kind.usual() : kind.choices().cast(known);
     }
 
-    JobDocument withAcceptances(Map<String, String> value) {
-        return new JobDocument(order, shape, plan, sheet, value, wire);
+    public <C extends Choices<C>> JobDocument with(Work<C> kind, C choices) {
+        Map<String, Choices<?>> changed = new TreeMap<>(work);
+        changed.put(kind.word(), choices);
+        return new JobDocument(order, shape, sheet, acceptances, changed);
+    }
+
+    /** The document with what was decided about a kind of work changed. */
+    public <C extends Choices<C>> JobDocument changed(Work<C> kind, UnaryOperator<C> change) {
+        return with(kind, change.apply(choices(kind)));
+    }
+
+    /** The document with the run of a kind of work changed. */
+    public <C extends Choices<C>> JobDocument rerun(
+            Work<C> kind, UnaryOperator<RunChoices> change) {
+        return changed(kind, choices -> choices.withRun(change.apply(choices.run())));
+    }
+
+    /** The same for a new version of the drawing: what was decided about every kind of work. */
+    JobDocument carried(Carrying to) {
+        JobDocument carried = withAcceptances(Finding.carried(acceptances, to));
+        for (Work<?> kind : Kinds.all()) {
+            carried = carried.carried(kind, to);
+        }
+        return carried;
+    }
+
+    private <C extends Choices<C>> JobDocument carried(Work<C> kind, Carrying to) {
+        return changed(kind, choices -> choices.carried(to));
+    }
+
+    private JobDocument withAcceptances(Map<String, String> value) {
+        return new JobDocument(order, shape, sheet, value, work);
     }
 
     /** Null takes an acceptance back. */

@@ -2,29 +2,26 @@ package dev.oleander.web.job;
 
 import dev.oleander.dialect.Dialect;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.machine.CutBook;
+import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
-import dev.oleander.material.Remains;
-import dev.oleander.motion.DataTable;
-import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
-import dev.oleander.motion.WireMotion;
+import dev.oleander.plan.Choices;
 import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.sheet.SheetPlan;
-import dev.oleander.plan.sheet.SheetPlanner;
-import dev.oleander.plan.wire.WirePlan;
-import dev.oleander.plan.wire.WirePlanner;
-import dev.oleander.plan.wire.WireTask;
+import dev.oleander.progress.Once;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
-import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
 import dev.oleander.web.seal.Hashes;
+import dev.oleander.work.Kinds;
+import dev.oleander.work.Plan;
+import dev.oleander.work.Task;
+import dev.oleander.work.Work;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -42,24 +39,14 @@ public final class JobResult {
     /** How much of the work is done when there is a plan, and only the proof is left. */
     static final double PLANNED_SHARE = 0.65;
 
-    /** What a stop of the wire takes longer than one on a sheet. */
-    private static final int WIRE_WORK = 20;
-
     private final JobDocument document;
     private final Machine machine;
-    private final CutBook book;
+    private final Book book;
     private final Dialect dialect;
     private final Shape shape;
-    private final Once<SheetPlan> plan;
-    private final Once<WirePlan> wirePlan;
-    private final Once<WireMotion> wireMotion;
-    private final Once<Timeline> timeline;
+    private final Work<?> kind;
+    private final Once<Plan> plan;
     private final Once<Proof> proof;
-    private final Once<MaterialState> material;
-    private final Once<List<Leftover>> remains;
-
-    private final Optional<WireTask> wire;
-
     private final Reached reached;
 
     /** How much of it is there. */
@@ -76,41 +63,35 @@ public final class JobResult {
         private volatile String refusal = "";
     }
 
+    /**
+     * @param data book and format of the machine
+     * @param density of the material, kg/m3; 0 when nobody knows
+     */
     JobResult(
             JobDocument document,
-            Machine machine,
-            CutBook book,
-            Dialect dialect,
+            Data data,
             Shape shape,
             Prover prover,
             LatestPlans plans,
-            Optional<WireTask> wire) {
+            double density) {
         this.document = document;
-        this.machine = machine;
-        this.book = book;
-        this.dialect = dialect;
+        this.machine = data.machine();
+        this.book = data.book();
+        this.dialect = data.dialect();
         this.shape = shape;
-        this.plan = new Once<>(progress -> plan(plans, progress));
-        this.wire = wire;
-        this.wirePlan = new Once<>(this::wirePlan);
-        this.wireMotion = new Once<>(progress -> WireMotion.of(wirePlan.get(progress)));
-        this.timeline =
+        this.kind = Kinds.of(machine);
+        this.plan =
                 new Once<>(
                         progress ->
-                                wire.isPresent()
-                                        ? new TimeModel(machine)
-                                                .time(wireMotion.get(progress).wire())
-                                        : plans.motion(shape, run()).timeline());
-        this.material =
-                new Once<>(
-                        progress ->
-                                wire.isPresent()
-                                        ? new MaterialState(List.of())
-                                        : MaterialState.of(reading(), run(), timeline()));
-        this.remains =
-                new Once<>(progress -> wire.isPresent() ? List.of() : Remains.of(reading(), run()));
+                                plans.plan(
+                                        shape,
+                                        machine,
+                                        earlier -> plan(kind, density, earlier, progress)));
         this.proof =
-                new Once<>(progress -> prover.prove(input(), document.acceptances(), progress));
+                new Once<>(
+                        progress ->
+                                prover.prove(
+                                        plan().proofInput(), document.acceptances(), progress));
         this.reached = new Reached();
     }
 
@@ -120,16 +101,14 @@ public final class JobResult {
         this.book = other.book;
         this.dialect = other.dialect;
         this.shape = other.shape;
+        this.kind = other.kind;
         this.plan = other.plan;
-        this.wirePlan = other.wirePlan;
-        this.wireMotion = other.wireMotion;
-        this.timeline = other.timeline;
         this.proof = other.proof;
-        this.material = other.material;
-        this.remains = other.remains;
-        this.wire = other.wire;
         this.reached = other.reached;
     }
+
+    /** The machine with what it works by and what is written for it. */
+    record Data(Machine machine, Book book, Dialect dialect) {}
 
     /**
      * The same for a document that differs only in what nothing is computed from; all that is
@@ -147,8 +126,7 @@ public final class JobResult {
      */
     void complete(Progress progress, Runnable planned) {
         try {
-            makePlan(progress.within(0, 0.6));
-            timeline.get(progress.within(0.6, PLANNED_SHARE));
+            plan.get(progress.within(0, 0.6)).timeline(progress.within(0.6, PLANNED_SHARE));
             reached.state = State.PLANNED;
             planned.run();
             proof.get(progress.within(PLANNED_SHARE, 1));
@@ -166,52 +144,40 @@ public final class JobResult {
      * @throws dev.oleander.progress.CancelledException when the progress says so
      */
     public void plan(Progress progress) {
-        makePlan(progress.within(0, 0.9));
-        timeline.get(progress.within(0.9, 1));
+        plan.get(progress.within(0, 0.9)).timeline(progress.within(0.9, 1));
     }
 
-    private void makePlan(Progress progress) {
-        if (wire.isPresent()) {
-            wirePlan.get(progress);
-        } else {
-            plan.get(progress);
-        }
+    private <C extends Choices<C>> Plan plan(
+            Work<C> of, double density, Optional<Plan> earlier, Progress progress) {
+        Task.Order order =
+                new Task.Order(
+                        document.material(),
+                        document.thickness().value(),
+                        document.quantity(),
+                        density);
+        Task<C> task =
+                new Task<>(machine, book, reading(), order, document.sheet(), document.choices(of));
+        return of.plan(task, earlier, progress);
     }
 
-    private ProofInput input() {
-        return wire.isPresent()
-                ? ProofInput.of(reading(), wirePlan.get(Progress.NONE), timeline())
-                : ProofInput.of(reading(), run(), timeline());
+    /** What kind of work it is. */
+    public Work<?> kind() {
+        return kind;
     }
 
-    private WirePlan wirePlan(Progress progress) {
-        return new WirePlanner(wire.orElseThrow(), document.wire())
-                .plan(
-                        reading(),
-                        document.sheet(),
-                        document.plan().pins(),
-                        stops -> Run.events(document.plan(), stops),
-                        progress);
+    /** Whether it is a kind of work. */
+    public boolean is(Work<?> other) {
+        return kind.word().equals(other.word());
     }
 
-    /** The plan of a wire machine; empty where the machine has none. */
-    public Optional<WirePlan> wire() {
-        return wire.map(w -> wirePlan.get(Progress.NONE));
-    }
-
-    /** What is known about the work on a wire machine before it is planned. */
-    public Optional<WireTask> wireTask() {
-        return wire;
-    }
-
-    /** Motion and written program of a wire machine. */
-    public Optional<WireMotion> wireMotion() {
-        return wire.map(w -> wireMotion.get(Progress.NONE));
+    /** What was decided about the run. */
+    public RunChoices runChoices() {
+        return document.choices(kind).run();
     }
 
     /** How much planning is to be expected, in stops on a sheet. */
     long expectedWork() {
-        return wire.isPresent() ? WIRE_WORK * expectedStops() : expectedStops();
+        return kind.effort() * expectedStops();
     }
 
     /** How many stops there will be about: features times copies. */
@@ -244,31 +210,6 @@ public final class JobResult {
         return reached.refusal;
     }
 
-    private SheetPlan plan(LatestPlans plans, Progress progress) {
-        SheetPlanner.Order order =
-                new SheetPlanner.Order(
-                        document.material(), document.thickness().value(), document.quantity());
-        SheetPlanner planner = new SheetPlanner(machine, book);
-        return plans.plan(
-                shape,
-                machine,
-                earlier ->
-                        earlier == null
-                                ? planner.plan(
-                                        reading(),
-                                        order,
-                                        document.plan(),
-                                        document.sheet(),
-                                        progress)
-                                : planner.plan(
-                                        reading(),
-                                        order,
-                                        document.plan(),
-                                        document.sheet(),
-                                        earlier,
-                                        progress));
-    }
-
     public JobDocument document() {
         return document;
     }
@@ -277,13 +218,8 @@ public final class JobResult {
         return machine;
     }
 
-    public CutBook book() {
+    public Book book() {
         return book;
-    }
-
-    /** Materials that the cut book of the machine has. */
-    public List<String> materials() {
-        return wire.map(w -> w.book().materials()).orElseGet(book::materials);
     }
 
     public Dialect dialect() {
@@ -301,34 +237,36 @@ public final class JobResult {
     /**
      * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
      */
-    public Run run() {
-        return wire().map(WirePlan::run).orElseGet(() -> sheetPlan().run());
-    }
-
-    /**
-     * The plan of a sheet with all that can be asked of it; a machine with a wire has none.
-     *
-     * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
-     */
-    public SheetPlan sheetPlan() {
-        if (wire.isPresent()) {
-            throw new PlanException("%s cuts with a wire.".formatted(machine.name()));
-        }
+    public Plan plan() {
         return plan.get(Progress.NONE);
     }
 
+    /**
+     * The plan with what its kind of work has besides; empty when it is another.
+     *
+     * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
+     */
+    public <P extends Plan> Optional<P> own(Class<P> type) {
+        return Optional.of(plan()).filter(type::isInstance).map(type::cast);
+    }
+
+    /** See {@link #plan()}. */
+    public Run run() {
+        return plan().run();
+    }
+
     public Timeline timeline() {
-        return timeline.get(Progress.NONE);
+        return plan().timeline(Progress.NONE);
     }
 
     /** Which pieces come free, and when. */
     public MaterialState material() {
-        return material.get(Progress.NONE);
+        return plan().material();
     }
 
     /** Where the parts differ from the drawing in the end. */
     public List<Leftover> remains() {
-        return remains.get(Progress.NONE);
+        return plan().remains();
     }
 
     public Proof proof() {
@@ -351,26 +289,10 @@ public final class JobResult {
 
     /** Rows of the cut book that the run uses. */
     public List<?> dataInUse() {
-        return wire().isPresent() ? wire().get().rowsInUse() : DataTable.of(run());
+        return plan().dataInUse();
     }
 
     public Map<String, Stop> stops() {
         return run().stops().stream().collect(Collectors.toMap(Stop::id, Function.identity()));
-    }
-
-    private static final class Once<T> {
-        private final Function<Progress, T> source;
-        private T value;
-
-        Once(Function<Progress, T> source) {
-            this.source = source;
-        }
-
-        synchronized T get(Progress progress) {
-            if (value == null) {
-                value = source.apply(progress);
-            }
-            return value;
-        }
     }
 }

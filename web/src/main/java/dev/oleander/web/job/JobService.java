@@ -3,7 +3,6 @@ package dev.oleander.web.job;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import dev.oleander.drawing.Layer;
-import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.account.SignedIn;
@@ -163,12 +162,7 @@ public class JobService {
     }
 
     private static JobDocument document(JobDocument.Order order, List<Long> files) {
-        return new JobDocument(
-                order,
-                ShapeChoices.of(files),
-                PlanChoices.defaults(),
-                SheetChoices.usual(),
-                Map.of());
+        return new JobDocument(order, ShapeChoices.of(files), SheetChoices.usual(), Map.of());
     }
 
     // ---- read
@@ -279,11 +273,9 @@ public class JobService {
             return Optional.empty();
         }
         JobDocument parent = DocumentJson.read(state.before());
-        PlanChoices now = result.document().plan();
         boolean same =
-                parent.plan().order() == now.order()
-                        && parent.plan().sequence().equals(now.sequence())
-                        && parent.plan().pins().equals(now.pins());
+                parent.machine().equals(result.document().machine())
+                        && parent.choices(result.kind()).run().ordersAs(result.runChoices());
         if (same) {
             return Optional.empty();
         }

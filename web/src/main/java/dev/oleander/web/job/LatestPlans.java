@@ -3,14 +3,13 @@ package dev.oleander.web.job;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.machine.Machine;
-import dev.oleander.motion.RunMotion;
-import dev.oleander.plan.Run;
-import dev.oleander.plan.sheet.SheetPlan;
+import dev.oleander.work.Plan;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 
-/** The latest plan and motion of each shape, so that a small change need not plan all anew. */
+/** The latest plan of each shape, so that a small change need not plan all anew. */
 final class LatestPlans {
 
     /** Features of all shapes together. */
@@ -29,8 +28,7 @@ final class LatestPlans {
 
     /** Of one shape, by id of the machine. */
     private static final class Latest {
-        private final Map<String, SheetPlan> plans = new ConcurrentHashMap<>();
-        private final Map<String, RunMotion> motions = new ConcurrentHashMap<>();
+        private final Map<String, Plan> plans = new ConcurrentHashMap<>();
     }
 
     private static int weight(Shape shape) {
@@ -38,20 +36,12 @@ final class LatestPlans {
     }
 
     /**
-     * @param making makes a plan from the latest one, which may be null
+     * @param making makes a plan from the latest one
      */
-    SheetPlan plan(Shape shape, Machine machine, UnaryOperator<SheetPlan> making) {
-        Map<String, SheetPlan> plans = latest.get(shape, s -> new Latest()).plans;
-        SheetPlan made = making.apply(plans.get(machine.id()));
+    Plan plan(Shape shape, Machine machine, Function<Optional<Plan>, Plan> making) {
+        Map<String, Plan> plans = latest.get(shape, s -> new Latest()).plans;
+        Plan made = making.apply(Optional.ofNullable(plans.get(machine.id())));
         plans.put(machine.id(), made);
-        return made;
-    }
-
-    RunMotion motion(Shape shape, Run run) {
-        Map<String, RunMotion> motions = latest.get(shape, s -> new Latest()).motions;
-        RunMotion earlier = motions.get(run.machine().id());
-        RunMotion made = earlier == null ? RunMotion.of(run) : earlier.next(run);
-        motions.put(run.machine().id(), made);
         return made;
     }
 }

@@ -1,13 +1,13 @@
 package dev.oleander.web.job;
 
-import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WireRow;
+import dev.oleander.plan.Choices;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.OleanderSettings;
-import dev.oleander.web.book.CutBooks;
-import dev.oleander.web.book.WireBooks;
+import dev.oleander.web.book.Books;
+import dev.oleander.work.Kinds;
+import dev.oleander.work.Work;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -24,18 +24,12 @@ class OrderCheck {
     private static final double THICKEST = 400;
 
     private final MachineLibrary machines;
-    private final CutBooks books;
-    private final WireBooks wireBooks;
+    private final Books books;
     private final OleanderSettings settings;
 
-    OrderCheck(
-            MachineLibrary machines,
-            CutBooks books,
-            WireBooks wireBooks,
-            OleanderSettings settings) {
+    OrderCheck(MachineLibrary machines, Books books, OleanderSettings settings) {
         this.machines = machines;
         this.books = books;
-        this.wireBooks = wireBooks;
         this.settings = settings;
     }
 
@@ -53,7 +47,7 @@ class OrderCheck {
         }
         requirePlain("name", order.name());
         requirePlain("customer", order.customer());
-        List<String> materials = materials(machine);
+        List<String> materials = books.of(machine).materials();
         if (materials.stream().noneMatch(order.material()::equalsIgnoreCase)) {
             throw new RefusedEditException(
                     "The cut book of %s has no data for \"%s\"; it has %s."
@@ -84,12 +78,6 @@ class OrderCheck {
         }
     }
 
-    private List<String> materials(Machine machine) {
-        return machine.hasWire()
-                ? wireBooks.of(machine).materials()
-                : books.of(machine).materials();
-    }
-
     /**
      * A document that may be kept after another one: its order makes sense, its material is called
      * as the cut book calls it, and words that were not there before are words of the cut book.
@@ -99,22 +87,24 @@ class OrderCheck {
     JobDocument checked(JobDocument before, JobDocument after) {
         check(after.order());
         Machine machine = machines.find(after.order().machine()).orElseThrow();
-        Set<String> words = new TreeSet<>(wordsOfData(after, machine));
-        words.removeAll(wordsOfData(before, machine));
-        List<String> known = known(machine);
+        Work<?> kind = Kinds.of(machine);
+        Set<String> words = new TreeSet<>(wordsOfData(after, kind));
+        words.removeAll(wordsOfData(before, kind));
+        // of the whole book: a word without data for this material is told by the proof
+        List<String> known = books.of(machine).words();
         for (String word : words) {
             if (!known.isEmpty() && !known.contains(word)) {
                 throw new RefusedEditException(
                         "The cut book of %s has no %s \"%s\"; it has %s."
                                 .formatted(
                                         machine.name(),
-                                        machine.hasWire() ? "finish" : "quality",
+                                        kind.wordOfData(),
                                         word,
                                         String.join(", ", known)));
             }
         }
         String called =
-                materials(machine).stream()
+                books.of(machine).materials().stream()
                         .filter(after.order().material()::equalsIgnoreCase)
                         .findFirst()
                         .orElseThrow();
@@ -123,23 +113,9 @@ class OrderCheck {
                 : after.withOrder(after.order().withMaterial(called));
     }
 
-    /** Words of the whole book: one without data for this material is told by the proof. */
-    private List<String> known(Machine machine) {
-        return machine.hasWire()
-                ? wireBooks.of(machine).rows().stream().map(WireRow::finish).distinct().toList()
-                : books.of(machine).rows().stream().map(CutRow::quality).distinct().toList();
-    }
-
-    private static Set<String> wordsOfData(JobDocument document, Machine machine) {
-        Set<String> words = new HashSet<>();
-        if (machine.hasWire()) {
-            words.add(document.wire().finish());
-            document.wire().stops().values().forEach(c -> words.add(c.passes().finish()));
-        } else {
-            words.add(document.plan().quality());
-            document.plan().stops().values().forEach(c -> words.add(c.quality()));
-        }
-        words.remove(null);
+    private static <C extends Choices<C>> Set<String> wordsOfData(
+            JobDocument document, Work<C> kind) {
+        Set<String> words = new HashSet<>(kind.words(document.choices(kind)));
         words.remove("");
         return words;
     }

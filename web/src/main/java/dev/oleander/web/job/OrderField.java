@@ -1,7 +1,7 @@
 package dev.oleander.web.job;
 
-import dev.oleander.plan.OrderRule;
-import dev.oleander.plan.PlanChoices;
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
+
 import dev.oleander.plan.SmallHoles;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
@@ -32,12 +32,11 @@ public enum OrderField implements EditField {
             "quantity",
             "quantity",
             order((o, t) -> order(o, o.name(), o.material(), o.thickness(), quantity(t)))),
-    QUALITY("quality", "cut data", (d, t) -> d.withPlan(d.plan().withQuality(t))),
-    ORDER("order", "order of the stops", (d, t) -> d.withPlan(ordered(d.plan(), t))),
+    QUALITY("quality", "cut data", (d, t) -> d.changed(SHEET, c -> c.withQuality(t))),
     SMALL_HOLES(
             "smallHoles",
             "small holes",
-            (d, t) -> d.withPlan(d.plan().withSmallHoles(smallHoles(t)))),
+            (d, t) -> d.changed(SHEET, c -> c.withSmallHoles(smallHoles(t)))),
     UNIT("unit", "unit of the drawing", (d, t) -> d.reshaped(s -> s.withUnit(unit(t)))),
     FIT("fit", "tolerance of fitted curves", (d, t) -> d.reshaped(s -> s.withFit(fit(t)))),
     CUSTOMER("customer", "customer", (d, t) -> d.withOrder(d.order().withCustomer(customer(t))));
@@ -131,12 +130,6 @@ public enum OrderField implements EditField {
                 SmallHoles::word,
                 text,
                 "\"%s\" is nothing that can be done with small holes.");
-    }
-
-    private static PlanChoices ordered(PlanChoices plan, String text) {
-        OrderRule rule =
-                one(OrderRule.values(), OrderRule::word, text, "\"%s\" is no rule of order.");
-        return plan.withOrder(rule, rule == OrderRule.BY_HAND ? plan.sequence() : List.of());
     }
 
     private static <T> T one(T[] all, Function<T, String> word, String text, String refusal) {

@@ -1,6 +1,9 @@
 package dev.oleander.web.job;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
+
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.plan.Recipe;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -22,12 +25,11 @@ class Proposals {
 
     JobDocument propose(JobDocument document) {
         JobDocument proposed = customers.propose(document);
-        return proposed.withPlan(
-                proposed.plan()
-                        .withRecipes(
-                                machines.find(document.machine())
-                                        .map(m -> recipes.automatic(m.process()))
-                                        .orElse(List.of())));
+        List<Recipe> usual =
+                machines.find(document.machine())
+                        .map(m -> recipes.automatic(m.process()))
+                        .orElse(List.of());
+        return proposed.changed(SHEET, choices -> choices.withRecipes(usual));
     }
 
     /** Takes over what an edit decided and later jobs of the customer will want too. */

@@ -5,7 +5,6 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.drawing.revise.ReadingMatch;
 import dev.oleander.geometry.Point;
-import dev.oleander.proof.Finding;
 import dev.oleander.web.job.ShapeChoices.Lost;
 import dev.oleander.web.job.ShapeChoices.Revision;
 import java.util.List;
@@ -47,9 +46,7 @@ public class Revisions {
         ReadingMatch.Match match = new ReadingMatch(SAME).match(before.reading(), now);
         Carrying to = new Carrying(before.reading(), now, match);
         JobDocument carried =
-                plain.withPlan(old.plan().carried(to))
-                        .withWire(old.wire().carried(to))
-                        .withAcceptances(Finding.carried(old.acceptances(), to))
+                plain.carried(to)
                         .reshaped(
                                 s ->
                                         s.withFeatures(to.keys(shape.features()))

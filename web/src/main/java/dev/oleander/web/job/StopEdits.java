@@ -1,21 +1,18 @@
 package dev.oleander.web.job;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
+
 import dev.oleander.drawing.read.Counterparts;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
-import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
-import dev.oleander.plan.sheet.Precedence;
 import dev.oleander.quantity.Typed;
-import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -50,7 +47,7 @@ public class StopEdits {
     public JobService.Edit set(List<String> stopIds, Scope scope, Map<StopField, String> values) {
         return before -> {
             List<Stop> stops = require(before, stopIds);
-            PlanChoices plan = before.document().plan();
+            PlanChoices plan = before.document().choices(SHEET);
             for (Stop stop : stops) {
                 for (Map.Entry<StopField, String> value : values.entrySet()) {
                     StopField.Entry entry =
@@ -58,7 +55,7 @@ public class StopEdits {
                     plan = set(plan, stop, scope, value.getKey(), entry);
                 }
             }
-            JobDocument after = before.document().withPlan(plan);
+            JobDocument after = before.document().with(SHEET, plan);
             boolean taking = values.values().stream().anyMatch(v -> v != null && !v.isBlank());
             if (taking) {
                 requireCuttable(after, stops);
@@ -118,31 +115,13 @@ public class StopEdits {
     }
 
     /**
-     * Moves stops, in their order and with what is pinned to them, before another one; the whole
-     * order is then by hand.
-     *
-     * @param before id of a stop that stays; empty: to the end
-     */
-    public JobService.Edit move(List<String> stopIds, String before) {
-        return result -> {
-            List<String> all = withPinned(result, stopIds);
-            List<Stop> moved = inRunOrder(result, require(result, all));
-            List<Stop> order = new ArrayList<>(result.run().stops());
-            order.removeAll(moved);
-            int at = before.isEmpty() ? order.size() : indexOf(order, firstPinned(result, before));
-            order.addAll(at, moved);
-            return byHand(result, order);
-        };
-    }
-
-    /**
      * Copies what is set of a stop's leads, start and tabs to the same contour of all equal parts,
      * at the same place of each.
      */
     public JobService.Edit copyToEqual(String stopId) {
         return before -> {
             Stop stop = require(before, List.of(stopId)).get(0);
-            PlanChoices plan = before.document().plan();
+            PlanChoices plan = before.document().choices(SHEET);
             StopChoice set = plan.of(stop.feature(), stop.copy());
             if (set.isNothing()) {
                 throw new RefusedEditException(
@@ -154,7 +133,7 @@ public class StopEdits {
                 Feature there = before.reading().byId().get(other.getKey());
                 plan = plan.withStop(other.getKey(), carried(set, own, there, other.getValue()));
             }
-            return before.document().withPlan(plan);
+            return before.document().with(SHEET, plan);
         };
     }
 
@@ -170,133 +149,7 @@ public class StopEdits {
         return set.start() == null ? copied : copied.withStart(place.apply(set.start()));
     }
 
-    /**
-     * Pins stops that follow each other, so that they stay together in this order whatever the rule
-     * of order is.
-     */
-    public JobService.Edit pin(List<String> stopIds) {
-        return result -> {
-            List<Stop> stretch = inRunOrder(result, require(result, stopIds));
-            List<Stop> run = result.run().stops();
-            int first = run.indexOf(stretch.get(0));
-            if (stretch.size() < 2 || !run.subList(first, first + stretch.size()).equals(stretch)) {
-                throw new RefusedEditException(
-                        "Only stops that follow each other can be pinned: select a stretch of two or more.");
-            }
-            if (stretch.stream().map(s -> s.kind() == Stop.Kind.MARK).distinct().count() > 1) {
-                throw new RefusedEditException(
-                        "Marks are made before all cuts; they cannot be pinned together with one.");
-            }
-            List<List<String>> pins = unpinned(result.document().plan(), stretch);
-            pins.add(stretch.stream().map(Stop::id).toList());
-            boolean wire = result.wireTask().isPresent();
-            if (!wire && !new Precedence(result.reading().byId()).permits(run, pins)) {
-                throw new RefusedEditException(
-                        "This stretch cannot stay together with the others that are pinned: a piece would be free before it is cut.");
-            }
-            return result.document().withPlan(result.document().plan().withPins(pins));
-        };
-    }
-
-    /** Unpins every stretch that one of the stops belongs to. */
-    public JobService.Edit unpin(List<String> stopIds) {
-        return result -> {
-            List<Stop> stops = require(result, stopIds);
-            PlanChoices plan = result.document().plan();
-            return result.document().withPlan(plan.withPins(unpinned(plan, stops)));
-        };
-    }
-
-    /** The stretches that none of the stops belongs to. */
-    private static List<List<String>> unpinned(PlanChoices plan, List<Stop> stops) {
-        Set<String> ids = stops.stream().map(Stop::id).collect(Collectors.toSet());
-        return plan.pins().stream()
-                .filter(pin -> pin.stream().noneMatch(ids::contains))
-                .collect(Collectors.toCollection(ArrayList::new));
-    }
-
-    /** The first of the stretch that a stop is pinned in; itself when it is in none. */
-    private static String firstPinned(JobResult result, String stop) {
-        return result.document().plan().pins().stream()
-                .filter(pin -> pin.contains(stop))
-                .map(pin -> pin.get(0))
-                .findFirst()
-                .orElse(stop);
-    }
-
-    /** With all stops that are pinned together with one of them. */
-    private static List<String> withPinned(JobResult result, List<String> stopIds) {
-        Set<String> all = new LinkedHashSet<>(stopIds);
-        for (List<String> pin : result.document().plan().pins()) {
-            if (pin.stream().anyMatch(all::contains)) {
-                all.addAll(pin);
-            }
-        }
-        return List.copyOf(all);
-    }
-
-    /**
-     * Cuts stops one after the other in the order in which they are named, from where the first of
-     * them stands in the run; the whole order is then by hand.
-     */
-    public JobService.Edit inSequence(List<String> stopIds) {
-        return result -> {
-            List<Stop> named = require(result, stopIds);
-            List<Stop> order = new ArrayList<>(result.run().stops());
-            int at = named.stream().mapToInt(order::indexOf).min().orElseThrow();
-            order.removeAll(named);
-            order.addAll(at, named);
-            return byHand(result, order);
-        };
-    }
-
-    private static JobDocument byHand(JobResult result, List<Stop> order) {
-        new Precedence(result.reading().byId())
-                .firstBreach(order)
-                .ifPresent(
-                        breach -> {
-                            throw new RefusedEditException(breach.sentence());
-                        });
-        List<String> sequence = order.stream().map(Stop::id).toList();
-        return result.document()
-                .withPlan(result.document().plan().withOrder(OrderRule.BY_HAND, sequence));
-    }
-
-    /** Moves stops one place up or down past their neighbour. */
-    public JobService.Edit shift(List<String> stopIds, boolean up) {
-        return result -> {
-            List<Stop> moved = inRunOrder(result, require(result, withPinned(result, stopIds)));
-            List<Stop> all = result.run().stops();
-            int first = all.indexOf(moved.get(0));
-            int last = all.indexOf(moved.get(moved.size() - 1));
-            if (up ? first == 0 : last == all.size() - 1) {
-                return result.document();
-            }
-            String before = "";
-            if (up) {
-                before = all.get(first - 1).id();
-            } else if (last + 2 < all.size()) {
-                before = all.get(last + 2).id();
-            }
-            return move(stopIds, before).apply(result);
-        };
-    }
-
-    private static List<Stop> inRunOrder(JobResult result, List<Stop> stops) {
-        Set<Stop> chosen = new LinkedHashSet<>(stops);
-        return result.run().stops().stream().filter(chosen::contains).toList();
-    }
-
-    private static int indexOf(List<Stop> order, String id) {
-        for (int i = 0; i < order.size(); i++) {
-            if (order.get(i).id().equals(id)) {
-                return i;
-            }
-        }
-        throw NotFoundException.stop(id);
-    }
-
-    private static List<Stop> require(JobResult result, List<String> ids) {
+    static List<Stop> require(JobResult result, List<String> ids) {
         Map<String, Stop> stops = result.stops();
         if (ids.isEmpty()) {
             throw new RefusedEditException("No stop is selected.");

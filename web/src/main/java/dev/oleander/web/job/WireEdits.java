@@ -1,14 +1,14 @@
 package dev.oleander.web.job;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.WireChoice;
 import dev.oleander.plan.wire.WireChoices;
-import dev.oleander.plan.wire.WireOrder;
 import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.web.job.StopEdits.Scope;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,7 +35,7 @@ public class WireEdits {
     /** Sets values of stops; a null takes back what was set. */
     public JobService.Edit set(List<String> stopIds, Scope scope, Map<WireField, String> values) {
         return before -> {
-            WireChoices choices = before.document().wire();
+            WireChoices choices = before.document().choices(WIRE);
             Map<String, Stop> subjects = subjects(before, stopIds);
             for (Stop stop : subjects.values()) {
                 for (Map.Entry<WireField, String> value : values.entrySet()) {
@@ -44,7 +44,7 @@ public class WireEdits {
                     choices = set(choices, stop, scope, value.getKey(), entry);
                 }
             }
-            JobDocument after = before.document().withWire(choices);
+            JobDocument after = before.document().with(WIRE, choices);
             if (values.values().stream().anyMatch(Objects::nonNull)) {
                 requireCuttable(before, after, subjects.values());
             }
@@ -99,7 +99,7 @@ public class WireEdits {
     private static Map<String, Double> names(JobResult result, Stop stop) {
         Map<String, Double> names = new TreeMap<>();
         names.put("t", result.document().thickness().value());
-        WirePlan plan = result.wire().orElseThrow();
+        WirePlan plan = Wires.plan(result).orElseThrow();
         var settings = plan.settings().get(Stop.id(stop.feature(), stop.copy()));
         if (settings != null) {
             names.put("w", settings.row().wireDiameter());
@@ -118,7 +118,7 @@ public class WireEdits {
         List<Stop> stops = computer.result(after).run().stops();
         for (Stop seen : subjects) {
             for (Stop stop : stops) {
-                boolean fresh = stop.copy() > before.wire().orElseThrow().copies().size();
+                boolean fresh = stop.copy() > Wires.plan(before).orElseThrow().copies().size();
                 boolean same =
                         stop.feature().equals(seen.feature())
                                 && (stop.copy() == seen.copy() || fresh);
@@ -129,72 +129,5 @@ public class WireEdits {
                 }
             }
         }
-    }
-
-    /**
-     * Moves stops before another one; the whole order is then by hand.
-     *
-     * @param before id of a stop that stays; empty: to the end
-     */
-    public JobService.Edit move(List<String> stopIds, String before) {
-        return result -> {
-            Map<String, Stop> stops = result.stops();
-            List<String> order =
-                    new ArrayList<>(result.run().stops().stream().map(Stop::id).toList());
-            List<String> moved = order.stream().filter(stopIds::contains).toList();
-            if (moved.isEmpty()) {
-                throw new RefusedEditException("No stop is selected.");
-            }
-            order.removeAll(moved);
-            int at = before.isEmpty() ? order.size() : order.indexOf(before);
-            if (at < 0) {
-                throw NotFoundException.stop(before);
-            }
-            order.addAll(at, moved);
-            WirePlan plan = result.wire().orElseThrow();
-            plan.order()
-                    .breach(order)
-                    .ifPresent(
-                            breach -> {
-                                throw new RefusedEditException(
-                                        sentence(
-                                                stops.get(breach.stop()),
-                                                stops.get(breach.must())));
-                            });
-            return result.document()
-                    .withWire(result.document().wire().withOrder(WireOrder.BY_HAND, order));
-        };
-    }
-
-    private static String sentence(Stop stop, Stop must) {
-        boolean same = stop.feature().equals(must.feature()) && stop.copy() == must.copy();
-        String why =
-                same && stop.name().contains("cut-off")
-                        ? "the cut-off would come before its skims"
-                        : same
-                                ? "it would come before what it follows from"
-                                : "the piece it lies in would be free before";
-        return "Stop %d (%s) must come after stop %d (%s): %s."
-                .formatted(stop.number(), stop.name(), must.number(), must.name(), why);
-    }
-
-    /** Moves stops one place up or down past their neighbour. */
-    public JobService.Edit shift(List<String> stopIds, boolean up) {
-        return result -> {
-            List<String> all = result.run().stops().stream().map(Stop::id).toList();
-            List<Integer> places = stopIds.stream().map(all::indexOf).sorted().toList();
-            int first = places.get(0);
-            int last = places.get(places.size() - 1);
-            if (first < 0 || (up ? first == 0 : last == all.size() - 1)) {
-                return result.document();
-            }
-            String before = "";
-            if (up) {
-                before = all.get(first - 1);
-            } else if (last + 2 < all.size()) {
-                before = all.get(last + 2);
-            }
-            return move(stopIds, before).apply(result);
-        };
     }
 }

@@ -3,9 +3,7 @@ package dev.oleander.web.job;
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.wire.CopyChoice;
 import dev.oleander.plan.wire.WireChoices;
-import dev.oleander.plan.wire.WireOrder;
 import dev.oleander.quantity.Typed;
-import dev.oleander.quantity.Worded;
 import dev.oleander.web.job.StopField.Entry;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,7 +15,6 @@ import java.util.function.BiFunction;
 public enum WireJobField implements EditField {
     WIRE("wire", "wire", (c, t) -> c.withWire(orNull(t))),
     FINISH("finish", "finish", (c, t) -> c.withFinish(orNull(t))),
-    ORDER("order", "order of the visits", WireJobField::ordered),
     CLEARANCE("clearance", "clearance of punch and die", WireJobField::clearance),
     SET("set", "punch and die from one contour", WireJobField::punchAndDie),
     COUNT("round.count", "copies round a centre", WireJobField::count),
@@ -83,17 +80,6 @@ public enum WireJobField implements EditField {
 
     private static String orNull(String text) {
         return text.isBlank() ? null : text.strip();
-    }
-
-    private static WireChoices ordered(WireChoices choices, String text) {
-        WireOrder order =
-                Worded.of(WireOrder.class, text)
-                        .orElseThrow(
-                                () ->
-                                        new RefusedEditException(
-                                                "\"%s\" is no rule of order.".formatted(text)));
-        return choices.withOrder(
-                order, order == WireOrder.BY_HAND ? choices.sequence() : List.of());
     }
 
     private static WireChoices clearance(WireChoices choices, String text) {

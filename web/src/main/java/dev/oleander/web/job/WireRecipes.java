@@ -1,5 +1,7 @@
 package dev.oleander.web.job;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
+
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.wire.WireChoice;
 import dev.oleander.plan.wire.WireChoices;
@@ -62,7 +64,7 @@ public class WireRecipes {
     public record With(boolean kind, boolean order) {}
 
     private static WireOrder order(JobResult result) {
-        WireOrder order = result.document().wire().orderOr();
+        WireOrder order = result.document().choices(WIRE).order();
         if (order == WireOrder.BY_HAND) {
             throw new RefusedEditException(
                     "An order by hand belongs to its job; a recipe keeps a rule of order.");
@@ -88,14 +90,17 @@ public class WireRecipes {
         if (stop == null) {
             throw NotFoundException.stop(stopId);
         }
-        WireChoice choice = set(result.document().wire(), stop).asRecipe();
+        WireChoice choice = set(result.document().choices(WIRE), stop).asRecipe();
         WireOrder order = with.order() ? order(result) : null;
         if (choice.isNothing() && order == null) {
             throw new RefusedEditException(
                     "Nothing is set here that a recipe could keep. Set it first.");
         }
         var settings =
-                result.wire().orElseThrow().settings().get(Stop.id(stop.feature(), stop.copy()));
+                Wires.plan(result)
+                        .orElseThrow()
+                        .settings()
+                        .get(Stop.id(stop.feature(), stop.copy()));
         WireKind kind = with.kind() && settings != null ? settings.kind() : null;
         WireRecipe recipe = new WireRecipe(name, kind, choice, order);
         save(recipe, who);
@@ -131,7 +136,7 @@ public class WireRecipes {
         Map<String, String> given = new TreeMap<>(choices.given());
         features.forEach(f -> given.put(f, recipe.name()));
         WireChoices changed = choices.withRecipes(all, given);
-        return recipe.order() == null ? changed : changed.withOrder(recipe.order(), List.of());
+        return recipe.order() == null ? changed : changed.withOrder(recipe.order());
     }
 
     /** The choices without a recipe. */

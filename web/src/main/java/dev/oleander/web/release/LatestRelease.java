@@ -1,5 +1,6 @@
 package dev.oleander.web.release;
 
+import dev.oleander.web.job.DocumentJson;
 import dev.oleander.web.job.Released;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -26,8 +27,18 @@ class LatestRelease implements Released.Lookup {
         JsonNode inputs = JsonMapper.shared().readTree(release.inputs());
         return new Released(
                 release.revision(),
-                inputs.path("fingerprint").asString(),
+                fingerprint(inputs),
                 inputs.path("dataFingerprint").asString(""),
                 Released.format(release.dialect(), release.dialectVersion()));
+    }
+
+    /**
+     * Of the document as it would be kept today; that of the first form cannot be the present one.
+     */
+    private static String fingerprint(JsonNode inputs) {
+        JsonNode document = inputs.path("document");
+        return document.has("order")
+                ? DocumentJson.fingerprint(DocumentJson.read(document))
+                : inputs.path("fingerprint").asString();
     }
 }

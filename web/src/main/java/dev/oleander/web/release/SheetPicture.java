@@ -16,6 +16,7 @@ import dev.oleander.plan.wire.Ruling;
 import dev.oleander.plan.wire.WireKind;
 import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.Wires;
 import dev.oleander.web.paper.SvgPaths;
 import java.util.ArrayList;
 import java.util.List;
@@ -136,8 +137,8 @@ final class SheetPicture {
     }
 
     private void parts() {
-        if (result.wire().isPresent()) {
-            result.wire().get().surfaces().forEach(this::profile);
+        if (Wires.plan(result).isPresent()) {
+            Wires.plan(result).get().surfaces().forEach(this::profile);
             return;
         }
         for (Placement placement : run.layout().placements()) {
@@ -147,7 +148,7 @@ final class SheetPicture {
 
     /** A profile of a wire; punches are filled. */
     private void profile(String subject, List<Ruling> surface) {
-        WirePlan plan = result.wire().orElseThrow();
+        WirePlan plan = Wires.plan(result).orElseThrow();
         boolean punch = plan.settings().get(subject).kind() == WireKind.PUNCH;
         begin(punch ? "kept" : "profile");
         paths.append(svg, new Path(surface.stream().map(Ruling::lower).toList()));

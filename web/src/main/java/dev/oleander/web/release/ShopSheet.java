@@ -14,6 +14,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.Wires;
 import dev.oleander.web.paper.Pdf;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -101,7 +102,7 @@ class ShopSheet {
         values.put("link", link);
         values.put("qr", QrCode.svg(link));
         values.put("trial", trial.isEmpty() ? "" : trialNote(run, result.run()));
-        boolean parts = trial.isEmpty() && result.wire().isEmpty();
+        boolean parts = trial.isEmpty() && Wires.plan(result).isEmpty();
         values.put("facts", facts(result, parts));
         values.put("passes", List.of());
         values.put("holes", List.of());
@@ -112,8 +113,8 @@ class ShopSheet {
         values.put("registers", registers(run, rows));
         values.put("halts", halts(run));
         values.put("drilled", drilled(run));
-        if (result.wire().isPresent()) {
-            wire(new WireSheet(result.wire().get(), run, timeline), values);
+        if (Wires.plan(result).isPresent()) {
+            wire(new WireSheet(Wires.plan(result).get(), run, timeline), values);
         } else {
             values.put("stops", stops(run, rows, timeline));
         }

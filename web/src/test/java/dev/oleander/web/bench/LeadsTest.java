@@ -1,9 +1,10 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.oleander.plan.OrderRule;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
@@ -12,6 +13,7 @@ import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.ProgramText;
 import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.RunEdits;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.StopEdits;
 import dev.oleander.web.job.StopField;
@@ -27,6 +29,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 class LeadsTest extends WebTest {
 
     @Autowired private StopEdits edits;
+    @Autowired private RunEdits runEdits;
 
     private PageClient pages;
     private long job;
@@ -60,17 +63,17 @@ class LeadsTest extends WebTest {
                                 jobs.edit(
                                         job,
                                         "x",
-                                        edits.pin(List.of(ids.get(0), ids.get(3))),
+                                        runEdits.pin(List.of(ids.get(0), ids.get(3))),
                                         person("mira")))
                 .isInstanceOf(RefusedEditException.class)
                 .hasMessageContaining("follow each other");
         List<String> stretch = ids.subList(2, 5);
-        jobs.edit(job, "x", edits.pin(stretch), person("mira"));
-        assertThat(jobs.view(job).document().plan().pins()).containsExactly(stretch);
-        jobs.edit(job, "x", edits.move(List.of(ids.get(3)), ids.get(0)), person("mira"));
+        jobs.edit(job, "x", runEdits.pin(stretch), person("mira"));
+        assertThat(jobs.view(job).document().choices(SHEET).run().pins()).containsExactly(stretch);
+        jobs.edit(job, "x", runEdits.move(List.of(ids.get(3)), ids.get(0)), person("mira"));
         assertThat(ids()).as("the whole stretch moved").startsWith(stretch.toArray(String[]::new));
-        jobs.edit(job, "x", edits.unpin(List.of(ids.get(2))), person("mira"));
-        assertThat(jobs.view(job).document().plan().pins()).isEmpty();
+        jobs.edit(job, "x", runEdits.unpin(List.of(ids.get(2))), person("mira"));
+        assertThat(jobs.view(job).document().choices(SHEET).run().pins()).isEmpty();
     }
 
     @Test
@@ -81,15 +84,16 @@ class LeadsTest extends WebTest {
                 "x",
                 b ->
                         b.document()
-                                .withPlan(
+                                .with(
+                                        SHEET,
                                         b.document()
-                                                .plan()
-                                                .withOrder(OrderRule.BY_HAND, crossed(worst))),
+                                                .choices(SHEET)
+                                                .withRun(
+                                                        RunChoices.USUAL.inSequence(
+                                                                crossed(worst)))),
                 person("mira"));
-        String better = "/jobs/%d/cuts/order-values".formatted(job);
-        String answer =
-                pages.post(better, Map.of("step", "2", "field", "order", "value", "shortest"))
-                        .body();
+        String better = "/jobs/%d/cuts/order-rule".formatted(job);
+        String answer = pages.post(better, Map.of("step", "2", "value", "shortest")).body();
         assertThat(answer).contains("Against the order before: ", " m less travel");
         JobView now = jobs.view(job);
         assertThat(OrderGain.sentence(now.result(), now.result())).isEmpty();

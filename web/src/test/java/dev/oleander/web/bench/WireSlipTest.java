@@ -1,5 +1,6 @@
 package dev.oleander.web.bench;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -14,6 +15,7 @@ import dev.oleander.web.job.StopEdits.Scope;
 import dev.oleander.web.job.WireEdits;
 import dev.oleander.web.job.WireField;
 import dev.oleander.web.job.WireJobField;
+import dev.oleander.web.job.Wires;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -35,7 +37,7 @@ class WireSlipTest extends WebTest {
         return jobs.edit(
                         job,
                         "x",
-                        b -> b.document().withWire(field.set(b.document().wire(), text)),
+                        b -> b.document().with(WIRE, field.set(b.document().choices(WIRE), text)),
                         person("mira"))
                 .result();
     }
@@ -112,7 +114,7 @@ class WireSlipTest extends WebTest {
     }
 
     private static Map<String, Source> sources(JobResult result, String stop) {
-        return result.wire().orElseThrow().settings().get(stop).sources();
+        return Wires.plan(result).orElseThrow().settings().get(stop).sources();
     }
 
     @Test
@@ -252,8 +254,8 @@ class WireSlipTest extends WebTest {
         JobResult result = jobs.view(job).result();
         WireJobSlip slip = new WireJobSlip(result, EditError.NONE);
         assertThat(slip.wires()).contains("brass 0.25", "brass 0.2").hasSizeGreaterThan(2);
-        assertThat(slip.order()).isEqualTo("unattendedFirst");
-        assertThat(slip.orders()).extracting(Choice::value).doesNotContain("byHand");
+        assertThat(OrderSlip.of(result).rule()).isEqualTo("unattendedFirst");
+        assertThat(OrderSlip.of(result).rules()).extracting(Choice::value).doesNotContain("byHand");
         Unattended alone = Unattended.of(result);
         assertThat(slip.alone()).isEqualTo(alone.sentence());
         assertThat(alone.waits()).isEqualTo(1);
@@ -287,7 +289,7 @@ class WireSlipTest extends WebTest {
     @Test
     void theTableDrawsEveryPassAndHole() {
         long job = makeWireJob("shim_punch_die", "Drawn", 40);
-        WirePlan plan = jobs.view(job).result().wire().orElseThrow();
+        WirePlan plan = Wires.plan(jobs.view(job).result()).orElseThrow();
         WireScene scene = WireScene.of(plan);
         int cuts = plan.visits().values().stream().mapToInt(v -> v.cuts().size()).sum();
         assertThat(scene.passes()).hasSize(cuts);
@@ -302,7 +304,7 @@ class WireSlipTest extends WebTest {
         String stop = first(jobs.view(job).result()).id();
         int bodies = SolidView.of(jobs.view(job).result()).bodies().size();
         JobResult result = set(job, stop, WireField.COLUMNS, "3");
-        WireScene scene = WireScene.of(result.wire().orElseThrow());
+        WireScene scene = WireScene.of(Wires.plan(result).orElseThrow());
         assertThat(scene.kept()).hasSize(4);
         assertThat(scene.holes()).hasSize(3);
         Scene table = SceneBuilder.build(1, result, true);

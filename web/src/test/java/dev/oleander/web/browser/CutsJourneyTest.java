@@ -1,5 +1,6 @@
 package dev.oleander.web.browser;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.plan.Stop;
@@ -51,7 +52,7 @@ class CutsJourneyTest extends BrowserTest {
         int[] at = browser.onScreen(place.x(), place.y());
         browser.actions().moveToLocation(at[0], at[1]).click().perform();
         browser.waitForStep(3);
-        StopChoice set = jobs.view(job).document().plan().of(outline.feature(), 1);
+        StopChoice set = jobs.view(job).document().choices(SHEET).of(outline.feature(), 1);
         assertThat(set.tabs().at()).hasSize(1);
         assertThat(browser.text("#slip")).contains("1 put by hand");
     }

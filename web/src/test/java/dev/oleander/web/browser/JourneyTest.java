@@ -1,5 +1,6 @@
 package dev.oleander.web.browser;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.web.api.ApiClient;
@@ -122,7 +123,7 @@ class JourneyTest extends BrowserTest {
         browser.click(".put-back");
         browser.waitForStep(3);
         assertThat(browser.all(".put-back")).isEmpty();
-        assertThat(jobs.view(job).document().plan().stops()).isEmpty();
+        assertThat(jobs.view(job).document().choices(SHEET).stops()).isEmpty();
     }
 
     @Test

@@ -1,5 +1,6 @@
 package dev.oleander.web.browser;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -156,10 +157,10 @@ class PlayerTest extends BrowserTest {
                 "x",
                 b ->
                         b.document()
-                                .withPlan(
-                                        b.document()
-                                                .plan()
-                                                .withEvents(
+                                .rerun(
+                                        SHEET,
+                                        r ->
+                                                r.withEvents(
                                                         "c13",
                                                         List.of(
                                                                 new StopEvent(

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
+import dev.oleander.web.job.Wires;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -70,12 +71,12 @@ class WireJourneyTest extends BrowserTest {
     void theMachineRunsAloneBeforeItNeedsPeople() {
         long job = makeWireJob("hawse_funnel_die", "Unattended", 30);
         browser.openStage(job, "cuts");
-        new Select(browser.find("#j-wire-order")).selectByValue("oneAtATime");
+        new Select(browser.find("#j-order")).selectByValue("oneAtATime");
         browser.waitForStep(2);
         browser.until(b -> b.all(".stop").size() == 5);
         assertThat(groups()).as("people are needed at every contour").isEmpty();
         assertThat(browser.text("#slip")).contains("then waits 5 times for people");
-        new Select(browser.find("#j-wire-order")).selectByValue("unattendedFirst");
+        new Select(browser.find("#j-order")).selectByValue("unattendedFirst");
         browser.waitForStep(3);
         browser.until(b -> groups().equals(List.of("Runs alone", "Needs people")));
         assertThat(browser.text("#slip")).contains("alone, then waits 5 times for people");
@@ -136,7 +137,7 @@ class WireJourneyTest extends BrowserTest {
                         .get(browser.find("[data-upper]").getDomAttribute("data-upper"));
         Feature lower = lower(job);
         Transform placed =
-                jobs.view(job).result().wire().orElseThrow().copy(1).placement().transform();
+                Wires.plan(jobs.view(job).result()).orElseThrow().copy(1).placement().transform();
         Point end = upper.chain().start();
         click(placed.apply(lower.contour().nearest(end).point()));
         click(placed.apply(end));
@@ -164,7 +165,7 @@ class WireJourneyTest extends BrowserTest {
         openDetails();
         Feature lower = lower(job);
         Transform placed =
-                jobs.view(job).result().wire().orElseThrow().copy(1).placement().transform();
+                Wires.plan(jobs.view(job).result()).orElseThrow().copy(1).placement().transform();
         browser.script("document.getElementById('element-angle').value = '1'");
         browser.click("#set-elements");
         click(placed.apply(lower.chain().segments().get(2).middle()));

@@ -1,11 +1,11 @@
 package dev.oleander.web.job;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.OrderRule;
-import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.StopChoice;
@@ -30,7 +30,6 @@ class EditFieldsTest {
             new JobDocument(
                     new JobDocument.Order("Job", "teasel", "mild steel", Typed.of(6), 1),
                     ShapeChoices.of(List.of(1L)),
-                    PlanChoices.defaults(),
                     SheetChoices.defaults(),
                     Map.of());
 
@@ -182,8 +181,9 @@ class EditFieldsTest {
         assertThat(OrderField.UNIT.set(DOCUMENT, "in").shape().unit()).isEqualTo(LengthUnit.INCH);
         assertThat(OrderField.UNIT.set(DOCUMENT, "").shape().unit()).isNull();
         assertThat(OrderField.FIT.set(DOCUMENT, "0.2").shape().fit().value()).isEqualTo(0.2);
-        assertThat(OrderField.QUALITY.set(DOCUMENT, "fine").plan().quality()).isEqualTo("fine");
-        assertThat(OrderField.ORDER.set(DOCUMENT, "shortest").plan().order())
+        assertThat(OrderField.QUALITY.set(DOCUMENT, "fine").choices(SHEET).quality())
+                .isEqualTo("fine");
+        assertThat(Orders.by(DOCUMENT, SHEET, "shortest").choices(SHEET).order())
                 .isEqualTo(OrderRule.SHORTEST);
         assertThatThrownBy(() -> OrderField.FIT.set(DOCUMENT, "5"))
                 .hasMessageContaining("between 0.0005 and 1");

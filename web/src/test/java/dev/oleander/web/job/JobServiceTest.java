@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -20,6 +21,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 class JobServiceTest extends WebTest {
 
     @Autowired private StopEdits stopEdits;
+    @Autowired private RunEdits runEdits;
     @Autowired private JobRepository repository;
     @Autowired private JdbcTemplate sql;
 
@@ -161,7 +163,7 @@ class JobServiceTest extends WebTest {
         assertThat(outline(id, 1).leadIn().radius()).isEqualTo(2.6);
         assertThat(outline(id, 3).leadIn().radius()).isEqualTo(2.6);
         edit(id, outline.id(), StopEdits.Scope.ALL, StopField.LEAD_IN_RADIUS, null);
-        assertThat(jobs.view(id).document().plan().stops()).isEmpty();
+        assertThat(jobs.view(id).document().choices(SHEET).stops()).isEmpty();
     }
 
     @Test
@@ -201,20 +203,20 @@ class JobServiceTest extends WebTest {
         long id = makeJob("cleat_backing_plate", "Order", 1);
         List<Stop> before = jobs.view(id).result().run().stops();
         String first = before.get(0).id();
-        jobs.edit(id, "order", stopEdits.shift(List.of(first), false), person("mira"));
+        jobs.edit(id, "order", runEdits.shift(List.of(first), false), person("mira"));
         List<Stop> after = jobs.view(id).result().run().stops();
         assertThat(after.get(1).id()).isEqualTo(first);
-        assertThat(jobs.view(id).document().plan().order()).isEqualTo(OrderRule.BY_HAND);
+        assertThat(jobs.view(id).document().choices(SHEET).order()).isEqualTo(OrderRule.BY_HAND);
         String outline = outline(id, 1).id();
         assertThatThrownBy(
                         () ->
                                 jobs.edit(
                                         id,
                                         "order",
-                                        stopEdits.move(List.of(outline), first),
+                                        runEdits.move(List.of(outline), first),
                                         person("mira")))
                 .isInstanceOf(RefusedEditException.class)
-                .hasMessageContaining("cannot come before");
+                .hasMessageContaining("must come after stop");
     }
 
     @Test

@@ -1,10 +1,11 @@
 package dev.oleander.web.job;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.Purpose;
-import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
@@ -23,6 +24,11 @@ class MigrationTest extends WebTest {
 
     private static final String SCHEMA = "migration_test";
 
+    private static final String FIRST_PLAN =
+            """
+            {"quality": "standard", "order": "SHORTEST", "sequence": [], "stops": {}, "smallHoles": null}
+            """;
+
     @Autowired private Flyway flyway;
 
     private void migrateTo(String version) {
@@ -40,7 +46,6 @@ class MigrationTest extends WebTest {
                 new JobDocument(
                         new JobDocument.Order("Kept", "teasel", "mild steel", Typed.of(6), 3),
                         ShapeChoices.of(List.of(4L)),
-                        PlanChoices.defaults(),
                         SheetChoices.defaults(),
                         Map.of());
         ObjectNode now = (ObjectNode) JsonMapper.shared().readTree(DocumentJson.write(present));
@@ -53,7 +58,7 @@ class MigrationTest extends WebTest {
         first.putObject("layers").put("X", "MARK");
         first.putObject("features").put("c2", "IGNORE");
         first.set("gap", JsonMapper.shared().valueToTree(Typed.of(0.2)));
-        first.set("plan", now.get("plan"));
+        first.set("plan", JsonMapper.shared().readTree(FIRST_PLAN));
         first.set("sheet", now.get("sheet"));
         first.putObject("acceptances").put("f", "seen");
         return first.toString();
@@ -89,6 +94,7 @@ class MigrationTest extends WebTest {
         assertThat(document.shape().mending())
                 .containsExactlyInAnyOrderElementsOf(MendOptions.USUAL);
         assertThat(document.acceptances()).containsEntry("f", "seen");
+        assertThat(document.choices(SHEET).order()).isEqualTo(OrderRule.SHORTEST);
         sql.execute("drop schema migration_test cascade");
     }
 }

@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import static dev.oleander.work.wire.WireCutting.WIRE;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -33,6 +34,7 @@ import tools.jackson.databind.JsonNode;
 class WireJobTest extends WebTest {
 
     @Autowired private WireEdits edits;
+    @Autowired private RunEdits runEdits;
     @Autowired private ReleaseService releases;
 
     private JobResult edit(long job, JobService.Edit edit) {
@@ -44,11 +46,11 @@ class WireJobTest extends WebTest {
     }
 
     private JobResult setJob(long job, WireJobField field, String text) {
-        return edit(job, b -> b.document().withWire(field.set(b.document().wire(), text)));
+        return edit(job, b -> b.document().with(WIRE, field.set(b.document().choices(WIRE), text)));
     }
 
     private static WireSettings settings(JobResult result, String subject) {
-        return result.wire().orElseThrow().settings().get(subject);
+        return Wires.plan(result).orElseThrow().settings().get(subject);
     }
 
     private static String first(JobResult result) {
@@ -91,7 +93,7 @@ class WireJobTest extends WebTest {
         assertThatThrownBy(() -> set(job, stop, WireField.MATCHING, "corners"))
                 .isInstanceOf(RefusedEditException.class)
                 .hasMessageContaining("upper contour first");
-        assertThat(jobs.view(job).result().document().wire().stops()).isEmpty();
+        assertThat(jobs.view(job).result().document().choices(WIRE).stops()).isEmpty();
     }
 
     @Test
@@ -128,17 +130,17 @@ class WireJobTest extends WebTest {
         set(job, stop, WireField.ANGLE, "1");
         set(job, stop, WireField.ELEMENTS, "+2: 1");
         JobResult angles = set(job, stop, WireField.ELEMENTS, "+4: 0.5*2");
-        assertThat(angles.document().wire().stops().get(square.id()).taper().elements())
+        assertThat(angles.document().choices(WIRE).stops().get(square.id()).taper().elements())
                 .containsOnlyKeys(1, 3);
         assertThatThrownBy(() -> set(job, stop, WireField.ELEMENTS, "+3: steep"))
                 .hasMessageContaining("steep");
         set(job, stop, WireField.ELEMENTS, null);
         set(job, stop, WireField.CORNER_OF, "+2");
         JobResult corners = set(job, stop, WireField.CORNER_OF, "+4");
-        assertThat(corners.document().wire().stops().get(square.id()).taper().cornerOf())
+        assertThat(corners.document().choices(WIRE).stops().get(square.id()).taper().cornerOf())
                 .containsOnlyKeys(1, 3);
         JobResult without = set(job, stop, WireField.CORNER_OF, "+2");
-        assertThat(without.document().wire().stops().get(square.id()).taper().cornerOf())
+        assertThat(without.document().choices(WIRE).stops().get(square.id()).taper().cornerOf())
                 .as("pointed at twice")
                 .containsOnlyKeys(3);
     }
@@ -151,7 +153,7 @@ class WireJobTest extends WebTest {
         int visits = result.run().stops().size();
         set(job, stop, WireField.COLUMNS, "2+1");
         JobResult row = set(job, stop, WireField.PITCH_X, "200");
-        assertThat(row.wire().orElseThrow().copies()).hasSize(3);
+        assertThat(Wires.plan(row).orElseThrow().copies()).hasSize(3);
         assertThat(row.run().stops()).hasSize(3 * visits);
         assertThat(row.run().layout().placed()).as("parts").isEqualTo(1);
         assertThat(row.proof().findings())
@@ -162,9 +164,9 @@ class WireJobTest extends WebTest {
         assertThatThrownBy(() -> set(job, stop, WireField.COLUMNS, "0"))
                 .hasMessageContaining("Columns");
         JobResult round = set(job, stop, WireField.ROUND_COUNT, "4");
-        assertThat(round.wire().orElseThrow().copies()).as("instead of the row").hasSize(4);
+        assertThat(Wires.plan(round).orElseThrow().copies()).as("instead of the row").hasSize(4);
         JobResult none = set(job, stop, WireField.ROUND_COUNT, null);
-        assertThat(none.wire().orElseThrow().copies()).hasSize(3);
+        assertThat(Wires.plan(none).orElseThrow().copies()).hasSize(3);
     }
 
     @Test
@@ -176,7 +178,7 @@ class WireJobTest extends WebTest {
         assertThatThrownBy(() -> set(job, stop, WireField.COLUMNS, "4"))
                 .isInstanceOf(RefusedEditException.class)
                 .hasMessageContaining("beyond the edge of the stock");
-        assertThat(jobs.view(job).result().wire().orElseThrow().copies()).hasSize(1);
+        assertThat(Wires.plan(jobs.view(job).result()).orElseThrow().copies()).hasSize(1);
     }
 
     // ---- the whole job
@@ -192,10 +194,10 @@ class WireJobTest extends WebTest {
         setJob(job, WireJobField.SET, contour);
         JobResult round = setJob(job, WireJobField.COUNT, "4");
         assertThat(round.run().layout().placements()).hasSize(4);
-        assertThat(round.document().wire().round().angle().value()).isEqualTo(90);
+        assertThat(round.document().choices(WIRE).round().angle().value()).isEqualTo(90);
         assertThatThrownBy(() -> setJob(job, WireJobField.CENTRE, "5"))
                 .isInstanceOf(RefusedEditException.class);
-        assertThat(setJob(job, WireJobField.COUNT, "").document().wire().round()).isNull();
+        assertThat(setJob(job, WireJobField.COUNT, "").document().choices(WIRE).round()).isNull();
     }
 
     @Test
@@ -204,11 +206,11 @@ class WireJobTest extends WebTest {
         List<String> ids = jobs.view(job).result().run().stops().stream().map(Stop::id).toList();
         assertThat(ids.get(ids.size() - 1)).endsWith("-off");
         String last = ids.get(ids.size() - 1);
-        assertThatThrownBy(() -> edit(job, edits.move(List.of(last), ids.get(0))))
+        assertThatThrownBy(() -> edit(job, runEdits.move(List.of(last), ids.get(0))))
                 .isInstanceOf(RefusedEditException.class)
                 .hasMessageContaining("must come after stop");
-        JobResult shifted = edit(job, edits.shift(List.of(ids.get(1)), true));
-        assertThat(shifted.document().wire().order()).isEqualTo(WireOrder.BY_HAND);
+        JobResult shifted = edit(job, runEdits.shift(List.of(ids.get(1)), true));
+        assertThat(shifted.document().choices(WIRE).order()).isEqualTo(WireOrder.BY_HAND);
         assertThat(shifted.run().stops().get(0).id()).isEqualTo(ids.get(1));
     }
 
@@ -310,13 +312,13 @@ class WireJobTest extends WebTest {
         long job = makeWireJob("shim_punch_die", "Ordered", 40);
         String stop = first(jobs.view(job).result());
         PageClient pages = new PageClient(port).signedIn("mira");
-        setJob(job, WireJobField.ORDER, "passByPass");
+        edit(job, b -> Orders.by(b.document(), WIRE, "passByPass"));
         String save = "/jobs/%d/cuts/wire-recipes/save".formatted(job);
         Map<String, String> form = Map.of("name", "in passes", "order", "true", "stop", stop);
         assertThat(pages.post(save, form).statusCode()).isEqualTo(200);
         long other = makeWireJob("shim_punch_die", "Takes it up", 40);
         pages.post("/jobs/%d/cuts/wire-recipes/give".formatted(other), Map.of("name", "in passes"));
-        assertThat(jobs.view(other).result().document().wire().order())
+        assertThat(jobs.view(other).result().document().choices(WIRE).order())
                 .isEqualTo(WireOrder.PASS_BY_PASS);
         assertThat(pages.get("/recipes").body()).contains("order pass by pass");
         pages.post("/recipes/wire/delete", Map.of("name", "in passes"));
@@ -324,10 +326,9 @@ class WireJobTest extends WebTest {
                 job,
                 b ->
                         b.document()
-                                .withWire(
-                                        b.document()
-                                                .wire()
-                                                .withOrder(WireOrder.BY_HAND, List.of())));
+                                .with(
+                                        WIRE,
+                                        b.document().choices(WIRE).withOrder(WireOrder.BY_HAND)));
         HttpResponse<String> refused = pages.post(save, form);
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("An order by hand belongs to its job");
@@ -351,8 +352,7 @@ class WireJobTest extends WebTest {
         long job = makeWireJob("splined_coupling", "Pinned", 20);
         List<String> ids = jobs.view(job).result().run().stops().stream().map(Stop::id).toList();
         List<String> pin = List.of(ids.get(0), ids.get(2));
-        JobResult pinned =
-                edit(job, b -> b.document().withPlan(b.document().plan().withPins(List.of(pin))));
+        JobResult pinned = edit(job, b -> b.document().rerun(WIRE, r -> r.withPins(List.of(pin))));
         List<String> now = pinned.run().stops().stream().map(Stop::id).toList();
         assertThat(now.indexOf(pin.get(1))).isEqualTo(now.indexOf(pin.get(0)) + 1);
     }

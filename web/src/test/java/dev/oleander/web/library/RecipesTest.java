@@ -1,5 +1,6 @@
 package dev.oleander.web.library;
 
+import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -44,7 +45,7 @@ class RecipesTest extends WebTest {
         keep("plasma holes", new Rule(Kind.HOLE, null, 12.0), "plasma", true);
         keep("by hand only", null, null, false);
         long job = makeJob("cleat_backing_plate", "With recipes", 1);
-        var plan = jobs.view(job).document().plan();
+        var plan = jobs.view(job).document().choices(SHEET);
         assertThat(plan.recipes()).extracting(Recipe::name).containsExactly("laser holes");
         List<Stop> stops = jobs.view(job).result().run().stops();
         assertThat(stops.stream().filter(s -> s.overRun() == 2)).hasSize(4);
@@ -69,7 +70,7 @@ class RecipesTest extends WebTest {
         keep("holes", new Rule(Kind.HOLE, null, 12.0), null, true);
         long job = makeJob("cleat_backing_plate", "Own copy", 1);
         recipes.delete("holes");
-        assertThat(jobs.view(job).document().plan().recipes()).hasSize(1);
+        assertThat(jobs.view(job).document().choices(SHEET).recipes()).hasSize(1);
     }
 
     @Test

@@ -12,6 +12,7 @@ import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.book.Change;
 import dev.oleander.web.book.WireBooks;
+import dev.oleander.web.job.Wires;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.List;
@@ -83,7 +84,7 @@ class WireBookTest extends WebTest {
     }
 
     private double offset(long job) {
-        return jobs.view(job).result().wire().orElseThrow().registers().values().stream()
+        return Wires.plan(jobs.view(job).result()).orElseThrow().registers().values().stream()
                 .mapToDouble(d -> d)
                 .max()
                 .orElseThrow();

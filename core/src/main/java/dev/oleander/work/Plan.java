@@ -1,0 +1,68 @@
+package dev.oleander.work;
+
+import dev.oleander.material.Leftover;
+import dev.oleander.material.MaterialState;
+import dev.oleander.motion.PostedProgram;
+import dev.oleander.motion.Program;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.RunRules;
+import dev.oleander.progress.Progress;
+import dev.oleander.proof.ProofInput;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** What is planned for a job, as far as all kinds of work are alike. Thread-safe. */
+public interface Plan {
+
+    Run run();
+
+    /** What of its run must come before what. */
+    RunRules rules();
+
+    /** The motion of the head with its times; computed when it is first asked for. */
+    Timeline timeline(Progress progress);
+
+    /** The program that is written for the controller. */
+    PostedProgram posted();
+
+    /** What the proof looks at. */
+    ProofInput proofInput();
+
+    /** Rows of the cut book that it uses. */
+    List<?> dataInUse();
+
+    /** Names of stops for comments in programs, by id. */
+    Map<String, String> stopNames();
+
+    /** Which pieces come free, and when. */
+    MaterialState material();
+
+    /** Where the parts differ from the drawing in the end. */
+    List<Leftover> remains();
+
+    /** Whether equal copies may be written as calls of one subprogram, if the format knows that. */
+    boolean callsCopies();
+
+    /**
+     * What a program that was read back does, judged by this kind of work, besides being the same
+     * items as planned.
+     *
+     * @param read some stops or all as a program of their own
+     * @param stops ids of those; empty: the whole run
+     */
+    Recheck recheck(Program read, Optional<Set<String>> stops);
+
+    /**
+     * What came of it.
+     *
+     * @param deviation greatest distance from what is planned, mm
+     * @param faults sentences; none when it does what is planned
+     */
+    record Recheck(double deviation, List<String> faults) {
+
+        public static final Recheck NOTHING = new Recheck(0, List.of());
+    }
+}

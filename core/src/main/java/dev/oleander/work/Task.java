@@ -1,0 +1,26 @@
+package dev.oleander.work;
+
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.machine.Book;
+import dev.oleander.machine.Machine;
+import dev.oleander.plan.Choices;
+import dev.oleander.plan.SheetChoices;
+
+/**
+ * What a plan is made for.
+ *
+ * @param book of the machine
+ * @param bed where the parts are wished to lie, and on what
+ */
+public record Task<C extends Choices<C>>(
+        Machine machine, Book book, Reading reading, Order order, SheetChoices bed, C choices) {
+
+    /**
+     * What the job asks for.
+     *
+     * @param thickness of the material, mm
+     * @param quantity copies of the drawing
+     * @param density of the material, kg/m3; 0 when nobody knows
+     */
+    public record Order(String material, double thickness, int quantity, double density) {}
+}

@@ -1,0 +1,2 @@
+/** Cutting parts out of sheets: with a laser, plasma, or water. */
+package dev.oleander.work.sheet;

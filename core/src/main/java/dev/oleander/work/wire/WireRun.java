@@ -1,0 +1,120 @@
+package dev.oleander.work.wire;
+
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.machine.WireRow;
+import dev.oleander.material.Leftover;
+import dev.oleander.material.MaterialState;
+import dev.oleander.motion.PostedProgram;
+import dev.oleander.motion.Program;
+import dev.oleander.motion.TimeModel;
+import dev.oleander.motion.Timeline;
+import dev.oleander.motion.WireMotion;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.RunRules;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.wire.WirePlan;
+import dev.oleander.progress.Once;
+import dev.oleander.progress.Progress;
+import dev.oleander.proof.ProofInput;
+import dev.oleander.proof.WireReplay;
+import dev.oleander.work.Plan;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** All that is planned for a wire. */
+public final class WireRun implements Plan {
+
+    private final Reading reading;
+    private final WirePlan plan;
+    private final Once<WireMotion> motion;
+    private final Once<Timeline> timeline;
+
+    WireRun(Reading reading, WirePlan plan) {
+        this.reading = reading;
+        this.plan = plan;
+        this.motion = new Once<>(progress -> WireMotion.of(plan));
+        this.timeline =
+                new Once<>(
+                        progress ->
+                                new TimeModel(plan.run().machine())
+                                        .time(motion.get(progress).wire()));
+    }
+
+    /** What can be asked of the plan besides. */
+    public WirePlan plan() {
+        return plan;
+    }
+
+    @Override
+    public Run run() {
+        return plan.run();
+    }
+
+    @Override
+    public RunRules rules() {
+        return plan.order();
+    }
+
+    @Override
+    public Timeline timeline(Progress progress) {
+        return timeline.get(progress);
+    }
+
+    @Override
+    public PostedProgram posted() {
+        WireMotion both = motion.get(Progress.NONE);
+        return new PostedProgram(both.posted(), both.itemOfWire());
+    }
+
+    @Override
+    public ProofInput proofInput() {
+        return ProofInput.of(reading, plan, timeline(Progress.NONE));
+    }
+
+    @Override
+    public List<WireRow> dataInUse() {
+        return plan.rowsInUse();
+    }
+
+    @Override
+    public Map<String, String> stopNames() {
+        return run().stops().stream()
+                .collect(
+                        Collectors.toMap(
+                                Stop::id,
+                                stop -> "%d %s".formatted(stop.number(), stop.name()),
+                                (a, b) -> a));
+    }
+
+    /** What comes free its own rules say. */
+    @Override
+    public MaterialState material() {
+        return new MaterialState(List.of());
+    }
+
+    @Override
+    public List<Leftover> remains() {
+        return List.of();
+    }
+
+    @Override
+    public boolean callsCopies() {
+        return !Boolean.FALSE.equals(plan.choices().calls());
+    }
+
+    /** It has to move the wire as planned, by registers and angles. */
+    @Override
+    public Recheck recheck(Program read, Optional<Set<String>> stops) {
+        Program wire = motion.get(Progress.NONE).wire();
+        double height = plan.task().height();
+        WireReplay.Result replay =
+                stops.isEmpty()
+                        ? WireReplay.compare(wire, read, plan.registers(), height)
+                        : WireReplay.compare(
+                                wire, stops.get()::contains, read, plan.registers(), height);
+        return new Recheck(replay.deviation(), replay.faults());
+    }
+}

@@ -1,0 +1,2 @@
+/** Cutting with a wire that erodes. */
+package dev.oleander.work.wire;
