@@ -111,11 +111,11 @@ final class NaivePlans {
     private static Times times(Sheet sheet) {
         Reading reading = reading(sheet.file());
         Machine machine = MACHINES.find(sheet.machine()).orElseThrow();
-        PlanChoices rule = PlanChoices.defaults().withOrder(OrderRule.SHORTEST, List.of());
+        PlanChoices rule = PlanChoices.defaults().withOrder(OrderRule.SHORTEST);
         PlanChoices fixed = fixedStarts(reading);
         List<String> nearest =
                 nearestNext(reading, plan(sheet, reading, machine, fixed, SheetChoices.defaults()));
-        PlanChoices naive = fixed.withOrder(OrderRule.BY_HAND, nearest);
+        PlanChoices naive = fixed.withRun(fixed.run().inSequence(nearest));
         SheetChoices apart = SheetChoices.defaults();
         Run whole = plan(sheet, reading, machine, rule, apart);
         double planned = seconds(whole);

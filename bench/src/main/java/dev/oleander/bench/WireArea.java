@@ -159,8 +159,7 @@ final class WireArea implements Area {
                         .withStock(
                                 new SheetChoices.Stock(
                                         true, Typed.of(1), Typed.of(1), Typed.of(10)));
-        return new WirePlanner(task, choices)
-                .plan(reading, sheet, List.of(), s -> Map.of(), Progress.NONE);
+        return new WirePlanner(task, choices).plan(reading, sheet, Progress.NONE);
     }
 
     // ---- drawings

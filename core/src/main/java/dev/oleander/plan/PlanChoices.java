@@ -45,6 +45,10 @@ public record PlanChoices(
 
     /** The rule of the order. */
     public OrderRule order() {
+        return run.isByHand() ? OrderRule.BY_HAND : rule();
+    }
+
+    private OrderRule rule() {
         return Worded.of(OrderRule.class, run.rule()).orElse(OrderRule.PART_BY_PART);
     }
 

@@ -11,8 +11,9 @@ import java.util.TreeMap;
  * What people decided about a run as a whole, whatever the kind of work.
  *
  * @param rule word of the rule by which the stops are put in order; empty: as is usual. The kind of
- *     work says which there are, besides {@link #BY_HAND}
- * @param sequence ids of stops in the order a person gave; empty unless it is by hand
+ *     work says which there are
+ * @param sequence ids of stops in the order a person gave, beginning from that of the rule; empty
+ *     unless it is by hand
  * @param pins stretches of ids of stops that stay together in this order, whatever the rule
  * @param events what happens at stops besides their work, by feature or by stop
  */
@@ -22,7 +23,7 @@ public record RunChoices(
         List<List<String>> pins,
         Map<String, List<StopEvent>> events) {
 
-    /** The rule of an order that a person gave. */
+    /** What stands for the rule of an order that a person gave. */
     public static final String BY_HAND = "byHand";
 
     public static final RunChoices USUAL = new RunChoices("", List.of(), List.of(), Map.of());
@@ -36,7 +37,7 @@ public record RunChoices(
 
     @JsonIgnore
     public boolean isByHand() {
-        return rule.equals(BY_HAND);
+        return !sequence.isEmpty();
     }
 
     /** Whether the order follows from the same decisions. */
@@ -46,14 +47,14 @@ public record RunChoices(
                 && pins.equals(other.pins);
     }
 
-    /** By a rule, by its word; what was given by hand ends, unless that is the rule. */
+    /** By a rule, by its word; what was given by hand ends, unless that is the word. */
     public RunChoices by(String word) {
-        return new RunChoices(word, word.equals(BY_HAND) ? sequence : List.of(), pins, events);
+        return word.equals(BY_HAND) ? this : new RunChoices(word, List.of(), pins, events);
     }
 
     /** In this order, by ids of stops. */
     public RunChoices inSequence(List<String> ids) {
-        return new RunChoices(BY_HAND, ids, pins, events);
+        return new RunChoices(rule, ids, pins, events);
     }
 
     public RunChoices withPins(List<List<String>> stretches) {
@@ -100,12 +101,14 @@ public record RunChoices(
 
     /**
      * The same for a new version of the drawing. An order by hand of which stops are gone ends: the
-     * usual rule takes its place.
+     * rule takes its place.
      */
     public RunChoices carried(Carrying to) {
         List<String> left = to.keys(sequence);
-        boolean ends = isByHand() && left.size() < sequence.size();
         return new RunChoices(
-                ends ? "" : rule, ends ? List.of() : left, to.stretches(pins), to.keys(events));
+                rule,
+                left.size() < sequence.size() ? List.of() : left,
+                to.stretches(pins),
+                to.keys(events));
     }
 }

@@ -199,7 +199,7 @@ final class SubjectPlanner {
             List<WireVisit> visits =
                     settings.slug() == SlugHandling.CORELESS
                             ? cutter.coreless(rings(contour, hole.at()))
-                            : cutter.visits(choices.order());
+                            : cutter.visits(choices.rule());
             requireLean(visits);
             new HoldCheck(settings, task.machine().wire().leastWeb(task.height())).require(visits);
             List<Stop> stops =

@@ -52,6 +52,11 @@ public record WireChoices(
 
     /** The rule of the order. */
     public WireOrder order() {
+        return run.isByHand() ? WireOrder.BY_HAND : rule();
+    }
+
+    /** The rule by which work is parted into visits, also where their order is by hand. */
+    WireOrder rule() {
         return Worded.of(WireOrder.class, run.rule()).orElse(WireOrder.UNATTENDED_FIRST);
     }
 

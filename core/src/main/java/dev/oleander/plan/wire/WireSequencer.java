@@ -67,7 +67,7 @@ final class WireSequencer {
             }
         }
         ordered.addAll(refused);
-        List<Stop> wished = choices.order() == WireOrder.BY_HAND ? byHand(ordered) : ordered;
+        List<Stop> wished = choices.run().isByHand() ? byHand(ordered) : ordered;
         List<Stop> numbered = new ArrayList<>();
         for (Stop stop : WireOrderCheck.rules(plans).arranged(wished, choices.run().pins())) {
             numbered.add(stop.numbered(numbered.size() + 1));
@@ -77,7 +77,7 @@ final class WireSequencer {
 
     private List<Block> blocks(SubjectPlan plan, List<SubjectPlan> plans) {
         List<Block> blocks = new ArrayList<>();
-        WireOrder order = choices.order();
+        WireOrder order = choices.rule();
         if (order == WireOrder.ONE_AT_A_TIME) {
             List<WireVisit> visits = plan.visits();
             Point end = visits.get(visits.size() - 1).end();

@@ -58,7 +58,8 @@ final class EarlierDocuments {
     private static ObjectNode run(JsonNode order, JsonNode shared) {
         ObjectNode run = JsonMapper.shared().createObjectNode();
         String rule = order.path("order").asString("");
-        run.put("rule", camelCase(rule));
+        // an order by hand is one with a sequence
+        run.put("rule", rule.equals("BY_HAND") ? "" : camelCase(rule));
         copy(order, "sequence", run);
         copy(shared, "pins", run);
         copy(shared, "events", run);

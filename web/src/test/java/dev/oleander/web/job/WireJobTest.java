@@ -322,13 +322,7 @@ class WireJobTest extends WebTest {
                 .isEqualTo(WireOrder.PASS_BY_PASS);
         assertThat(pages.get("/recipes").body()).contains("order pass by pass");
         pages.post("/recipes/wire/delete", Map.of("name", "in passes"));
-        edit(
-                job,
-                b ->
-                        b.document()
-                                .with(
-                                        WIRE,
-                                        b.document().choices(WIRE).withOrder(WireOrder.BY_HAND)));
+        edit(job, b -> b.document().rerun(WIRE, r -> r.inSequence(List.of(stop))));
         HttpResponse<String> refused = pages.post(save, form);
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("An order by hand belongs to its job");
