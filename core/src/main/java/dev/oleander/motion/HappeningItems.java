@@ -6,11 +6,11 @@ import dev.oleander.quantity.Worded;
 import java.util.Map;
 
 /** What people want to happen at a stop, as items of a program. */
-final class HappeningItems {
+public final class HappeningItems {
 
     private HappeningItems() {}
 
-    static Item of(StopEvent event, Origin origin) {
+    public static Item of(StopEvent event, Origin origin) {
         return new Item.Event(kind(event), args(event), event.text(), origin);
     }
 

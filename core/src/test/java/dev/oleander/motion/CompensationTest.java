@@ -83,7 +83,7 @@ class CompensationTest {
     void writtenProgramsReadBackWithTheirRegisters() {
         Run run = run(PLATE, Compensation.CONTROLLER, false, TabChoice.NOTHING);
         Program head = RunMotion.of(run).timeline().program();
-        PostedProgram posted = PostedProgram.of(run, PLATE.byId(), head);
+        PostedProgram posted = PostedSheet.of(run, PLATE.byId(), head);
         assertThat(posted.itemOfHead()).hasSize(posted.program().size());
         var checked =
                 new CheckedWriter(Samples.DIALECT).write(posted.program(), Samples.FRAME, Map.of());
@@ -127,7 +127,7 @@ class CompensationTest {
     void withoutItNothingDiffers() {
         Run run = run(PLATE, Compensation.PATH, false, TabChoice.NOTHING);
         Program head = RunMotion.of(run).timeline().program();
-        assertThat(PostedProgram.of(run, PLATE.byId(), head).program()).isSameAs(head);
+        assertThat(PostedSheet.of(run, PLATE.byId(), head).program()).isSameAs(head);
         assertThat(head.items())
                 .noneMatch(i -> i instanceof Item.Event e && e.kind() == EventKind.COMP_OFF);
     }

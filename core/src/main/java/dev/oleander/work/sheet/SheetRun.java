@@ -8,6 +8,7 @@ import dev.oleander.material.MaterialState;
 import dev.oleander.material.Remains;
 import dev.oleander.motion.DataTable;
 import dev.oleander.motion.PostedProgram;
+import dev.oleander.motion.PostedSheet;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Registers;
 import dev.oleander.motion.RunMotion;
@@ -80,7 +81,7 @@ public final class SheetRun implements Plan {
 
     @Override
     public PostedProgram posted() {
-        return PostedProgram.of(run(), reading.byId(), timeline(Progress.NONE).program());
+        return PostedSheet.of(run(), reading.byId(), timeline(Progress.NONE).program());
     }
 
     @Override
