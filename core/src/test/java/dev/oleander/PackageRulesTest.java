@@ -8,6 +8,8 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import dev.oleander.work.Kinds;
+import dev.oleander.work.Work;
 import java.util.List;
 
 /** A package uses those above it in the list, never those below. */
@@ -27,7 +29,8 @@ class PackageRulesTest {
                     "material",
                     "price",
                     "proof",
-                    "dialect");
+                    "dialect",
+                    "work");
 
     @ArchTest
     static void usesOnlyPackagesAbove(JavaClasses classes) {
@@ -46,6 +49,21 @@ class PackageRulesTest {
                         .allowEmptyShould(true)
                         .check(classes);
             }
+        }
+    }
+
+    /** What is alike in all kinds of work knows none of them, and no kind knows another. */
+    @ArchTest
+    static void kindsStandAlone(JavaClasses classes) {
+        for (Work<?> kind : Kinds.all()) {
+            String own = kind.getClass().getPackageName() + "..";
+            noClasses()
+                    .that()
+                    .resideOutsideOfPackage(own)
+                    .should()
+                    .dependOnClassesThat()
+                    .resideInAPackage(own)
+                    .check(classes);
         }
     }
 

@@ -12,17 +12,17 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.motion.ProgramCompiler;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.proof.Proof;
-import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
 import dev.oleander.quantity.LengthUnit;
+import dev.oleander.work.sheet.motion.ProgramCompiler;
+import dev.oleander.work.sheet.plan.SheetPlanner;
+import dev.oleander.work.sheet.proof.SheetProof;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -92,7 +92,7 @@ public final class Samples {
     }
 
     public static Proof prove(Reading reading, Run run) {
-        return Prover.withAllRules().prove(ProofInput.of(reading, run, time(run)), Map.of());
+        return Prover.withAllRules().prove(SheetProof.input(reading, run, time(run)), Map.of());
     }
 
     public static CheckedWriter.Checked write(Run run, Timeline timeline) {

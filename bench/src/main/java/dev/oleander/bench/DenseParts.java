@@ -7,14 +7,14 @@ import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.motion.RunMotion;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.sheet.SheetPlan;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.progress.Progress;
-import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
+import dev.oleander.work.sheet.motion.RunMotion;
+import dev.oleander.work.sheet.plan.SheetPlan;
+import dev.oleander.work.sheet.plan.SheetPlanner;
+import dev.oleander.work.sheet.proof.SheetProof;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
@@ -45,7 +45,7 @@ final class DenseParts {
         double proved =
                 Timing.median(
                         RUNS,
-                        () -> prover.prove(ProofInput.of(saw, plan.run(), timeline), Map.of()));
+                        () -> prover.prove(SheetProof.input(saw, plan.run(), timeline), Map.of()));
         Reading sieve = read(sieve());
         double planned = Timing.median(RUNS, () -> plan(sieve));
         return List.of(

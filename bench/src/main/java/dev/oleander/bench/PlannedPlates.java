@@ -7,12 +7,12 @@ import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.motion.RunMotion;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.sheet.SheetPlan;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.progress.Progress;
+import dev.oleander.work.sheet.motion.RunMotion;
+import dev.oleander.work.sheet.plan.SheetPlan;
+import dev.oleander.work.sheet.plan.SheetPlanner;
 import java.nio.charset.StandardCharsets;
 
 /**

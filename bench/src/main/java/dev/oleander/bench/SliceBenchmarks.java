@@ -11,16 +11,16 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.motion.ProgramCompiler;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.proof.Proof;
-import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
+import dev.oleander.work.sheet.motion.ProgramCompiler;
+import dev.oleander.work.sheet.plan.SheetPlanner;
+import dev.oleander.work.sheet.proof.SheetProof;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -126,7 +126,7 @@ public class SliceBenchmarks {
 
     @Benchmark
     public Proof prove() {
-        return Prover.withAllRules().prove(ProofInput.of(reading, run, timeline), Map.of());
+        return Prover.withAllRules().prove(SheetProof.input(reading, run, timeline), Map.of());
     }
 
     @Benchmark

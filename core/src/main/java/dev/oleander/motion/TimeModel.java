@@ -37,7 +37,7 @@ public final class TimeModel {
     }
 
     /** Items that begin and end at rest, with speed and time of each. */
-    Timed time(List<Item> items) {
+    public Timed time(List<Item> items) {
         return new Pass(items).timed();
     }
 
@@ -47,7 +47,7 @@ public final class TimeModel {
      * @param profiles speed over each
      * @param seconds of each
      */
-    record Timed(List<Item> items, Profile[] profiles, Seconds[] seconds) {}
+    public record Timed(List<Item> items, Profile[] profiles, Seconds[] seconds) {}
 
     private final class Pass {
         private final List<Item> items;

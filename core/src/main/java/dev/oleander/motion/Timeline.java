@@ -22,7 +22,7 @@ public record Timeline(
         Map<String, Seconds> byStop) {
 
     /** All stretches, one after the other. */
-    static Timeline of(List<TimeModel.Timed> stretches) {
+    public static Timeline of(List<TimeModel.Timed> stretches) {
         int size = stretches.stream().mapToInt(t -> t.items().size()).sum();
         Item[] items = new Item[size];
         Profile[] profiles = new Profile[size];

@@ -6,19 +6,18 @@ import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.wire.WirePlan;
-import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
  * Everything a rule may look at.
  *
- * @param wire plan of a wire machine; empty for others
+ * @param work word of the kind of work
+ * @param own what the kind of work has planned besides
  */
 public record ProofInput(
+        String work,
         Reading reading,
         Run run,
         Program program,
@@ -26,32 +25,38 @@ public record ProofInput(
         KeptMaterial kept,
         MaterialState material,
         Map<String, Stop> stops,
-        Optional<WirePlan> wire) {
+        Object own) {
 
-    public static ProofInput of(Reading reading, Run run, Timeline timeline) {
+    /**
+     * @param material which pieces come free, and when, as far as the kind of work does not say
+     *     that itself
+     */
+    public static ProofInput of(
+            String work,
+            Reading reading,
+            Run run,
+            Timeline timeline,
+            MaterialState material,
+            Object own) {
         return new ProofInput(
+                work,
                 reading,
                 run,
                 timeline.program(),
                 timeline,
                 KeptMaterial.of(reading, run.layout()),
-                MaterialState.of(reading, run, timeline),
+                material,
                 byId(run),
-                Optional.empty());
+                own);
     }
 
-    /** Of a wire machine; what comes free there its own rules say. */
-    public static ProofInput of(Reading reading, WirePlan plan, Timeline timeline) {
-        Run run = plan.run();
-        return new ProofInput(
-                reading,
-                run,
-                timeline.program(),
-                timeline,
-                KeptMaterial.of(reading, run.layout()),
-                new MaterialState(List.of()),
-                byId(run),
-                Optional.of(plan));
+    /**
+     * What the kind of work has planned besides.
+     *
+     * @throws ClassCastException when it is another kind
+     */
+    public <T> T own(Class<T> type) {
+        return type.cast(own);
     }
 
     private static Map<String, Stop> byId(Run run) {

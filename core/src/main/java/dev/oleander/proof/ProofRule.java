@@ -11,20 +11,9 @@ public interface ProofRule {
     /** What it checks, for the list of rules. */
     String title();
 
-    /** What kind of work it is about. */
-    default Work work() {
-        return Work.SHEET;
-    }
-
-    /** Kinds of work that rules are about. */
-    enum Work {
-        SHEET,
-        WIRE,
-        ANY;
-
-        boolean covers(ProofInput input) {
-            return this == ANY || (this == WIRE) == input.wire().isPresent();
-        }
+    /** Word of the kind of work it is about; empty: any. */
+    default String work() {
+        return "";
     }
 
     Outcome check(ProofInput input);

@@ -47,7 +47,10 @@ public final class Prover {
         EqualFindings equal = new EqualFindings(input.stops());
         List<RuleRun> runs = new ArrayList<>();
         List<Finding> findings = new ArrayList<>();
-        List<ProofRule> fitting = rules.stream().filter(r -> r.work().covers(input)).toList();
+        List<ProofRule> fitting =
+                rules.stream()
+                        .filter(r -> r.work().isEmpty() || r.work().equals(input.work()))
+                        .toList();
         for (ProofRule rule : fitting) {
             progress.at((double) runs.size() / fitting.size(), "Proving that " + rule.title());
             ProofRule.Outcome outcome = rule.check(input);

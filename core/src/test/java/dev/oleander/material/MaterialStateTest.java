@@ -23,13 +23,13 @@ import dev.oleander.plan.Side;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.plan.TabChoice;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
-import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
-import dev.oleander.proof.rule.FreePieceRule;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.plan.SheetPlanner;
+import dev.oleander.work.sheet.proof.FreePieceRule;
+import dev.oleander.work.sheet.proof.SheetProof;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -131,7 +131,7 @@ class MaterialStateTest {
         Timeline timeline = Samples.time(run);
         assertThat(Samples.prove(FRAME, run).findings()).noneMatch(f -> f.rule().equals("free"));
         Timeline low = neverLifting(timeline);
-        var input = ProofInput.of(FRAME, run, low);
+        var input = SheetProof.input(FRAME, run, low);
         var outcome = new FreePieceRule().check(input);
         assertThat(outcome.findings())
                 .isNotEmpty()

@@ -7,15 +7,15 @@ import dev.oleander.Drawn;
 import dev.oleander.Samples;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
-import dev.oleander.motion.ProgramCompiler;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.price.Estimate.Costs;
 import dev.oleander.price.Estimator.Lot;
+import dev.oleander.work.sheet.motion.ProgramCompiler;
+import dev.oleander.work.sheet.plan.SheetPlanner;
 import org.junit.jupiter.api.Test;
 
 class EstimatorTest {

@@ -9,9 +9,10 @@ import dev.oleander.machine.CutBook;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
+import dev.oleander.work.sheet.plan.SheetPlanner;
+import dev.oleander.work.sheet.proof.SheetProof;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -59,7 +60,7 @@ class ProgressTest {
         told.clear();
         words.clear();
         Prover.withAllRules()
-                .prove(ProofInput.of(READING, run, Samples.time(run)), Map.of(), listening);
+                .prove(SheetProof.input(READING, run, Samples.time(run)), Map.of(), listening);
         assertThat(told).isSorted().hasSizeGreaterThan(5);
         assertThat(words).allMatch(w -> w.startsWith("Proving that "));
     }
@@ -72,7 +73,7 @@ class ProgressTest {
                 };
         assertThatThrownBy(() -> plan(stopping)).isInstanceOf(CancelledException.class);
         Run run = plan(Progress.NONE);
-        ProofInput input = ProofInput.of(READING, run, Samples.time(run));
+        ProofInput input = SheetProof.input(READING, run, Samples.time(run));
         assertThatThrownBy(() -> Prover.withAllRules().prove(input, Map.of(), stopping))
                 .isInstanceOf(CancelledException.class);
     }

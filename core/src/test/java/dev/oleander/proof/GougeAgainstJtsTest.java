@@ -16,7 +16,7 @@ import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
-import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.work.sheet.plan.SheetPlanner;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;

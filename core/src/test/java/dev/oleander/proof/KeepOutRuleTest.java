@@ -10,7 +10,7 @@ import dev.oleander.plan.KeepOut;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.sheet.SheetPlanner;
+import dev.oleander.work.sheet.plan.SheetPlanner;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

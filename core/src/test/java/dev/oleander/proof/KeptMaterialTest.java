@@ -11,8 +11,8 @@ import dev.oleander.geometry.Point;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.plan.SheetPlanner;
 import org.junit.jupiter.api.Test;
 
 class KeptMaterialTest {

@@ -19,9 +19,10 @@ import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.StopChoice;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.plan.SheetPlanner;
+import dev.oleander.work.sheet.proof.SheetProof;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -247,7 +248,8 @@ class ProofRulesTest {
         assertThat(data).singleElement().satisfies(f -> assertThat(f.count()).isEqualTo(5));
         Map<String, String> accepted = Map.of(data.get(0).key(), "drilled afterwards");
         Proof again =
-                Prover.withAllRules().prove(ProofInput.of(small, run, Samples.time(run)), accepted);
+                Prover.withAllRules()
+                        .prove(SheetProof.input(small, run, Samples.time(run)), accepted);
         assertThat(again.open()).isEmpty();
     }
 
@@ -274,7 +276,7 @@ class ProofRulesTest {
                         new SheetPlanner.Order("mild steel", 6, 1),
                         near,
                         SheetChoices.defaults());
-        ProofInput input = ProofInput.of(cleat, run, Samples.time(run));
+        ProofInput input = SheetProof.input(cleat, run, Samples.time(run));
         Finding look = of(Prover.withAllRules().prove(input, Map.of()), "lead").get(0);
         assertThat(look.severity()).isEqualTo(Severity.LOOK);
         assertThat(look.blocks()).isTrue();

@@ -6,12 +6,13 @@ import dev.oleander.Drawn;
 import dev.oleander.Samples;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
-import dev.oleander.motion.RunMotion;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.sheet.motion.RunMotion;
+import dev.oleander.work.sheet.plan.SheetPlanner;
+import dev.oleander.work.sheet.proof.SheetProof;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -44,7 +45,9 @@ class RuleHelpTest {
                                 SheetChoices.defaults());
         Proof proof =
                 Prover.withAllRules()
-                        .prove(ProofInput.of(square, run, RunMotion.of(run).timeline()), Map.of());
+                        .prove(
+                                SheetProof.input(square, run, RunMotion.of(run).timeline()),
+                                Map.of());
         Finding corner =
                 proof.findings().stream()
                         .filter(f -> f.rule().equals("uncut"))

@@ -27,11 +27,6 @@ public final class OpenLineRule implements ProofRule {
     }
 
     @Override
-    public Work work() {
-        return Work.ANY;
-    }
-
-    @Override
     public Outcome check(ProofInput input) {
         List<Feature> cut = input.reading().cut().toList();
         List<Finding> findings = new ArrayList<>();

@@ -31,11 +31,6 @@ public final class ReadingRule implements ProofRule {
     }
 
     @Override
-    public Work work() {
-        return Work.ANY;
-    }
-
-    @Override
     public Outcome check(ProofInput input) {
         List<Finding> findings = new ArrayList<>();
         for (Fault fault : input.reading().openFaults()) {

@@ -6,12 +6,13 @@ import dev.oleander.machine.Machine;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.StopChoice;
-import dev.oleander.plan.sheet.SheetPlan;
-import dev.oleander.plan.sheet.SheetPlanner;
 import dev.oleander.progress.Progress;
 import dev.oleander.work.Plan;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
+import dev.oleander.work.sheet.plan.SheetPlan;
+import dev.oleander.work.sheet.plan.SheetPlanner;
+import dev.oleander.work.sheet.proof.SheetProof;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -25,7 +26,7 @@ public final class SheetCutting implements Work<PlanChoices> {
 
     @Override
     public String word() {
-        return "sheet";
+        return SheetProof.WORK;
     }
 
     @Override

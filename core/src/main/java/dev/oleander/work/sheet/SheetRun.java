@@ -6,23 +6,24 @@ import dev.oleander.machine.CutRow;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.material.Remains;
-import dev.oleander.motion.DataTable;
 import dev.oleander.motion.PostedProgram;
-import dev.oleander.motion.PostedSheet;
 import dev.oleander.motion.Program;
-import dev.oleander.motion.Registers;
-import dev.oleander.motion.RunMotion;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.sheet.Precedence;
-import dev.oleander.plan.sheet.SheetPlan;
 import dev.oleander.progress.Once;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.Plan;
+import dev.oleander.work.sheet.motion.DataTable;
+import dev.oleander.work.sheet.motion.PostedSheet;
+import dev.oleander.work.sheet.motion.Registers;
+import dev.oleander.work.sheet.motion.RunMotion;
+import dev.oleander.work.sheet.plan.Precedence;
+import dev.oleander.work.sheet.plan.SheetPlan;
+import dev.oleander.work.sheet.proof.SheetProof;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -86,7 +87,7 @@ public final class SheetRun implements Plan {
 
     @Override
     public ProofInput proofInput() {
-        return ProofInput.of(reading, run(), timeline(Progress.NONE));
+        return SheetProof.input(reading, run(), timeline(Progress.NONE));
     }
 
     @Override

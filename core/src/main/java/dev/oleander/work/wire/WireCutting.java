@@ -3,14 +3,15 @@ package dev.oleander.work.wire;
 import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.WireBook;
-import dev.oleander.plan.wire.WireChoices;
-import dev.oleander.plan.wire.WireOrder;
-import dev.oleander.plan.wire.WirePlanner;
-import dev.oleander.plan.wire.WireTask;
 import dev.oleander.progress.Progress;
 import dev.oleander.work.Plan;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
+import dev.oleander.work.wire.plan.WireChoices;
+import dev.oleander.work.wire.plan.WireOrder;
+import dev.oleander.work.wire.plan.WirePlanner;
+import dev.oleander.work.wire.plan.WireTask;
+import dev.oleander.work.wire.proof.WireProof;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -24,7 +25,7 @@ public final class WireCutting implements Work<WireChoices> {
 
     @Override
     public String word() {
-        return "wire";
+        return WireProof.WORK;
     }
 
     @Override

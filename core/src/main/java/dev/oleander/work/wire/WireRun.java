@@ -8,16 +8,17 @@ import dev.oleander.motion.PostedProgram;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
-import dev.oleander.motion.WireMotion;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.progress.Once;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.ProofInput;
-import dev.oleander.proof.WireReplay;
 import dev.oleander.work.Plan;
+import dev.oleander.work.wire.plan.WireMotion;
+import dev.oleander.work.wire.plan.WirePlan;
+import dev.oleander.work.wire.proof.WireProof;
+import dev.oleander.work.wire.proof.WireReplay;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -71,7 +72,7 @@ public final class WireRun implements Plan {
 
     @Override
     public ProofInput proofInput() {
-        return ProofInput.of(reading, plan, timeline(Progress.NONE));
+        return WireProof.input(reading, plan, timeline(Progress.NONE));
     }
 
     @Override

@@ -2,12 +2,12 @@ package dev.oleander.web.bench;
 
 import static dev.oleander.work.wire.WireCutting.WIRE;
 
-import dev.oleander.plan.wire.StartHole;
-import dev.oleander.plan.wire.StartHoleList;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.Wires;
+import dev.oleander.work.wire.plan.StartHole;
+import dev.oleander.work.wire.plan.StartHoleList;
 import java.util.List;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;

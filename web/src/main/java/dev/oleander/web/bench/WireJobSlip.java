@@ -5,13 +5,13 @@ import static dev.oleander.work.wire.WireCutting.WIRE;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.WireBook;
 import dev.oleander.plan.FeatureNames;
-import dev.oleander.plan.wire.CopyChoice;
-import dev.oleander.plan.wire.WireChoices;
-import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.bench.CutsSlip.Choice;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.Wires;
+import dev.oleander.work.wire.plan.CopyChoice;
+import dev.oleander.work.wire.plan.WireChoices;
+import dev.oleander.work.wire.plan.WirePlan;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -3,12 +3,12 @@ package dev.oleander.web.bench;
 import static dev.oleander.work.wire.WireCutting.WIRE;
 
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.wire.WireChoices;
-import dev.oleander.plan.wire.WireRecipe;
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.WireRecipes;
+import dev.oleander.work.wire.plan.WireChoices;
+import dev.oleander.work.wire.plan.WireRecipe;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ModelAttribute;

@@ -2,10 +2,10 @@ package dev.oleander.web.bench;
 
 import static dev.oleander.work.wire.WireCutting.WIRE;
 
-import dev.oleander.plan.wire.WireChoices;
-import dev.oleander.plan.wire.WireRecipe;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.ShopWireRecipe;
+import dev.oleander.work.wire.plan.WireChoices;
+import dev.oleander.work.wire.plan.WireRecipe;
 import java.util.List;
 
 /** Recipes for the wire, of a job and of the shop. */

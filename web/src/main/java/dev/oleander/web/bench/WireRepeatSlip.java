@@ -1,10 +1,10 @@
 package dev.oleander.web.bench;
 
-import dev.oleander.plan.wire.RepeatChoice;
-import dev.oleander.plan.wire.WireChoice;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.bench.CutsSlip.Choice;
+import dev.oleander.work.wire.plan.RepeatChoice;
+import dev.oleander.work.wire.plan.WireChoice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;

@@ -4,12 +4,12 @@ import static dev.oleander.work.wire.WireCutting.WIRE;
 
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.wire.WireChoice;
-import dev.oleander.plan.wire.WireSettings;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.Wires;
+import dev.oleander.work.wire.plan.WireChoice;
+import dev.oleander.work.wire.plan.WireSettings;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;

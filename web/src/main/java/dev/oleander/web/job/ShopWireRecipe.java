@@ -1,11 +1,11 @@
 package dev.oleander.web.job;
 
-import dev.oleander.plan.wire.WireChoice;
-import dev.oleander.plan.wire.WireKind;
-import dev.oleander.plan.wire.WireOrder;
-import dev.oleander.plan.wire.WireRecipe;
 import dev.oleander.quantity.Worded;
 import dev.oleander.web.account.Account;
+import dev.oleander.work.wire.plan.WireChoice;
+import dev.oleander.work.wire.plan.WireKind;
+import dev.oleander.work.wire.plan.WireOrder;
+import dev.oleander.work.wire.plan.WireRecipe;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;

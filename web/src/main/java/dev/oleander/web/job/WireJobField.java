@@ -1,10 +1,10 @@
 package dev.oleander.web.job;
 
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.wire.CopyChoice;
-import dev.oleander.plan.wire.WireChoices;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.job.StopField.Entry;
+import dev.oleander.work.wire.plan.CopyChoice;
+import dev.oleander.work.wire.plan.WireChoices;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

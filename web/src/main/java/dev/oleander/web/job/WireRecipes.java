@@ -3,13 +3,13 @@ package dev.oleander.web.job;
 import static dev.oleander.work.wire.WireCutting.WIRE;
 
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.wire.WireChoice;
-import dev.oleander.plan.wire.WireChoices;
-import dev.oleander.plan.wire.WireKind;
-import dev.oleander.plan.wire.WireOrder;
-import dev.oleander.plan.wire.WireRecipe;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.work.wire.plan.WireChoice;
+import dev.oleander.work.wire.plan.WireChoices;
+import dev.oleander.work.wire.plan.WireKind;
+import dev.oleander.work.wire.plan.WireOrder;
+import dev.oleander.work.wire.plan.WireRecipe;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,7 +1,7 @@
 package dev.oleander.web.job;
 
-import dev.oleander.plan.wire.WirePlan;
 import dev.oleander.work.wire.WireRun;
+import dev.oleander.work.wire.plan.WirePlan;
 import java.util.Optional;
 
 /** What jobs have that are cut with a wire. */

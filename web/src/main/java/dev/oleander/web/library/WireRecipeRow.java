@@ -1,12 +1,12 @@
 package dev.oleander.web.library;
 
-import dev.oleander.plan.wire.EntryChoice;
-import dev.oleander.plan.wire.PassChoice;
-import dev.oleander.plan.wire.SlugChoice;
-import dev.oleander.plan.wire.TaperChoice;
-import dev.oleander.plan.wire.WireChoice;
-import dev.oleander.plan.wire.WireRecipe;
 import dev.oleander.web.job.ShopWireRecipe;
+import dev.oleander.work.wire.plan.EntryChoice;
+import dev.oleander.work.wire.plan.PassChoice;
+import dev.oleander.work.wire.plan.SlugChoice;
+import dev.oleander.work.wire.plan.TaperChoice;
+import dev.oleander.work.wire.plan.WireChoice;
+import dev.oleander.work.wire.plan.WireRecipe;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -2,8 +2,6 @@ package dev.oleander.web.release;
 
 import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutRow;
-import dev.oleander.motion.DataTable;
-import dev.oleander.motion.Registers;
 import dev.oleander.motion.Seconds;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
@@ -16,6 +14,8 @@ import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.Wires;
 import dev.oleander.web.paper.Pdf;
+import dev.oleander.work.sheet.motion.DataTable;
+import dev.oleander.work.sheet.motion.Registers;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;

@@ -10,7 +10,7 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import dev.oleander.plan.Recipe;
-import dev.oleander.plan.wire.WireRecipe;
+import dev.oleander.work.wire.plan.WireRecipe;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.mockito.ArgumentCaptor;

@@ -1,2 +1,0 @@
-/** What is proved of wire machines, one class a rule. */
-package dev.oleander.proof.wire;

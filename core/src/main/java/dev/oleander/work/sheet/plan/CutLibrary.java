@@ -1,0 +1,52 @@
+package dev.oleander.work.sheet.plan;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.machine.Machine;
+import dev.oleander.plan.Placement;
+import dev.oleander.plan.StopChoice;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** Cuts of features, each made once for all copies that are cut alike. Thread-safe. */
+final class CutLibrary {
+
+    private final FeatureCutter cutter;
+    private final KeptField kept;
+    private final Turn usual;
+    private final Map<Key, Cut> cuts = new ConcurrentHashMap<>();
+
+    private record Key(String feature, StopChoice choice, Turn turn) {}
+
+    CutLibrary(SheetTask task) {
+        this.kept = new KeptField(task.reading().parts());
+        this.cutter =
+                new FeatureCutter(
+                        task.book(),
+                        task.order().material(),
+                        task.order().thickness(),
+                        new FeatureCutter.Ways(task.choices(), task.machine().habits()),
+                        kept);
+        this.usual =
+                task.machine().habits().scrapOn() == Machine.Hand.LEFT
+                        ? Turn.SCRAP_LEFT
+                        : Turn.SCRAP_RIGHT;
+    }
+
+    boolean isDrilled(Feature feature, StopChoice choice) {
+        return cutter.isDrilled(feature, choice);
+    }
+
+    /** How a feature is cut at a place with what is set for it there. */
+    Cut cut(Feature feature, StopChoice choice, Placement placement) {
+        Turn turn = placement.transform().isMirrored() ? usual.other() : usual;
+        return cuts.computeIfAbsent(
+                new Key(feature.id(), choice, turn),
+                key -> new Cut(cutter.draft(feature, choice, turn), kept));
+    }
+
+    /** The same, not kept: for a place that is only tried. */
+    Cut trial(Feature feature, StopChoice choice, Placement placement) {
+        Turn turn = placement.transform().isMirrored() ? usual.other() : usual;
+        return new Cut(cutter.draft(feature, choice, turn), kept);
+    }
+}

@@ -1,0 +1,62 @@
+package dev.oleander.work.sheet.plan;
+
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.machine.CutBook;
+import dev.oleander.machine.Machine;
+import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.progress.Progress;
+
+/**
+ * Plans a sheet from a reading: places copies, makes the path of every feature, orders the stops,
+ * finds room for their leads.
+ */
+public final class SheetPlanner {
+
+    private final Machine machine;
+    private final CutBook book;
+
+    public SheetPlanner(Machine machine, CutBook book) {
+        this.machine = machine;
+        this.book = book;
+    }
+
+    /** What the job asks for; thickness in mm. */
+    public record Order(String material, double thickness, int quantity) {}
+
+    /**
+     * The whole run. Stops that cannot be cut carry their refusal.
+     *
+     * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
+     */
+    public Run plan(Reading reading, Order order, PlanChoices choices, SheetChoices sheet) {
+        return plan(reading, order, choices, sheet, Progress.NONE).run();
+    }
+
+    /** The same with all that can be asked of it, telling how far it is. */
+    public SheetPlan plan(
+            Reading reading,
+            Order order,
+            PlanChoices choices,
+            SheetChoices sheet,
+            Progress progress) {
+        return new SheetWork(new SheetTask(machine, book, reading, order, choices, sheet))
+                .plan(progress);
+    }
+
+    /**
+     * The same, from an earlier plan: where only leads and tabs of single stops differ, only those
+     * are planned anew.
+     */
+    public SheetPlan plan(
+            Reading reading,
+            Order order,
+            PlanChoices choices,
+            SheetChoices sheet,
+            SheetPlan earlier,
+            Progress progress) {
+        SheetTask task = new SheetTask(machine, book, reading, order, choices, sheet);
+        return earlier.edited(task).orElseGet(() -> new SheetWork(task).plan(progress));
+    }
+}

@@ -1,0 +1,117 @@
+package dev.oleander.work.sheet.proof;
+
+import dev.oleander.geometry.Box;
+import dev.oleander.machine.Machine;
+import dev.oleander.motion.Item;
+import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.Stop;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.ProofInput;
+import dev.oleander.proof.Severity;
+import dev.oleander.quantity.Numbers;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Cuts within the stock, stock within the machine, copies that found no place. */
+public final class StockRule implements SheetRule {
+
+    private static final double ROUNDING = 1e-6;
+
+    @Override
+    public String id() {
+        return "stock";
+    }
+
+    @Override
+    public String title() {
+        return "everything lies on the stock, and the stock within the machine's travel";
+    }
+
+    @Override
+    public Outcome check(ProofInput input) {
+        List<Finding> findings = new ArrayList<>();
+        int checked = outside(input, findings);
+        travel(input, findings);
+        copies(input.run().layout(), findings);
+        return new Outcome(checked, findings);
+    }
+
+    private static int outside(ProofInput input, List<Finding> findings) {
+        Box stock = input.run().layout().stock();
+        Map<String, Finding> worst = new LinkedHashMap<>();
+        int checked = 0;
+        for (Item item : input.program().items()) {
+            if (item instanceof Item.Feed feed && feed.on()) {
+                checked++;
+                Stop stop = input.stops().get(feed.origin().stop());
+                double beyond = beyond(stock, feed.segment().box().grown(halfSwath(stop)));
+                Finding before = worst.get(stop.id());
+                if (beyond > ROUNDING && (before == null || beyond > before.value())) {
+                    worst.put(stop.id(), finding(stop, feed, beyond));
+                }
+            }
+        }
+        findings.addAll(worst.values());
+        return checked;
+    }
+
+    private static double halfSwath(Stop stop) {
+        return stop.kind() == Stop.Kind.MARK ? 0 : Swath.halfKerf(stop);
+    }
+
+    /** How far a box reaches over the edge of another, mm; at most 0 when it lies within. */
+    private static double beyond(Box stock, Box move) {
+        double x = Math.max(stock.min().x() - move.min().x(), move.max().x() - stock.max().x());
+        double y = Math.max(stock.min().y() - move.min().y(), move.max().y() - stock.max().y());
+        return Math.max(x, y);
+    }
+
+    private static Finding finding(Stop stop, Item.Feed feed, double beyond) {
+        String sentence =
+                "%s reaches %s over the edge of the stock. Move the part or take a larger stock."
+                        .formatted(ProofInput.named(stop), Numbers.length(beyond));
+        return Finding.of(
+                Severity.MUST_FIX, stop.id(), feed.segment().middle(), beyond, 0, sentence);
+    }
+
+    private static void travel(ProofInput input, List<Finding> findings) {
+        Box stock = input.run().layout().stock();
+        Machine machine = input.run().machine();
+        double over =
+                Math.max(
+                        stock.width() - machine.travel().x(),
+                        stock.height() - machine.travel().y());
+        if (over > ROUNDING) {
+            String sentence =
+                    "The stock of %s × %s mm is larger than the travel of %s, %s × %s mm."
+                            .formatted(
+                                    Numbers.plain(stock.width(), 1),
+                                    Numbers.plain(stock.height(), 1),
+                                    machine.name(),
+                                    Numbers.plain(machine.travel().x(), 1),
+                                    Numbers.plain(machine.travel().y(), 1));
+            findings.add(Finding.of(Severity.MUST_FIX, "", stock.max(), over, 0, sentence));
+        }
+    }
+
+    private static void copies(SheetLayout layout, List<Finding> findings) {
+        if (layout.placed() == 0) {
+            findings.add(
+                    Finding.of(
+                            Severity.MUST_FIX,
+                            "",
+                            layout.stock().centre(),
+                            0,
+                            1,
+                            "No copy fits on the stock. Take a larger stock, a smaller margin, or turn the part."));
+        } else if (layout.left() > 0) {
+            String sentence =
+                    "%d of %d copies are on this sheet; %d do not fit."
+                            .formatted(layout.placed(), layout.asked(), layout.left());
+            findings.add(
+                    Finding.of(Severity.NOTE, "", null, layout.placed(), layout.asked(), sentence));
+        }
+    }
+}

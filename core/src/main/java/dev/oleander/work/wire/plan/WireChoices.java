@@ -1,0 +1,137 @@
+package dev.oleander.work.wire.plan;
+
+import dev.oleander.drawing.revise.Carrying;
+import dev.oleander.plan.Choices;
+import dev.oleander.plan.RunChoices;
+import dev.oleander.quantity.Typed;
+import dev.oleander.quantity.Worded;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * Everything people decided about the plan of a job on a wire machine.
+ *
+ * @param wire of the cut book; null: the first it has
+ * @param finish of the cut book for the whole job; null: the one with the most passes but one
+ * @param run its order by the words of {@link WireOrder}, unattended first where nothing is said
+ * @param all values for every stop, where nothing else is set
+ * @param stops choices by feature for all copies, or by stop for one
+ * @param recipes ways to cut kinds of features; of several that fit, the earlier one decides
+ * @param given names of recipes given to features by hand, by feature
+ * @param round copies round a centre; null: rows and columns as the sheet says
+ * @param calls whether equal copies are written as one subprogram
+ * @param clearance between punch and die on each side, mm, for sets cut from one contour
+ * @param sets features that are both a punch and a die
+ */
+public record WireChoices(
+        String wire,
+        String finish,
+        RunChoices run,
+        WireChoice all,
+        Map<String, WireChoice> stops,
+        List<WireRecipe> recipes,
+        Map<String, String> given,
+        CopyChoice round,
+        Boolean calls,
+        Typed clearance,
+        List<String> sets)
+        implements Choices<WireChoices> {
+
+    public static final WireChoices NOTHING =
+            new WireChoices(null, null, null, null, null, null, null, null, null, null, null);
+
+    public WireChoices {
+        run = run == null ? RunChoices.USUAL : run;
+        all = all == null ? WireChoice.NOTHING : all;
+        stops = stops == null ? Map.of() : Map.copyOf(stops);
+        recipes = recipes == null ? List.of() : List.copyOf(recipes);
+        given = given == null ? Map.of() : Map.copyOf(given);
+        sets = sets == null ? List.of() : List.copyOf(sets);
+    }
+
+    /** The rule of the order. */
+    public WireOrder order() {
+        return run.isByHand() ? WireOrder.BY_HAND : rule();
+    }
+
+    /** The rule by which work is parted into visits, also where their order is by hand. */
+    WireOrder rule() {
+        return Worded.of(WireOrder.class, run.rule()).orElse(WireOrder.UNATTENDED_FIRST);
+    }
+
+    @Override
+    public WireChoices carried(Carrying to) {
+        return new WireChoices(
+                wire,
+                finish,
+                run.carried(to),
+                all,
+                to.keys(stops, (key, choice) -> choice.carried(key, to)),
+                recipes,
+                to.keys(given),
+                round,
+                calls,
+                clearance,
+                to.keys(sets));
+    }
+
+    public WireChoices withWire(String value) {
+        return new WireChoices(
+                value, finish, run, all, stops, recipes, given, round, calls, clearance, sets);
+    }
+
+    public WireChoices withFinish(String value) {
+        return new WireChoices(
+                wire, value, run, all, stops, recipes, given, round, calls, clearance, sets);
+    }
+
+    @Override
+    public WireChoices withRun(RunChoices value) {
+        return new WireChoices(
+                wire, finish, value, all, stops, recipes, given, round, calls, clearance, sets);
+    }
+
+    /** By a rule. */
+    public WireChoices withOrder(WireOrder rule) {
+        return withRun(run.by(rule.word()));
+    }
+
+    public WireChoices withAll(WireChoice value) {
+        return new WireChoices(
+                wire, finish, run, value, stops, recipes, given, round, calls, clearance, sets);
+    }
+
+    /** Replaces what is set under a key; nothing set removes it. */
+    public WireChoices withStop(String key, WireChoice choice) {
+        Map<String, WireChoice> changed = new TreeMap<>(stops);
+        if (choice.isNothing()) {
+            changed.remove(key);
+        } else {
+            changed.put(key, choice);
+        }
+        return new WireChoices(
+                wire, finish, run, all, changed, recipes, given, round, calls, clearance, sets);
+    }
+
+    public WireChoices withRecipes(List<WireRecipe> value, Map<String, String> toFeatures) {
+        return new WireChoices(
+                wire, finish, run, all, stops, value, toFeatures, round, calls, clearance, sets);
+    }
+
+    public WireChoices withRound(CopyChoice value) {
+        return new WireChoices(
+                wire, finish, run, all, stops, recipes, given, value, calls, clearance, sets);
+    }
+
+    public WireChoices withCalls(Boolean value) {
+        return new WireChoices(
+                wire, finish, run, all, stops, recipes, given, round, value, clearance, sets);
+    }
+
+    /** Features that are cut as punch and as die, with the clearance between both. */
+    public WireChoices withSets(Typed value, List<String> features) {
+        return new WireChoices(
+                wire, finish, run, all, stops, recipes, given, round, calls, value, features);
+    }
+}

@@ -1,0 +1,169 @@
+package dev.oleander.work.wire.plan;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Transform;
+import dev.oleander.plan.Placement;
+import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.SheetLayout;
+import dev.oleander.work.sheet.plan.LayoutPlanner;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * Where the copies of a drawing lie on a wire machine, in rows and columns or round a centre, and
+ * in them the copies of single contours.
+ */
+final class WireLayout {
+
+    /** mm between copies and at the edge when nothing was chosen. */
+    private static final double GAP = RepeatChoice.GAP;
+
+    private final WireTask task;
+    private final WireChoices choices;
+    private final Map<String, Feature> features = new LinkedHashMap<>();
+    private final Set<String> sets;
+
+    WireLayout(WireTask task, WireChoices choices, Subjects subjects) {
+        this.task = task;
+        this.choices = choices;
+        subjects.all().forEach(f -> features.put(f.id(), f));
+        this.sets =
+                subjects.all().stream()
+                        .filter(subjects::isSet)
+                        .map(Feature::id)
+                        .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    /** The copies, and the stock that holds them; its placements are those of the whole drawing. */
+    record Laid(SheetLayout layout, List<WireCopy> copies) {}
+
+    /**
+     * @throws dev.oleander.plan.PlanException when a size is not usable
+     */
+    Laid lay(Reading reading, SheetChoices sheet) {
+        Box box = reading.workBox();
+        SheetLayout grid = new LayoutPlanner(sheet, GAP).lay(box, task.quantity());
+        List<WireCopy> copies = wholes(grid.placements());
+        if (!sets.isEmpty()) {
+            addPunches(copies, box);
+        }
+        List<Placement> wholes = copies.stream().map(WireCopy::placement).toList();
+        addRepeats(copies);
+        boolean more = copies.size() != grid.placed();
+        SheetLayout layout =
+                new SheetLayout(
+                        more && sheet.aroundPart()
+                                ? around(copies, box, grid, sheet)
+                                : grid.stock(),
+                        wholes,
+                        wholes.size() == grid.placed() ? grid.asked() : wholes.size(),
+                        grid.rows(),
+                        grid.columns(),
+                        grid.gap(),
+                        grid.margin(),
+                        grid.keepOut());
+        return new Laid(layout, List.copyOf(copies));
+    }
+
+    /** Copies of the whole drawing. */
+    private List<WireCopy> wholes(List<Placement> placed) {
+        List<WireCopy> copies = new ArrayList<>();
+        if (choices.round() == null || placed.isEmpty()) {
+            placed.forEach(p -> copies.add(whole(p, 0)));
+            return copies;
+        }
+        CopyChoice round = choices.round();
+        Transform first = placed.get(0).transform();
+        Point centre = first.apply(round.centre());
+        int count = (int) Math.round(round.count().value());
+        for (int i = 0; i < count; i++) {
+            double angle = i * round.angle().value();
+            Transform there =
+                    round.indexed() ? first : first.then(RepeatChoice.turned(centre, angle));
+            copies.add(whole(new Placement(i + 1, there), round.indexed() ? angle : 0));
+        }
+        return copies;
+    }
+
+    private WireCopy whole(Placement placement, double turn) {
+        return new WireCopy(placement, features.keySet(), placement.copy(), false, turn);
+    }
+
+    /** Punches to the right of all dies, in the same arrangement. */
+    private void addPunches(List<WireCopy> copies, Box box) {
+        List<Box> boxes =
+                copies.stream()
+                        .map(c -> WirePlanner.placed(box, c.placement().transform()))
+                        .toList();
+        if (boxes.isEmpty()) {
+            return;
+        }
+        double aside = Box.around(boxes).width() + GAP;
+        for (WireCopy die : List.copyOf(copies)) {
+            Transform there =
+                    die.placement().transform().then(Transform.translation(new Point(aside, 0)));
+            Placement beside = new Placement(copies.size() + 1, there);
+            copies.add(new WireCopy(beside, sets, beside.copy(), true, die.turn()));
+        }
+    }
+
+    /** Contours that are repeated in the same way are copied together. */
+    private void addRepeats(List<WireCopy> copies) {
+        Map<RepeatChoice, Set<String>> repeats = new LinkedHashMap<>();
+        for (String feature : features.keySet()) {
+            RepeatChoice repeat =
+                    choices.stops().getOrDefault(feature, WireChoice.NOTHING).repeat();
+            repeats.computeIfAbsent(repeat, r -> new LinkedHashSet<>()).add(feature);
+        }
+        List<WireCopy> bases = List.copyOf(copies);
+        repeats.forEach(
+                (repeat, repeated) -> {
+                    for (WireCopy base : bases) {
+                        Set<String> there = new LinkedHashSet<>(repeated);
+                        there.retainAll(base.features());
+                        if (!there.isEmpty()) {
+                            repeat.others(boxOf(there))
+                                    .forEach(s -> copies.add(copy(copies, base, there, s)));
+                        }
+                    }
+                });
+    }
+
+    private static WireCopy copy(
+            List<WireCopy> copies, WireCopy base, Set<String> there, RepeatChoice.Shift shift) {
+        Transform transform = shift.transform().then(base.placement().transform());
+        return new WireCopy(
+                new Placement(copies.size() + 1, transform),
+                there,
+                base.number(),
+                base.punches(),
+                base.turn() + shift.turn());
+    }
+
+    private Box around(List<WireCopy> copies, Box whole, SheetLayout grid, SheetChoices sheet) {
+        double edge = sheet.allowance().value();
+        Map<Set<String>, Box> drawn = new HashMap<>();
+        List<Box> boxes = new ArrayList<>(List.of(grid.stock()));
+        for (WireCopy copy : copies) {
+            Box box =
+                    copy.base() == copy.number()
+                            ? whole
+                            : drawn.computeIfAbsent(copy.features(), this::boxOf);
+            boxes.add(WirePlanner.placed(box, copy.placement().transform()).grown(edge));
+        }
+        return Box.around(boxes);
+    }
+
+    private Box boxOf(Set<String> ids) {
+        return Box.around(ids.stream().map(id -> features.get(id).chain().box()).toList());
+    }
+}

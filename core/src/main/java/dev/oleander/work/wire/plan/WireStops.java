@@ -1,0 +1,115 @@
+package dev.oleander.work.wire.plan;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Segment;
+import dev.oleander.machine.Compensation;
+import dev.oleander.plan.Approach;
+import dev.oleander.plan.CutPath;
+import dev.oleander.plan.FeatureNames;
+import dev.oleander.plan.Lead;
+import dev.oleander.plan.Pass;
+import dev.oleander.plan.Refusal;
+import dev.oleander.plan.Side;
+import dev.oleander.plan.Stop;
+import dev.oleander.plan.Tab;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Visits as entries of the run line. */
+final class WireStops {
+
+    private WireStops() {}
+
+    static Stop of(Feature feature, WireSettings settings, WireVisit visit) {
+        List<Pass> passes = new ArrayList<>();
+        for (WireCut cut : visit.cuts()) {
+            passes.add(new Pass(passes.size() + 1, cut.offset(), cut.feed(), false));
+        }
+        String name = name(feature, settings.kind());
+        boolean whole = visit.role() == WireVisit.Role.WHOLE;
+        return new Stop(
+                visit.stop(),
+                0,
+                visit.feature(),
+                feature.part().orElse(""),
+                visit.copy(),
+                settings.kind() == WireKind.OPEN ? Stop.Kind.LINE : Stop.Kind.PROFILE,
+                whole ? name : "%s, %s".formatted(name, visit.role().label()),
+                side(settings.kind()),
+                settings.anticlockwise(),
+                Lead.NONE,
+                Lead.NONE,
+                0,
+                settings.overlap(),
+                passes,
+                Optional.empty(),
+                Optional.of(path(visit)),
+                Optional.empty(),
+                settings.sources(),
+                List.<Tab>of(),
+                List.of(),
+                settings.compensation(),
+                Approach.UP,
+                List.of());
+    }
+
+    static Stop refused(Feature feature, int copy, WireKind kind, Refusal refusal) {
+        return new Stop(
+                Stop.id(feature.id(), copy),
+                0,
+                feature.id(),
+                feature.part().orElse(""),
+                copy,
+                kind == WireKind.OPEN ? Stop.Kind.LINE : Stop.Kind.PROFILE,
+                name(feature, kind),
+                side(kind),
+                true,
+                Lead.NONE,
+                Lead.NONE,
+                0,
+                0,
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(refusal),
+                Map.of(),
+                List.of(),
+                List.of(),
+                Compensation.CONTROLLER,
+                Approach.UP,
+                List.of());
+    }
+
+    private static String name(Feature feature, WireKind kind) {
+        String name = FeatureNames.of(feature);
+        boolean outline = feature.kind() == Feature.Kind.OUTLINE;
+        if (kind == WireKind.OPENING && outline) {
+            return name.replaceFirst("^(Outline|Disc)", "Opening");
+        }
+        return kind == WireKind.PUNCH ? name.replaceFirst("^(Outline|Opening)", "Punch") : name;
+    }
+
+    private static Side side(WireKind kind) {
+        return switch (kind) {
+            case OPENING -> Side.INSIDE;
+            case PUNCH -> Side.OUTSIDE;
+            case OPEN -> Side.ON;
+        };
+    }
+
+    /** The way in the lower plane of the cut through whole material, else of the first. */
+    private static CutPath path(WireVisit visit) {
+        List<WireCut> cuts = visit.cuts();
+        WireCut shown =
+                cuts.stream().filter(c -> c.role().isThrough()).findFirst().orElse(cuts.get(0));
+        List<Segment> main = new ArrayList<>();
+        shown.way().forEach(r -> main.add(r.lower()));
+        List<Segment> in =
+                shown.from() == null ? List.of() : ProfileWork.line(shown.from(), shown.begin());
+        List<Segment> out =
+                shown.off() == null ? List.of() : ProfileWork.line(shown.end(), shown.off());
+        return new CutPath(in, main, List.of(), out);
+    }
+}

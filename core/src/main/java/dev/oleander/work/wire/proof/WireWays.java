@@ -1,0 +1,64 @@
+package dev.oleander.work.wire.proof;
+
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
+import dev.oleander.work.wire.plan.Ruling;
+import dev.oleander.work.wire.plan.WireCut;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Everything that the wire runs over in a pass with the process on, in its order. */
+final class WireWays {
+
+    /** What a stretch is for. */
+    enum Part {
+        LEAD,
+        PROFILE,
+        OFF
+    }
+
+    /** A stretch of the way. */
+    record Stretch(Part part, Ruling way) {}
+
+    private WireWays() {}
+
+    static List<Stretch> of(WireCut cut) {
+        List<Stretch> all = new ArrayList<>();
+        Ruling first = cut.way().get(0);
+        if (cut.from() != null) {
+            Point at = cut.from();
+            if (cut.square() != null) {
+                add(all, Part.LEAD, at, at, cut.square(), cut.square());
+                at = cut.square();
+            }
+            if (cut.arc() != null) {
+                Point on = cut.arc().run().start();
+                add(all, Part.LEAD, at, at, on, on);
+                all.add(new Stretch(Part.LEAD, Ruling.upright(cut.arc().run())));
+            } else {
+                add(all, Part.LEAD, at, at, first.lower().start(), first.upper().start());
+            }
+        }
+        cut.way().forEach(r -> all.add(new Stretch(Part.PROFILE, r)));
+        if (cut.off() != null) {
+            Ruling last = cut.way().get(cut.way().size() - 1);
+            add(all, Part.OFF, last.lower().end(), last.upper().end(), cut.off(), cut.off());
+        }
+        return all;
+    }
+
+    private static void add(
+            List<Stretch> all, Part part, Point lower, Point upper, Point toLower, Point toUpper) {
+        boolean stays = lower.equals(toLower) || upper.equals(toUpper);
+        if (!stays) {
+            Line below = new Line(lower, toLower);
+            boolean upright = lower.equals(upper) && toLower.equals(toUpper);
+            all.add(
+                    new Stretch(
+                            part,
+                            upright
+                                    ? Ruling.upright(below)
+                                    : new Ruling(below, new Line(upper, toUpper))));
+        }
+    }
+}
