@@ -6,6 +6,7 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.plan.DrillHole;
+import dev.oleander.plan.LayoutPlanner;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.Placement;
 import dev.oleander.plan.PlanChoices;

@@ -1,12 +1,8 @@
-package dev.oleander.work.sheet.plan;
+package dev.oleander.plan;
 
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
-import dev.oleander.plan.Placement;
-import dev.oleander.plan.PlanException;
-import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.SheetLayout;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
@@ -34,7 +30,7 @@ public final class LayoutPlanner {
     /**
      * @param kerf mm between copies that share a line of the cut; null when they do not
      */
-    LayoutPlanner(SheetChoices choices, double defaultGap, Double kerf) {
+    public LayoutPlanner(SheetChoices choices, double defaultGap, Double kerf) {
         this.choices = choices;
         this.defaultGap = defaultGap;
         this.kerf = kerf;

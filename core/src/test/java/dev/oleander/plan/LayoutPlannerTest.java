@@ -1,4 +1,4 @@
-package dev.oleander.work.sheet.plan;
+package dev.oleander.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -6,14 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.Placement;
-import dev.oleander.plan.PlanException;
-import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetChoices.Anchor;
 import dev.oleander.plan.SheetChoices.Grid;
 import dev.oleander.plan.SheetChoices.Stock;
 import dev.oleander.plan.SheetChoices.ZeroOf;
-import dev.oleander.plan.SheetLayout;
 import dev.oleander.quantity.Typed;
 import org.junit.jupiter.api.Test;
 
