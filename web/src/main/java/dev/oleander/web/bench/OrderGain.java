@@ -13,6 +13,9 @@ import java.util.Locale;
 /** What another order of the same stops has changed, in words. */
 final class OrderGain {
 
+    /** mm */
+    private static final double SHORT = 100;
+
     private OrderGain() {}
 
     /** A sentence; empty when the order is the same, or other stops are cut. */
@@ -35,8 +38,15 @@ final class OrderGain {
         double seconds = after.timeline().total() - before.timeline().total();
         return "Against the order before: %s travel, %s time."
                 .formatted(
-                        change(way, String.format(Locale.ROOT, "%.2f m", Math.abs(way) / 1000)),
+                        change(way, distance(Math.abs(way))),
                         change(seconds, Numbers.duration(Math.abs(seconds))));
+    }
+
+    /** In metres on sheets, in millimetres between the openings of a die. */
+    private static String distance(double millimetres) {
+        return millimetres < SHORT
+                ? Numbers.length(millimetres)
+                : String.format(Locale.ROOT, "%.2f m", millimetres / 1000);
     }
 
     private static String change(double difference, String amount) {

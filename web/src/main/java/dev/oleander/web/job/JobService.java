@@ -274,8 +274,8 @@ public class JobService {
         }
         JobDocument parent = DocumentJson.read(state.before());
         boolean same =
-                parent.machine().equals(result.document().machine())
-                        && parent.choices(result.kind()).run().ordersAs(result.runChoices());
+                !parent.machine().equals(result.document().machine())
+                        || parent.choices(result.kind()).run().ordersAs(result.runChoices());
         if (same) {
             return Optional.empty();
         }

@@ -72,6 +72,14 @@ class ShapeApiTest extends WebTest {
     }
 
     @Test
+    void aListWithNothingInOneOfItsPlacesIsAMistakeOfTheCaller() {
+        long job = makeJob("fairlead_base_gaps", "Empty place", 1);
+        Answer answer = mira.send("POST", path(job) + "/mend", "{\"kinds\": [null]}");
+        assertThat(answer.status()).as(answer.text()).isBetween(400, 422);
+        assertThat(jobs.view(job).step()).isEqualTo(1);
+    }
+
+    @Test
     void aNewVersionKeepsDecisionsAndListsWhatMovedAndWhatIsGone() {
         long job = makeJob("cleat_backing_plate", "Revised over HTTP", 1);
         String first = jobs.view(job).result().run().stops().get(0).id();
