@@ -49,6 +49,7 @@ public record CutRow(
     }
 
     /** Name for people: mild steel 6, fine. */
+    @Override
     public String label() {
         return "%s %s, %s".formatted(material, Numbers.plain(thickness, 2), quality);
     }

@@ -59,6 +59,7 @@ public record WireRow(
     }
 
     /** Name for people: tool steel 40, fine, brass 0.25. */
+    @Override
     public String label() {
         return "%s %s, %s, %s".formatted(material, Numbers.plain(height, 2), finish, wire);
     }

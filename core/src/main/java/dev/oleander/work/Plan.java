@@ -1,5 +1,6 @@
 package dev.oleander.work;
 
+import dev.oleander.machine.BookRow;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.motion.PostedProgram;
@@ -32,7 +33,7 @@ public interface Plan {
     ProofInput proofInput();
 
     /** Rows of the cut book that it uses. */
-    List<?> dataInUse();
+    List<? extends BookRow> dataInUse();
 
     /** Names of stops for comments in programs, by id. */
     Map<String, String> stopNames();

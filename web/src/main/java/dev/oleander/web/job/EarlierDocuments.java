@@ -18,7 +18,7 @@ final class EarlierDocuments {
 
     /** The same document in the present form. */
     static ObjectNode presentForm(ObjectNode document) {
-        return document.has("plan") ? byKind(document) : document;
+        return DocumentJson.isEarlier(document) ? byKind(document) : document;
     }
 
     /**

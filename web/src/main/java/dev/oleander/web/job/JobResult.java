@@ -3,6 +3,7 @@ package dev.oleander.web.job;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Book;
+import dev.oleander.machine.BookRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
@@ -288,7 +289,7 @@ public final class JobResult {
     }
 
     /** Rows of the cut book that the run uses. */
-    public List<?> dataInUse() {
+    public List<? extends BookRow> dataInUse() {
         return plan().dataInUse();
     }
 

@@ -1,6 +1,5 @@
 package dev.oleander.web.library;
 
-import dev.oleander.machine.CutBook;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.CutField;
 import dev.oleander.machine.CutRow;
@@ -11,9 +10,9 @@ import dev.oleander.machine.WaterjetBook;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.book.Books;
 import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.book.KeptBook;
-import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.NotFoundException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -43,19 +42,18 @@ class CutBookController {
 
     private final MachineLibrary machines;
     private final CutBooks books;
-    private final WireBooks wireBooks;
-    private final WireBookPage wires;
+    private final Books all;
+    private final List<BookPage> pages;
 
-    CutBookController(
-            MachineLibrary machines, CutBooks books, WireBooks wireBooks, WireBookPage wires) {
+    CutBookController(MachineLibrary machines, CutBooks books, Books all, List<BookPage> pages) {
         this.machines = machines;
         this.books = books;
-        this.wireBooks = wireBooks;
-        this.wires = wires;
+        this.all = all;
+        this.pages = pages;
     }
 
     private KeptBook kept(Machine machine) {
-        return machine.hasWire() ? wireBooks : books;
+        return all.keeperOf(machine);
     }
 
     /**
@@ -72,45 +70,17 @@ class CutBookController {
 
     private String show(String id, String find, BookProblem problem, SignedIn who, Model model) {
         Machine machine = machine(id);
-        if (machine.hasWire()) {
-            return wires.show(machine, find, problem, who, model);
-        }
-        CutBook book = books.of(machine);
-        List<CutRow> rows = book.rows().stream().filter(r -> matches(r, find)).toList();
-        model.addAttribute("who", who);
-        model.addAttribute("machine", machine);
-        model.addAttribute("machines", machines.machines());
-        model.addAttribute("find", find);
-        model.addAttribute("book", MaterialRows.of(rows));
-        model.addAttribute("rows", rows.size());
-        model.addAttribute("power", powerLabel(machine.process()));
-        model.addAttribute("history", books.history(machine));
-        model.addAttribute("wrong", problem.of());
-        model.addAttribute("error", problem.sentence());
-        if (book instanceof WaterjetBook computed) {
-            model.addAttribute("waterjet", computed.waterjet());
-            model.addAttribute(
-                    "qualities", computed.qualities("mild steel", computed.waterjet().thinnest()));
-        }
-        return "cut-book";
-    }
-
-    private static boolean matches(CutRow row, String find) {
-        return BookProblem.matches(row.label() + " " + row.gas(), find);
+        return pages.stream()
+                .filter(page -> page.kind().does(machine))
+                .findFirst()
+                .orElseThrow()
+                .show(machine, find, problem, who, model);
     }
 
     private Machine machine(String id) {
         return machines.find(id)
                 .orElseThrow(
                         () -> new NotFoundException("There is no machine \"%s\".".formatted(id)));
-    }
-
-    private static String powerLabel(String process) {
-        return switch (process) {
-            case "plasma" -> "Current A";
-            case "waterjet" -> "Abrasive g/min";
-            default -> "Power W";
-        };
     }
 
     /**
@@ -151,7 +121,7 @@ class CutBookController {
         model.addAttribute("copy", copy);
         model.addAttribute("fields", CutField.values());
         model.addAttribute("texts", texts);
-        model.addAttribute("power", powerLabel(machine.process()));
+        model.addAttribute("power", SheetBookPage.powerLabel(machine.process()));
         model.addAttribute("error", error);
         if (!model.containsAttribute("note")) {
             model.addAttribute("note", "");

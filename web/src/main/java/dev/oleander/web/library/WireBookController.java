@@ -9,6 +9,7 @@ import dev.oleander.machine.WireRowText;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.NotFoundException;
+import dev.oleander.work.wire.WireCutting;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -39,7 +40,7 @@ class WireBookController {
 
     private Machine machine(String id) {
         return machines.find(id)
-                .filter(Machine::hasWire)
+                .filter(WireCutting.WIRE::does)
                 .orElseThrow(
                         () ->
                                 new NotFoundException(

@@ -5,13 +5,15 @@ import dev.oleander.machine.MachineLibrary;
 import dev.oleander.machine.WireRow;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.WireBooks;
+import dev.oleander.work.Work;
+import dev.oleander.work.wire.WireCutting;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
 /** The page of a wire machine with its cut book. */
 @Component
-class WireBookPage {
+class WireBookPage implements BookPage {
 
     private final MachineLibrary machines;
     private final WireBooks books;
@@ -21,11 +23,14 @@ class WireBookPage {
         this.books = books;
     }
 
-    /**
-     * @param find words that rows must have
-     * @return name of the view
-     */
-    String show(Machine machine, String find, BookProblem problem, SignedIn who, Model model) {
+    @Override
+    public Work<?> kind() {
+        return WireCutting.WIRE;
+    }
+
+    @Override
+    public String show(
+            Machine machine, String find, BookProblem problem, SignedIn who, Model model) {
         List<WireRow> rows =
                 books.of(machine).rows().stream()
                         .filter(r -> BookProblem.matches(r.label(), find))

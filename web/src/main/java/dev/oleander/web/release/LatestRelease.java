@@ -32,12 +32,10 @@ class LatestRelease implements Released.Lookup {
                 Released.format(release.dialect(), release.dialectVersion()));
     }
 
-    /**
-     * Of the document as it would be kept today; that of the first form cannot be the present one.
-     */
+    /** That of an earlier form is the one that its document has in the present form. */
     private static String fingerprint(JsonNode inputs) {
         JsonNode document = inputs.path("document");
-        return document.has("order")
+        return DocumentJson.isEarlier(document)
                 ? DocumentJson.fingerprint(DocumentJson.read(document))
                 : inputs.path("fingerprint").asString();
     }

@@ -6,9 +6,9 @@ import dev.oleander.dialect.DialectException;
 import dev.oleander.dialect.FileNames;
 import dev.oleander.dialect.Parameter;
 import dev.oleander.dialect.SplitWriter;
-import dev.oleander.machine.CutRow;
-import dev.oleander.machine.WireRow;
+import dev.oleander.machine.BookRow;
 import dev.oleander.motion.Excerpt;
+import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
@@ -33,6 +33,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -116,9 +117,31 @@ public class ReleaseService {
         if (!release.trial()) {
             return items;
         }
-        Set<String> stops = Set.copyOf(release.trialStops());
-        List<Integer> itemOf = Excerpt.of(whole, stops::contains, false).itemOf();
-        return items.stream().map(i -> i < 0 ? -1 : itemOf.get(i)).toList();
+        List<Integer> places = places(new KeptMotion(release).program(), whole);
+        return items.stream().map(i -> i < 0 ? -1 : places.get(i)).toList();
+    }
+
+    /** Where the items of a part stand in the whole; -1 for those that were set up again for it. */
+    private static List<Integer> places(Program part, Program whole) {
+        List<Integer> places = new ArrayList<>(part.size());
+        int from = 0;
+        for (Item item : part.items()) {
+            int at = from;
+            while (at < whole.size() && !isSame(item, whole.items().get(at))) {
+                at++;
+            }
+            boolean found = at < whole.size();
+            places.add(found ? at : -1);
+            from = found ? at + 1 : from;
+        }
+        return places;
+    }
+
+    /** A travel of a part may begin elsewhere. */
+    private static boolean isSame(Item item, Item ofWhole) {
+        return item instanceof Item.Rapid a && ofWhole instanceof Item.Rapid b
+                ? a.to().equals(b.to()) && a.origin().equals(b.origin())
+                : item.equals(ofWhole);
     }
 
     /** The text the next release would hold, read back and compared. */
@@ -369,13 +392,7 @@ public class ReleaseService {
         frame.put("stockHeight", Numbers.plain(layout.stock().height(), 1));
         frame.put(
                 "data",
-                result.dataInUse().stream()
-                        .map(ReleaseService::label)
-                        .collect(Collectors.joining("; ")));
+                result.dataInUse().stream().map(BookRow::label).collect(Collectors.joining("; ")));
         return frame;
-    }
-
-    private static String label(Object row) {
-        return row instanceof WireRow wire ? wire.label() : ((CutRow) row).label();
     }
 }

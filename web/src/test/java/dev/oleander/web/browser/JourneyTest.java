@@ -155,7 +155,7 @@ class JourneyTest extends BrowserTest {
                 .release()
                 .perform();
         browser.until(b -> !b.all("#slip .notice").isEmpty());
-        assertThat(browser.text("#slip .notice")).contains("Outline", "cannot come before");
+        assertThat(browser.text("#slip .notice")).contains("Outline", "must come after stop");
 
         browser.chord("z", Keys.CONTROL);
         browser.until(b -> b.value("#bench-state [name=step]").equals("2"));

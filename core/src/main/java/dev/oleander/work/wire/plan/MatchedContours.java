@@ -110,7 +110,7 @@ final class MatchedContours {
      * of its element of the lower way.
      *
      * @param anchors of shares within 0 and 1
-     * @throws IllegalArgumentException when anchors cross each other
+     * @throws CrossedLinesException when anchors cross each other
      */
     List<Flanks.Way> ways(List<Anchor> anchors) {
         List<Anchor> sorted = new ArrayList<>(anchors);
@@ -152,7 +152,7 @@ final class MatchedContours {
             Anchor a = sorted.get(i - 1);
             Anchor b = sorted.get(i);
             if (b.upper() < a.upper()) {
-                throw new IllegalArgumentException(
+                throw new CrossedLinesException(
                         "lines between the contours cross at %s and %s of the lower one"
                                 .formatted(a.lower(), b.lower()));
             }

@@ -79,7 +79,7 @@ final class TwoContours implements ProfileWork.WaySource {
                 };
         try {
             return contours.ways(anchors);
-        } catch (IllegalArgumentException crossing) {
+        } catch (CrossedLinesException crossing) {
             Point p = lower.elements().get(0).start();
             throw new RefusedException(
                     new Refusal(
