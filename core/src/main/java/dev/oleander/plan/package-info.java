@@ -1,8 +1,6 @@
 /**
- * What is to be cut, on which stock, in which order: the plan of a job.
- *
- * <p>In: a {@link dev.oleander.drawing.read.Reading}, a machine with its cut book, and what people
- * decided ({@link dev.oleander.plan.PlanChoices}). Out: a {@link dev.oleander.plan.Run}. The
- * planners are in one sub-package per kind of work; start at {@code plan.sheet.SheetPlanner}.
+ * What all plans share: a {@link dev.oleander.plan.Run} of stops on a stock, what people decided
+ * about it ({@link dev.oleander.plan.RunChoices}) and what of it must come before what ({@link
+ * dev.oleander.plan.RunRules}). The planners are those of the kinds of work, below {@code work}.
  */
 package dev.oleander.plan;
