@@ -16,6 +16,9 @@ import java.util.List;
  */
 public record Unattended(double first, int waits, double longest, double total) {
 
+    /** s */
+    private static final double AT_ONCE = 1;
+
     static Unattended of(JobResult result) {
         Timeline timeline = result.timeline();
         List<Item> items = timeline.program().items();
@@ -43,7 +46,11 @@ public record Unattended(double first, int waits, double longest, double total) 
         if (waits == 0) {
             return "Runs %s without people.".formatted(Numbers.duration(total));
         }
-        return "Runs %s alone, then waits %s for people."
-                .formatted(Numbers.duration(first), waits == 1 ? "once" : waits + " times");
+        String often = waits == 1 ? "once" : waits + " times";
+        return first < AT_ONCE
+                ? "Waits for people at once, %s in all; runs %s alone at most."
+                        .formatted(often, Numbers.duration(longest))
+                : "Runs %s alone, then waits %s for people."
+                        .formatted(Numbers.duration(first), often);
     }
 }

@@ -249,6 +249,15 @@ class WireSlipTest extends WebTest {
     // ---- the whole job
 
     @Test
+    void whatWaitsAtOnceDoesNotClaimToRunAlone() {
+        assertThat(new Unattended(0, 3, 6293, 9000).sentence())
+                .isEqualTo(
+                        "Waits for people at once, 3 times in all; runs 1:44:53 h alone at most.");
+        assertThat(new Unattended(90, 1, 90, 9000).sentence())
+                .isEqualTo("Runs 1:30 min alone, then waits once for people.");
+    }
+
+    @Test
     void theJobSaysHowLongItRunsAlone() {
         long job = makeWireJob("shim_punch_die", "Alone", 40);
         JobResult result = jobs.view(job).result();
