@@ -251,10 +251,9 @@ class WireSlipTest extends WebTest {
     @Test
     void whatWaitsAtOnceDoesNotClaimToRunAlone() {
         assertThat(new Unattended(0, 3, 6293, 9000).sentence())
-                .isEqualTo(
-                        "Waits for people at once, 3 times in all; runs 1:44:53 h alone at most.");
+                .isEqualTo("Waits for people at once, 3 times in all; runs 1:44:53 alone at most.");
         assertThat(new Unattended(90, 1, 90, 9000).sentence())
-                .isEqualTo("Runs 1:30 min alone, then waits once for people.");
+                .isEqualTo("Runs 1:30 alone, then waits once for people.");
     }
 
     @Test
