@@ -9,7 +9,7 @@ import java.util.function.Function;
  */
 public final class Once<T> {
 
-    private final Function<Progress, T> source;
+    private Function<Progress, T> source;
     private volatile T value;
 
     /**
@@ -28,6 +28,8 @@ public final class Once<T> {
     private synchronized T computed(Progress progress) {
         if (value == null) {
             value = source.apply(progress);
+            // what it was computed from is not held any longer
+            source = null;
         }
         return value;
     }

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.SortedSet;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -88,9 +89,10 @@ public final class Carrying {
         stale.add(required(oldKey).after().id());
     }
 
-    /** Whether a feature did not change. */
+    /** Whether a feature is there and nothing of it has to be looked at, as far as is known yet. */
     public boolean isSame(String oldKey) {
-        return key(oldKey).filter(k -> !stale.contains(featureOf(k))).isPresent();
+        Pair pair = pairs.get(featureOf(oldKey));
+        return pair != null && !stale.contains(pair.after().id());
     }
 
     /**
@@ -123,8 +125,11 @@ public final class Carrying {
      */
     public <V> Map<String, V> keys(Map<String, V> byOldKey, BiFunction<String, V, V> carried) {
         Map<String, V> byKey = new HashMap<>();
-        byOldKey.forEach(
-                (old, value) -> key(old).ifPresent(k -> byKey.put(k, carried.apply(old, value))));
+        // in the same order on every run: what one makes stale another may ask for
+        new TreeMap<>(byOldKey)
+                .forEach(
+                        (old, value) ->
+                                key(old).ifPresent(k -> byKey.put(k, carried.apply(old, value))));
         return byKey;
     }
 

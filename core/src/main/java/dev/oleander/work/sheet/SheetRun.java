@@ -87,7 +87,7 @@ public final class SheetRun implements Plan {
 
     @Override
     public ProofInput proofInput() {
-        return SheetProof.input(reading, run(), timeline(Progress.NONE));
+        return SheetProof.input(reading, run(), timeline(Progress.NONE), material());
     }
 
     @Override

@@ -187,6 +187,21 @@ class CarryingTest {
         assertThat(carried.order()).isEqualTo(OrderRule.BY_HAND);
     }
 
+    /** A contour above that moved leaves the one below stale, and so what was accepted of it. */
+    @Test
+    void whatWasAcceptedEndsWithAllThatMakesItsFeatureStale() {
+        Drawn moved =
+                new Drawn()
+                        .rectangle(0, 0, 200, 100)
+                        .rectangle(20, 20, 40, 30)
+                        .rectangle(122, 20, 40, 30);
+        Carrying to = carrying(plate(), moved);
+        WireChoice loft =
+                WireChoice.NOTHING.withUpper(new UpperChoice("c3", null, List.of(), null));
+        WireChoices.NOTHING.withStop("c2", loft).carried(to);
+        assertThat(Finding.carried(Map.of("web:c2.1:1.5", "seen"), to)).isEmpty();
+    }
+
     @Test
     void whatWasAcceptedHoldsForTheSameStopOnly() {
         Carrying same = carrying(plate(), swapped());

@@ -157,11 +157,12 @@ public record JobDocument(
 
     /** The same for a new version of the drawing: what was decided about every kind of work. */
     JobDocument carried(Carrying to) {
-        JobDocument carried = withAcceptances(Finding.carried(acceptances, to));
+        JobDocument carried = this;
         for (Work<?> kind : Kinds.all()) {
             carried = carried.carried(kind, to);
         }
-        return carried;
+        // last, when all that is stale is known
+        return carried.withAcceptances(Finding.carried(acceptances, to));
     }
 
     private <C extends Choices<C>> JobDocument carried(Work<C> kind, Carrying to) {

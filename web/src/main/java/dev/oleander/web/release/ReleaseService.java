@@ -33,7 +33,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -123,25 +125,23 @@ public class ReleaseService {
 
     /** Where the items of a part stand in the whole; -1 for those that were set up again for it. */
     private static List<Integer> places(Program part, Program whole) {
+        Map<Item, Deque<Integer>> there = new HashMap<>();
+        for (int i = 0; i < whole.size(); i++) {
+            there.computeIfAbsent(known(whole.items().get(i)), k -> new ArrayDeque<>()).add(i);
+        }
         List<Integer> places = new ArrayList<>(part.size());
-        int from = 0;
         for (Item item : part.items()) {
-            int at = from;
-            while (at < whole.size() && !isSame(item, whole.items().get(at))) {
-                at++;
-            }
-            boolean found = at < whole.size();
-            places.add(found ? at : -1);
-            from = found ? at + 1 : from;
+            Integer place = there.getOrDefault(known(item), new ArrayDeque<>()).poll();
+            places.add(place == null ? -1 : place);
         }
         return places;
     }
 
-    /** A travel of a part may begin elsewhere. */
-    private static boolean isSame(Item item, Item ofWhole) {
-        return item instanceof Item.Rapid a && ofWhole instanceof Item.Rapid b
-                ? a.to().equals(b.to()) && a.origin().equals(b.origin())
-                : item.equals(ofWhole);
+    /** A travel of a part may begin elsewhere: it is known by where it ends. */
+    private static Item known(Item item) {
+        return item instanceof Item.Rapid rapid
+                ? new Item.Rapid(rapid.to(), rapid.to(), rapid.origin())
+                : item;
     }
 
     /** The text the next release would hold, read back and compared. */

@@ -21,16 +21,6 @@ public final class Precedence {
         this.features = Map.copyOf(features);
     }
 
-    /** A pair in the wrong order. */
-    public record Breach(Stop early, Stop late) {
-
-        /** Why {@code early} may not come before {@code late}. */
-        public String sentence() {
-            return "Stop %s (copy %d) cannot come before %s (copy %d): the piece would be free before it is cut."
-                    .formatted(early.name(), early.copy(), late.name(), late.copy());
-        }
-    }
-
     /** Whether {@code inner} lies within {@code outer}, at any depth, on the same copy. */
     public boolean isWithin(Stop inner, Stop outer) {
         if (inner.copy() != outer.copy()) {
@@ -107,22 +97,5 @@ public final class Precedence {
             enclosing.put(stop.id(), outer);
         }
         return enclosing;
-    }
-
-    /** The first pair that stands in the wrong order. */
-    public Optional<Breach> firstBreach(List<Stop> order) {
-        Map<String, List<Stop>> enclosing = enclosing(order);
-        Map<String, Integer> position = new HashMap<>();
-        for (int i = 0; i < order.size(); i++) {
-            position.put(order.get(i).id(), i);
-        }
-        for (Stop stop : order) {
-            for (Stop around : enclosing.get(stop.id())) {
-                if (position.get(around.id()) < position.get(stop.id())) {
-                    return Optional.of(new Breach(around, stop));
-                }
-            }
-        }
-        return Optional.empty();
     }
 }

@@ -1,5 +1,7 @@
 package dev.oleander.work.sheet.proof;
 
+import dev.oleander.plan.RunRules;
+import dev.oleander.plan.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
@@ -22,21 +24,22 @@ public final class OrderRuleCheck implements SheetRule {
 
     @Override
     public Outcome check(ProofInput input) {
-        Optional<Precedence.Breach> breach =
-                new Precedence(input.reading().byId()).firstBreach(input.run().stops());
+        List<Stop> stops = input.run().stops();
+        Optional<RunRules.Breach> breach =
+                new Precedence(input.reading().byId()).rules(stops).breach(stops);
         List<Finding> findings =
                 breach
                         .map(
                                 b ->
                                         Finding.of(
                                                 Severity.MUST_FIX,
-                                                b.late().id(),
-                                                b.late().path().map(p -> p.pierce()).orElse(null),
-                                                b.late().number(),
-                                                b.early().number(),
+                                                b.must().id(),
+                                                b.must().path().map(p -> p.pierce()).orElse(null),
+                                                b.must().number(),
+                                                b.stop().number(),
                                                 b.sentence()))
                         .stream()
                         .toList();
-        return new Outcome(input.run().stops().size(), findings);
+        return new Outcome(stops.size(), findings);
     }
 }

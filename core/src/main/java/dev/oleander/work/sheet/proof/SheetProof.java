@@ -15,7 +15,12 @@ public final class SheetProof {
     private SheetProof() {}
 
     public static ProofInput input(Reading reading, Run run, Timeline timeline) {
-        return ProofInput.of(
-                WORK, reading, run, timeline, MaterialState.of(reading, run, timeline), run);
+        return input(reading, run, timeline, MaterialState.of(reading, run, timeline));
+    }
+
+    /** The same where it is known already which pieces come free. */
+    public static ProofInput input(
+            Reading reading, Run run, Timeline timeline, MaterialState material) {
+        return ProofInput.of(WORK, reading, run, timeline, material, run);
     }
 }

@@ -49,7 +49,7 @@ class PinsTest {
         for (OrderRule rule : OrderRule.values()) {
             if (rule != OrderRule.BY_HAND) {
                 Run run = plan(rule, pins);
-                assertThat(PRECEDENCE.firstBreach(run.stops())).isEmpty();
+                assertThat(PRECEDENCE.rules(run.stops()).breach(run.stops())).isEmpty();
                 assertThat(ids(run)).containsExactlyInAnyOrderElementsOf(all);
                 for (List<String> pin : pins) {
                     assertThat(ids(run)).as(rule.word()).containsSequence(pin);
@@ -70,7 +70,8 @@ class PinsTest {
         List<List<String>> crossed = List.of(List.of("c9.1", "c1.2"), List.of("c9.2", "c1.1"));
         assertThat(PRECEDENCE.rules(stops).permits(stops, crossed)).isFalse();
         assertThat(PRECEDENCE.rules(stops).permits(stops, crossed.subList(0, 1))).isTrue();
-        assertThat(PRECEDENCE.firstBreach(plan(OrderRule.SHORTEST, crossed).stops())).isEmpty();
+        List<Stop> order = plan(OrderRule.SHORTEST, crossed).stops();
+        assertThat(PRECEDENCE.rules(order).breach(order)).isEmpty();
     }
 
     @Test

@@ -175,9 +175,9 @@ class SheetPlannerTest {
 
         List<Stop> wrong = new ArrayList<>(run.stops());
         wrong.add(0, wrong.remove(7));
-        assertThat(new Precedence(cleat.byId()).firstBreach(wrong).orElseThrow().sentence())
-                .contains("Outline", "cannot come before");
-        assertThat(new Precedence(cleat.byId()).firstBreach(run.stops())).isEmpty();
+        assertThat(new Precedence(cleat.byId()).rules(wrong).breach(wrong).orElseThrow().sentence())
+                .contains("Outline", "must come after stop");
+        assertThat(new Precedence(cleat.byId()).rules(run.stops()).breach(run.stops())).isEmpty();
     }
 
     @Test
@@ -192,7 +192,8 @@ class SheetPlannerTest {
                                 new SheetPlanner.Order("mild steel", 6, 5),
                                 PlanChoices.defaults().withOrder(rule),
                                 SheetChoices.defaults());
-                assertThat(new Precedence(reading.byId()).firstBreach(run.stops())).isEmpty();
+                assertThat(new Precedence(reading.byId()).rules(run.stops()).breach(run.stops()))
+                        .isEmpty();
             }
         }
     }
