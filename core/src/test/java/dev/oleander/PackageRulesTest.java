@@ -24,6 +24,7 @@ class PackageRulesTest {
                     "drawing",
                     "machine",
                     "plan",
+                    "value",
                     "nesting",
                     "motion",
                     "material",
@@ -55,7 +56,7 @@ class PackageRulesTest {
     /** What is alike in all kinds of work knows none of them, and no kind knows another. */
     @ArchTest
     static void kindsStandAlone(JavaClasses classes) {
-        for (Work<?> kind : Kinds.all()) {
+        for (Work<?, ?> kind : Kinds.all()) {
             String own = kind.getClass().getPackageName() + "..";
             noClasses()
                     .that()

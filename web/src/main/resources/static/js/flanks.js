@@ -82,11 +82,11 @@ export class FlankTools {
       this.#line(stop, world, place);
     } else if (place && this.#mode === 'set-elements') {
       const angle = document.getElementById('element-angle').value.trim();
-      this.post('wire', {field: 'elements', value: `+${place.index + 1}: ${angle}`});
+      this.post('values', {field: 'elements', value: `+${place.index + 1}: ${angle}`});
     } else if (place && contour[3 * place.index + 4] === 0) {
       this.say(`Element ${place.index + 1} is a line; corners are arcs.`);
     } else if (place) {
-      this.post('wire', {field: 'cornerOf', value: `+${place.index + 1}`});
+      this.post('values', {field: 'cornerOf', value: `+${place.index + 1}`});
     }
   }
 
@@ -105,7 +105,7 @@ export class FlankTools {
     const both = {...this.#from, ...end};
     if (both.lower && both.upper) {
       this.#from = null;
-      this.post('wire', {field: 'lines', value: `+${both.lower.along.toFixed(3)} > ${both.upper.along.toFixed(3)}`});
+      this.post('values', {field: 'lines', value: `+${both.lower.along.toFixed(3)} > ${both.upper.along.toFixed(3)}`});
     } else {
       this.#from = end;
       this.table.refreshTop();

@@ -71,7 +71,7 @@ export class StartDrag {
   drop(world, far) {
     this.cancel();
     if (far) {
-      this.post('stops', {field: 'start', value: this.wanted});
+      this.post('values', {field: 'start', value: this.wanted});
     }
   }
 
@@ -142,7 +142,7 @@ class TabPointing {
     const [x, y] = apply(inverse(this.scene.placementOf(this.stop)), place.x, place.y);
     const along = nearest(this.scene.featureById.get(this.stop.feature).d, x, y).along.toFixed(2);
     const on = this.#tabNear(world);
-    this.post('stops', {field: on ? 'tabs.remove' : 'tabs.add', value: along});
+    this.post('values', {field: on ? 'tabs.remove' : 'tabs.add', value: along});
   }
 
   #tabNear({x, y}) {

@@ -88,7 +88,7 @@ export class WireTools {
     if (this.#mode === 'set-hole') {
       const [x, y] = apply(inverse(this.scene.placementOf(stop)), world.x, world.y);
       this.#set(null);
-      this.post('wire', {field: 'hole', value: `${x.toFixed(3)} ${y.toFixed(3)}`});
+      this.post('values', {field: 'hole', value: `${x.toFixed(3)} ${y.toFixed(3)}`});
       return;
     }
     const place = nearest(this.scene.drawnContour(stop), world.x, world.y);
@@ -97,9 +97,9 @@ export class WireTools {
     }
     if (this.#mode === 'set-start') {
       this.#set(null);
-      this.post('wire', {field: 'start', value: place.along.toFixed(2)});
+      this.post('values', {field: 'start', value: place.along.toFixed(2)});
     } else {
-      this.post('wire', {field: 'holdAt', value: `+${place.along.toFixed(2)}`});
+      this.post('values', {field: 'holdAt', value: `+${place.along.toFixed(2)}`});
     }
   }
 

@@ -2,69 +2,64 @@ package dev.oleander.plan;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.quantity.Numbers;
+import java.util.Objects;
 
 /**
- * A way to cut a kind of feature.
+ * A saved way to work a kind of feature.
  *
  * @param name for people
- * @param rule which features it is for; null: only those it is given to by hand
+ * @param rule which features it is for by itself
  * @param choice what it says; what it leaves open is as usual
+ * @param order word of the rule of order that a job takes up with it; empty: as the job has it
  */
-public record Recipe(String name, Rule rule, StopChoice choice) {
+public record Recipe<S extends Choice<S>>(String name, Rule rule, S choice, String order) {
 
-    /** Kinds of features, as a person sorts them. */
-    public enum Kind {
-        /** a round opening */
-        HOLE("hole", "holes"),
-        /** a slot, keyhole or other opening that is not round */
-        OPENING("opening", "other openings"),
-        OUTLINE("outline", "outlines"),
-        /** an open line */
-        LINE("line", "open lines"),
-        ANY("anything", "anything");
-
-        private final String word;
-        private final String plural;
-
-        Kind(String word, String plural) {
-            this.word = word;
-            this.plural = plural;
-        }
-
-        public String plural() {
-            return plural;
-        }
-
-        public String word() {
-            return word;
-        }
+    public Recipe {
+        rule = Objects.requireNonNullElse(rule, Rule.BY_HAND);
+        order = Objects.requireNonNullElse(order, "");
     }
 
-    /** Whether it is for a feature by its rule. */
-    public boolean fits(Feature feature) {
-        return rule != null && rule.fits(feature);
+    public Recipe(String name, Rule rule, S choice) {
+        this(name, rule, choice, "");
     }
 
     /**
      * Which features a recipe is for.
      *
+     * @param kind word of a kind of feature, as the kind of work sorts them; {@link #ANYTHING} for
+     *     all, empty: only those it is given to by hand
      * @param over mm; the size must be at least this; null: no limit
-     * @param below mm; the size must be less than this; null: no limit. The size of a hole is its
-     *     diameter, that of others the shorter side of their box
+     * @param below mm; the size must be less than this; null: no limit. The size of a round feature
+     *     is its diameter, that of others the shorter side of their box
      */
-    public record Rule(Kind kind, Double over, Double below) {
+    public record Rule(String kind, Double over, Double below) {
 
-        public boolean fits(Feature feature) {
-            boolean kindFits = kind == Kind.ANY || kind == kindOf(feature);
+        public static final String ANYTHING = "anything";
+
+        public static final Rule BY_HAND = new Rule("", null, null);
+
+        public Rule {
+            kind = Objects.requireNonNullElse(kind, "");
+        }
+
+        public boolean fits(Feature feature, String itsKind) {
+            boolean kindFits = kind.equals(ANYTHING) || kind.equals(itsKind);
             double size = size(feature);
             return kindFits && (over == null || size >= over) && (below == null || size < below);
         }
 
-        /** In words: holes from 4 to below 8 mm. */
-        public String sentence() {
+        /**
+         * In words: holes from 4 to below 8 mm.
+         *
+         * @param kinds what features of the kind are called
+         */
+        public String sentence(String kinds) {
+            if (equals(BY_HAND)) {
+                return "given by hand";
+            }
             String from = over == null ? "" : " from " + Numbers.length(over);
             String to = below == null ? "" : " below " + Numbers.length(below);
-            return kind.plural() + from + to;
+            return kinds + from + to;
         }
 
         private static double size(Feature feature) {
@@ -72,14 +67,5 @@ public record Recipe(String name, Rule rule, StopChoice choice) {
                     Math.min(feature.chain().box().width(), feature.chain().box().height());
             return feature.circleDiameter().orElse(shorter);
         }
-    }
-
-    /** What a feature counts as. */
-    public static Kind kindOf(Feature feature) {
-        return switch (feature.kind()) {
-            case OUTLINE -> Kind.OUTLINE;
-            case OPENING -> feature.circleDiameter().isPresent() ? Kind.HOLE : Kind.OPENING;
-            case OPEN -> Kind.LINE;
-        };
     }
 }

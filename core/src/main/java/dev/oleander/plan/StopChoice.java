@@ -28,7 +28,8 @@ public record StopChoice(
         CornerForm corners,
         Typed passes,
         Boolean film,
-        Compensation compensation) {
+        Compensation compensation)
+        implements Choice<StopChoice> {
 
     public static final StopChoice NOTHING =
             new StopChoice(
@@ -50,11 +51,12 @@ public record StopChoice(
         tabs = tabs == null ? TabChoice.NOTHING : tabs;
     }
 
+    @Override
     public boolean isNothing() {
         return equals(NOTHING);
     }
 
-    /** Values set here, before those of {@code other}. */
+    @Override
     public StopChoice over(StopChoice other) {
         return new StopChoice(
                 or(side, other.side),
@@ -87,7 +89,7 @@ public record StopChoice(
                 });
     }
 
-    /** What makes sense for other contours too: not where on this one something lies. */
+    @Override
     public StopChoice asRecipe() {
         return with(
                 v -> {
@@ -97,7 +99,7 @@ public record StopChoice(
                 });
     }
 
-    /** The rest: what {@link #asRecipe} leaves. */
+    @Override
     public StopChoice ofPlace() {
         return NOTHING.with(
                 v -> {
@@ -107,8 +109,8 @@ public record StopChoice(
                 });
     }
 
-    /** The same for what the feature of a key became in a new version of the drawing. */
-    StopChoice carried(String key, Carrying to) {
+    @Override
+    public StopChoice carried(String key, Carrying to) {
         return with(
                 v -> {
                     v.start = to.along(key, start);

@@ -9,24 +9,24 @@ import java.util.ServiceLoader;
 /** All kinds of work there are. */
 public final class Kinds {
 
-    private static final List<Work<?>> ALL = loaded();
+    private static final List<Work<?, ?>> ALL = loaded();
 
     private Kinds() {}
 
-    private static List<Work<?>> loaded() {
+    private static List<Work<?, ?>> loaded() {
         return ServiceLoader.load(Work.class).stream()
                 .map(ServiceLoader.Provider::get)
-                .<Work<?>>map(work -> work)
+                .<Work<?, ?>>map(work -> work)
                 .sorted(Comparator.comparing(Work::word))
                 .toList();
     }
 
     /** In the order of their words. */
-    public static List<Work<?>> all() {
+    public static List<Work<?, ?>> all() {
         return ALL;
     }
 
-    public static Optional<Work<?>> find(String word) {
+    public static Optional<Work<?, ?>> find(String word) {
         return ALL.stream().filter(w -> w.word().equals(word)).findFirst();
     }
 
@@ -35,7 +35,7 @@ public final class Kinds {
      *
      * @throws IllegalStateException when no kind of work does; then it should not have been loaded
      */
-    public static Work<?> of(Machine machine) {
+    public static Work<?, ?> of(Machine machine) {
         return ALL.stream()
                 .filter(w -> w.does(machine))
                 .findFirst()

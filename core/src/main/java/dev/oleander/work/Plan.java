@@ -6,6 +6,7 @@ import dev.oleander.material.MaterialState;
 import dev.oleander.motion.PostedProgram;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Placement;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
 import dev.oleander.progress.Progress;
@@ -19,6 +20,9 @@ import java.util.Set;
 public interface Plan {
 
     Run run();
+
+    /** Where the copies of the drawing lie, in the order of their numbers. */
+    List<Placement> copies();
 
     /** What of its run must come before what. */
     RunRules rules();

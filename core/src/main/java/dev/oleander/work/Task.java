@@ -1,10 +1,13 @@
 package dev.oleander.work;
 
+import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.SheetChoices;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * What a plan is made for.
@@ -12,8 +15,21 @@ import dev.oleander.plan.SheetChoices;
  * @param book of the machine
  * @param bed where the parts are wished to lie, and on what
  */
-public record Task<C extends Choices<C>>(
+public record Task<C extends Choices<C, ?>>(
         Machine machine, Book book, Reading reading, Order order, SheetChoices bed, C choices) {
+
+    /** What formulas may use by name: t the thickness, r and d of a round feature; mm. */
+    public Map<String, Double> names(Feature feature) {
+        Map<String, Double> names = new TreeMap<>();
+        names.put("t", order.thickness());
+        feature.circleDiameter()
+                .ifPresent(
+                        diameter -> {
+                            names.put("d", diameter);
+                            names.put("r", diameter / 2);
+                        });
+        return names;
+    }
 
     /**
      * What the job asks for.

@@ -2,9 +2,14 @@ package dev.oleander.work;
 
 import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
+import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
+import dev.oleander.plan.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Named;
+import dev.oleander.value.Subject;
+import dev.oleander.value.Value;
+import dev.oleander.value.Word;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -14,8 +19,9 @@ import java.util.Set;
  * are registered as services.
  *
  * @param <C> what people decide about it
+ * @param <S> what they can set for a stop
  */
-public interface Work<C extends Choices<C>> {
+public interface Work<C extends Choices<C, S>, S extends Choice<S>> {
 
     /** Names it in files and addresses. */
     String word();
@@ -27,6 +33,37 @@ public interface Work<C extends Choices<C>> {
 
     /** Nothing decided: all is as usual. */
     C usual();
+
+    Class<S> choicesOfStops();
+
+    /** What it is done to, in headings: sheets. */
+    String label();
+
+    /** What people set for a job as a whole, besides what all kinds of work have. */
+    List<Value<C>> values();
+
+    /** What people set for a stop, for one copy or for all. */
+    List<Value<S>> stopValues();
+
+    /** Kinds of features that recipes can be for; labels name several of them. */
+    List<Word> recipeKinds();
+
+    /** What the time before a cut is spent on: piercing. */
+    String starts();
+
+    /** Recipes that new shops begin with. */
+    List<Starter<S>> starters();
+
+    /** What the values of the job are asked of. */
+    Subject<C> subject(Task<C> task);
+
+    /**
+     * What the values of stops are asked of: each feature of each copy once, in the order of the
+     * stops, however often it is on the run line.
+     *
+     * @param plan made for the task
+     */
+    List<Subject<S>> subjects(Task<C> task, Plan plan, List<Stop> stops);
 
     /** What a word that chooses among the data is called: quality, finish. */
     String wordOfData();

@@ -5,6 +5,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.Transform;
 import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -31,8 +32,14 @@ public final class Carrying {
     /** mm; an element that is the same lies no farther from where it was. */
     private static final double SAME = 0.02;
 
-    /** An old feature and what it became. */
-    private record Pair(Feature before, Feature after) {
+    /** An old feature, what it became, and what brings the one onto the other. */
+    private record Pair(Feature before, Feature after, Transform motion) {
+
+        /** Without turning. */
+        static Pair moved(Feature before, Feature after) {
+            Point shift = after.chain().box().centre().minus(before.chain().box().centre());
+            return new Pair(before, after, Transform.translation(shift));
+        }
 
         Chain was() {
             return before.chain();
@@ -42,13 +49,8 @@ public final class Carrying {
             return after.chain();
         }
 
-        /** How far it moved. */
-        Point shift() {
-            return is().box().centre().minus(was().box().centre());
-        }
-
         Point moved(Point old) {
-            return old.plus(shift());
+            return motion.apply(old);
         }
     }
 
@@ -61,12 +63,26 @@ public final class Carrying {
         pair(before, after, match.changed());
     }
 
+    private Carrying(Pair pair) {
+        pairs.put(pair.before().id(), pair);
+        stale.add(pair.after().id());
+    }
+
+    /**
+     * Takes what was said about a feature over to an equal one of the same drawing.
+     *
+     * @param motion brings the one onto the other
+     */
+    public static Carrying onto(Feature from, Feature to, Transform motion) {
+        return new Carrying(new Pair(from, to, motion));
+    }
+
     private void pair(Reading before, Reading after, Map<String, String> ids) {
         Map<String, Feature> old = byId(before);
         Map<String, Feature> now = byId(after);
         ids.forEach(
                 (was, is) -> {
-                    pairs.put(was, new Pair(old.get(was), now.get(is)));
+                    pairs.put(was, Pair.moved(old.get(was), now.get(is)));
                     if (isTurned(was)) {
                         makeStale(was);
                     }

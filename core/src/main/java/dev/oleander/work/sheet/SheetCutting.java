@@ -1,26 +1,35 @@
 package dev.oleander.work.sheet;
 
+import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.Book;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.OrderRule;
 import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
 import dev.oleander.progress.Progress;
+import dev.oleander.value.Subject;
+import dev.oleander.value.Value;
+import dev.oleander.value.Word;
 import dev.oleander.work.Plan;
+import dev.oleander.work.Starter;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
+import dev.oleander.work.sheet.plan.CutKind;
 import dev.oleander.work.sheet.plan.SheetPlan;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import dev.oleander.work.sheet.proof.SheetProof;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /** Cutting parts out of sheets. */
-public final class SheetCutting implements Work<PlanChoices> {
+public final class SheetCutting implements Work<PlanChoices, StopChoice> {
 
     public static final SheetCutting SHEET = new SheetCutting();
 
@@ -42,6 +51,71 @@ public final class SheetCutting implements Work<PlanChoices> {
     @Override
     public PlanChoices usual() {
         return PlanChoices.defaults();
+    }
+
+    @Override
+    public Class<StopChoice> choicesOfStops() {
+        return StopChoice.class;
+    }
+
+    @Override
+    public String label() {
+        return "sheets";
+    }
+
+    @Override
+    public String starts() {
+        return "piercing";
+    }
+
+    @Override
+    public List<Starter<StopChoice>> starters() {
+        return SheetStarters.ALL;
+    }
+
+    @Override
+    public List<Value<PlanChoices>> values() {
+        return SheetValues.OF_JOBS;
+    }
+
+    @Override
+    public List<Value<StopChoice>> stopValues() {
+        return SheetValues.OF_STOPS;
+    }
+
+    @Override
+    public List<Word> recipeKinds() {
+        return Word.all(CutKind.values());
+    }
+
+    @Override
+    public Subject<PlanChoices> subject(Task<PlanChoices> task) {
+        PlanChoices choices = task.choices();
+        return new Subject<>(choices, choices, Optional.of(task), Map.of(), Map.of(), "", "");
+    }
+
+    @Override
+    public List<Subject<StopChoice>> subjects(Task<PlanChoices> task, Plan plan, List<Stop> stops) {
+        double usualTab = task.machine().habits().tabs().length();
+        List<String> qualities =
+                ((CutBook) task.book())
+                        .qualities(task.order().material(), task.order().thickness());
+        return stops.stream()
+                .map(stop -> subject(task, new CutStop(stop, usualTab, qualities)))
+                .toList();
+    }
+
+    /** In formulas t is the thickness, k the kerf, r and d are those of a round feature. */
+    private static Subject<StopChoice> subject(Task<PlanChoices> task, CutStop cut) {
+        Stop stop = cut.stop();
+        Feature feature = task.reading().byId().get(stop.feature());
+        Map<String, Double> names = new TreeMap<>(task.names(feature));
+        stop.row().ifPresent(row -> names.put("k", row.kerf()));
+        String kind = CutKind.of(feature).word();
+        StopChoice here = task.choices().of(stop.feature(), stop.copy());
+        StopChoice set = here.over(task.choices().recipeFor(feature, kind));
+        return new Subject<>(
+                here, set, Optional.of(cut), stop.sources(), names, feature.id(), kind);
     }
 
     @Override

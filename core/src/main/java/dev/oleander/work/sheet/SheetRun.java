@@ -9,6 +9,7 @@ import dev.oleander.material.Remains;
 import dev.oleander.motion.PostedProgram;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Placement;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
 import dev.oleander.plan.Stop;
@@ -68,6 +69,11 @@ public final class SheetRun implements Plan {
     @Override
     public Run run() {
         return plan.run();
+    }
+
+    @Override
+    public List<Placement> copies() {
+        return run().layout().placements();
     }
 
     @Override

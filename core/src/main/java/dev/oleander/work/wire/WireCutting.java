@@ -1,25 +1,38 @@
 package dev.oleander.work.wire;
 
+import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.WireBook;
+import dev.oleander.plan.Stop;
 import dev.oleander.progress.Progress;
+import dev.oleander.value.Subject;
+import dev.oleander.value.Value;
+import dev.oleander.value.Word;
 import dev.oleander.work.Plan;
+import dev.oleander.work.Starter;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
+import dev.oleander.work.wire.plan.WireChoice;
 import dev.oleander.work.wire.plan.WireChoices;
+import dev.oleander.work.wire.plan.WireKind;
 import dev.oleander.work.wire.plan.WireOrder;
 import dev.oleander.work.wire.plan.WirePlanner;
+import dev.oleander.work.wire.plan.WireSettings;
 import dev.oleander.work.wire.plan.WireTask;
 import dev.oleander.work.wire.proof.WireProof;
 import java.util.Arrays;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /** Cutting with a wire. */
-public final class WireCutting implements Work<WireChoices> {
+public final class WireCutting implements Work<WireChoices, WireChoice> {
 
     public static final WireCutting WIRE = new WireCutting();
 
@@ -41,6 +54,83 @@ public final class WireCutting implements Work<WireChoices> {
     @Override
     public WireChoices usual() {
         return WireChoices.NOTHING;
+    }
+
+    @Override
+    public Class<WireChoice> choicesOfStops() {
+        return WireChoice.class;
+    }
+
+    @Override
+    public String label() {
+        return "the wire";
+    }
+
+    @Override
+    public String starts() {
+        return "threading";
+    }
+
+    @Override
+    public List<Starter<WireChoice>> starters() {
+        return WireStarters.ALL;
+    }
+
+    @Override
+    public List<Value<WireChoices>> values() {
+        return WireJobValues.ALL;
+    }
+
+    @Override
+    public List<Value<WireChoice>> stopValues() {
+        return WireStopValues.ALL;
+    }
+
+    @Override
+    public List<Word> recipeKinds() {
+        return Stream.of(WireKind.values()).map(k -> new Word(k.word(), k.plural())).toList();
+    }
+
+    @Override
+    public Subject<WireChoices> subject(Task<WireChoices> task) {
+        WireChoices choices = task.choices();
+        return new Subject<>(choices, choices, Optional.of(task), Map.of(), Map.of(), "", "");
+    }
+
+    /** Several visits of a contour have the same values. */
+    @Override
+    public List<Subject<WireChoice>> subjects(Task<WireChoices> task, Plan plan, List<Stop> stops) {
+        Map<String, Stop> once = new LinkedHashMap<>();
+        stops.forEach(stop -> once.putIfAbsent(Stop.id(stop.feature(), stop.copy()), stop));
+        Map<String, WireSettings> settings = ((WireRun) plan).plan().settings();
+        return once.entrySet().stream()
+                .map(
+                        of ->
+                                subject(
+                                        task,
+                                        of.getValue(),
+                                        Optional.ofNullable(settings.get(of.getKey()))))
+                .toList();
+    }
+
+    /** In formulas t is the height, w the wire, r and d are those of a round feature. */
+    private static Subject<WireChoice> subject(
+            Task<WireChoices> task, Stop stop, Optional<WireSettings> settings) {
+        Feature feature = task.reading().byId().get(stop.feature());
+        Map<String, Double> names = new TreeMap<>(task.names(feature));
+        settings.ifPresent(known -> names.put("w", known.row().wireDiameter()));
+        String kind = settings.map(known -> known.kind().word()).orElse("");
+        WireChoice here = task.choices().of(stop.feature(), stop.copy());
+        WireChoice set =
+                here.over(task.choices().recipeFor(feature, kind)).over(task.choices().all());
+        return new Subject<>(
+                here,
+                set,
+                settings.map(known -> new WireStop(known, (WireBook) task.book())),
+                settings.map(WireSettings::sources).orElse(Map.of()),
+                names,
+                feature.id(),
+                kind);
     }
 
     @Override

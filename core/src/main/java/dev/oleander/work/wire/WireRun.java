@@ -8,6 +8,7 @@ import dev.oleander.motion.PostedProgram;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Placement;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
 import dev.oleander.plan.Stop;
@@ -15,6 +16,7 @@ import dev.oleander.progress.Once;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.work.Plan;
+import dev.oleander.work.wire.plan.WireCopy;
 import dev.oleander.work.wire.plan.WireMotion;
 import dev.oleander.work.wire.plan.WirePlan;
 import dev.oleander.work.wire.proof.WireProof;
@@ -52,6 +54,11 @@ public final class WireRun implements Plan {
     @Override
     public Run run() {
         return plan.run();
+    }
+
+    @Override
+    public List<Placement> copies() {
+        return plan.copies().stream().map(WireCopy::placement).toList();
     }
 
     @Override

@@ -6,6 +6,7 @@ import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.plan.PlanException;
 import dev.oleander.quantity.FormulaException;
+import dev.oleander.value.ValueException;
 import dev.oleander.web.account.AccountException;
 import dev.oleander.web.api.ApiJson.WorkJson;
 import dev.oleander.web.job.NotFoundException;
@@ -52,6 +53,7 @@ class ApiErrors extends ResponseEntityExceptionHandler {
     @ExceptionHandler({
         DrawException.class,
         FormulaException.class,
+        ValueException.class,
         CutDataException.class,
         DialectException.class,
         PlanException.class

@@ -1,7 +1,5 @@
 package dev.oleander.web.api;
 
-import static dev.oleander.work.wire.WireCutting.WIRE;
-
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
@@ -24,9 +22,9 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.RefusedEditException;
-import dev.oleander.web.job.StopEdits;
+import dev.oleander.web.job.Scope;
 import dev.oleander.web.job.Uploads;
-import dev.oleander.web.job.WireEdits;
+import dev.oleander.web.job.ValueEdits;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
@@ -62,8 +60,7 @@ class JobApi {
 
     private final JobService jobs;
     private final JobRepository repository;
-    private final StopEdits stopEdits;
-    private final WireEdits wireEdits;
+    private final ValueEdits valueEdits;
     private final MachineLibrary machines;
     private final PlanPatch plans;
     private final PlannedJobs planned;
@@ -71,17 +68,15 @@ class JobApi {
     JobApi(
             JobService jobs,
             JobRepository repository,
-            StopEdits stopEdits,
-            WireEdits wireEdits,
+            ValueEdits valueEdits,
             MachineLibrary machines,
             PlanPatch plans,
             PlannedJobs planned) {
         this.planned = planned;
         this.plans = plans;
-        this.wireEdits = wireEdits;
         this.jobs = jobs;
         this.repository = repository;
-        this.stopEdits = stopEdits;
+        this.valueEdits = valueEdits;
         this.machines = machines;
     }
 
@@ -262,15 +257,11 @@ class JobApi {
                         seen.number(),
                         "Values of " + stop,
                         before ->
-                                (before.is(WIRE)
-                                                ? wireEdits.set(
-                                                        List.of(stop),
-                                                        StopEdits.Scope.COPY,
-                                                        WirePatch.read(before, stop, values))
-                                                : stopEdits.set(
-                                                        List.of(stop),
-                                                        StopEdits.Scope.COPY,
-                                                        new StopPatch(before, stop).read(values)))
+                                valueEdits
+                                        .ofStops(
+                                                List.of(stop),
+                                                Scope.COPY,
+                                                ValuePatch.read(before, stop, values))
                                         .apply(before),
                         who);
         seen.tell(job);

@@ -1,8 +1,10 @@
 package dev.oleander.web.api;
 
-import dev.oleander.web.job.EditField;
-import dev.oleander.web.job.StopField;
-import dev.oleander.web.job.WireField;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.value.Form;
+import dev.oleander.value.Value;
+import dev.oleander.work.Kinds;
+import dev.oleander.work.Work;
 import io.swagger.v3.oas.models.Components;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
@@ -40,22 +42,28 @@ class OpenApiConfig {
                 .addSecurityItem(new SecurityRequirement().addList("basic"));
     }
 
-    /** Every value of a stop that can be set, on sheets and on the wire machine. */
+    /** Every value of a stop that can be set, of all kinds of work. */
     private static Schema<?> stopValues() {
         ObjectSchema values = new ObjectSchema();
         values.description(
                 "Values of a stop; null takes one back. leadIn and leadOut may be objects, start a pair x, y.");
-        for (EditField field : StopField.values()) {
-            describe(values, field);
-        }
-        for (EditField field : WireField.values()) {
-            describe(values, field);
+        for (Work<?, ?> kind : Kinds.all()) {
+            for (Value<?> value : kind.stopValues()) {
+                values.addProperty(value.word(), schema(value));
+            }
         }
         return values;
     }
 
-    private static void describe(ObjectSchema values, EditField field) {
-        values.addProperty(
-                field.word(), new StringSchema().description(field.label()).nullable(true));
+    private static Schema<?> schema(Value<?> value) {
+        String unit = value.unit().isEmpty() ? "" : ", " + value.unit();
+        String limits =
+                value.form() instanceof Form.Number<?> number
+                        ? ", from %s to %s"
+                                .formatted(
+                                        Numbers.plain(number.least(), 4),
+                                        Numbers.plain(number.most(), 4))
+                        : "";
+        return new StringSchema().description(value.name() + unit + limits).nullable(true);
     }
 }

@@ -1,16 +1,14 @@
 package dev.oleander.web.api;
 
-import static dev.oleander.work.sheet.SheetCutting.SHEET;
-import static dev.oleander.work.wire.WireCutting.WIRE;
-
+import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
+import dev.oleander.plan.Recipe;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.Orders;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.ShopRecipes;
-import dev.oleander.web.job.WireRecipes;
 import dev.oleander.work.Work;
 import java.util.List;
 import java.util.Map;
@@ -22,11 +20,9 @@ import tools.jackson.databind.JsonNode;
 class PlanPatch {
 
     private final ShopRecipes recipes;
-    private final WireRecipes wireRecipes;
 
-    PlanPatch(ShopRecipes recipes, WireRecipes wireRecipes) {
+    PlanPatch(ShopRecipes recipes) {
         this.recipes = recipes;
-        this.wireRecipes = wireRecipes;
     }
 
     /**
@@ -34,7 +30,7 @@ class PlanPatch {
      * @throws RefusedEditException naming what is not understood
      */
     JobDocument fresh(JobResult before, JsonNode request) {
-        Work<?> kind = before.kind();
+        Work<?, ?> kind = before.kind();
         JobDocument fresh = forgotten(before.document(), kind);
         if (request == null || request.isNull()) {
             return fresh;
@@ -50,13 +46,13 @@ class PlanPatch {
         return fresh;
     }
 
-    private static <C extends Choices<C>> JobDocument forgotten(
-            JobDocument document, Work<C> kind) {
+    private static <C extends Choices<C, S>, S extends Choice<S>> JobDocument forgotten(
+            JobDocument document, Work<C, S> kind) {
         return document.changed(kind, kind::forgotten);
     }
 
-    private <C extends Choices<C>> JobDocument given(
-            JobDocument document, Work<C> kind, String name, JsonNode value) {
+    private <C extends Choices<C, S>, S extends Choice<S>> JobDocument given(
+            JobDocument document, Work<C, S> kind, String name, JsonNode value) {
         if (!value.isValueNode()) {
             throw new RefusedEditException("%s must be a single value.".formatted(name));
         }
@@ -72,12 +68,11 @@ class PlanPatch {
         };
     }
 
-    private JobDocument withRecipe(JobDocument document, Work<?> kind, String name) {
+    private <C extends Choices<C, S>, S extends Choice<S>> JobDocument withRecipe(
+            JobDocument document, Work<C, S> kind, String name) {
         try {
-            return kind.word().equals(WIRE.word())
-                    ? document.changed(
-                            WIRE, c -> WireRecipes.given(c, wireRecipes.require(name), List.of()))
-                    : document.changed(SHEET, c -> c.given(recipes.require(name), List.of()));
+            Recipe<S> recipe = recipes.require(kind, name);
+            return document.changed(kind, c -> c.given(recipe, List.of()));
         } catch (NotFoundException unknown) {
             throw new RefusedEditException(unknown.getMessage());
         }

@@ -70,7 +70,7 @@ final class SheetPatch {
     }
 
     private static JobDocument one(
-            JobDocument document, Work<?> kind, String name, JsonNode value) {
+            JobDocument document, Work<?, ?> kind, String name, JsonNode value) {
         return switch (name) {
             case "order" -> Orders.by(document, kind, text(name, value));
             case "stock" -> document.withSheet(stock(document.sheet(), value));

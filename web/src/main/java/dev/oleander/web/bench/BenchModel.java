@@ -1,11 +1,7 @@
 package dev.oleander.web.bench;
 
-import static dev.oleander.work.sheet.SheetCutting.SHEET;
-import static dev.oleander.work.wire.WireCutting.WIRE;
-
 import dev.oleander.dialect.DialectException;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.Stop;
 import dev.oleander.price.PriceList;
 import dev.oleander.web.account.SignedIn;
@@ -15,7 +11,6 @@ import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.ShopRecipes;
 import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StageReport;
-import dev.oleander.web.job.WireRecipes;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
@@ -26,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -36,16 +32,16 @@ class BenchModel {
     private final ReleaseService releases;
     private final MachineLibrary machines;
     private final ShopRecipes recipes;
-    private final WireRecipes wireRecipes;
+    private final Map<String, WorkPages> pages;
     private final PriceList prices;
 
     BenchModel(
             ReleaseService releases,
             MachineLibrary machines,
             ShopRecipes recipes,
-            WireRecipes wireRecipes,
+            List<WorkPages> pages,
             PriceList prices) {
-        this.wireRecipes = wireRecipes;
+        this.pages = pages.stream().collect(Collectors.toMap(p -> p.kind().word(), p -> p));
         this.prices = prices;
         this.releases = releases;
         this.machines = machines;
@@ -78,8 +74,8 @@ class BenchModel {
         model.addAttribute("error", shown.error());
         model.addAttribute("foot", FootView.of(result));
         model.addAttribute("order", OrderSlip.of(result));
-        model.addAttribute("sheetCut", result.document().choices(SHEET));
-        model.addAttribute("smallHoleRules", SmallHoles.values());
+        WorkPages work = pages.get(result.kind().word());
+        model.addAttribute("work", work);
         model.addAttribute("machines", machines.machines());
         List<Stop> stops = planned ? selected(result, shown.selection()) : List.of();
         Set<String> ids = new LinkedHashSet<>(stops.stream().map(Stop::id).toList());
@@ -98,22 +94,14 @@ class BenchModel {
         }
         model.addAttribute("selection", String.join(",", ids));
         if (!stops.isEmpty()) {
-            model.addAttribute("cuts", new CutsSlip(result, stops, shown.error()));
+            List<SlipSection> sections = work.ofStops(result, stops, shown.error());
+            model.addAttribute("cuts", new CutsSlip(result, stops, sections));
         }
-        boolean wire = result.is(WIRE);
-        if (wire && planned && !stops.isEmpty()) {
-            model.addAttribute("wire", new WireSlip(result, stops, shown.error()));
-        }
-        if (wire) {
-            model.addAttribute(
-                    "wireRecipes", new WireRecipeSlip(result, wireRecipes.all(), shown.error()));
-            model.addAttribute("wireJob", new WireJobSlip(result, shown.error()));
-        }
-        if (planned && !wire && shown.stage() == Stage.CUTS) {
+        if (shown.stage() == Stage.CUTS) {
+            model.addAttribute("sections", work.ofJob(result, shown.error()));
             model.addAttribute(
                     "recipes",
-                    new RecipeSlip(
-                            result, stops, recipes.of(result.machine().process()), shown.error()));
+                    planned ? RecipeSlip.of(result, stops, recipes, shown.error()) : null);
         }
         model.addAttribute("sheet", new SheetSlip(result, shown.error()));
         if (result.isProved() && shown.stage() == Stage.PROOF) {

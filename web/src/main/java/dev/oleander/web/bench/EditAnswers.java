@@ -5,6 +5,7 @@ import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Stop;
 import dev.oleander.quantity.FormulaException;
+import dev.oleander.value.ValueException;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.bench.BenchModel.Shown;
 import dev.oleander.web.job.JobResult;
@@ -96,6 +97,7 @@ class EditAnswers {
         try {
             job = edit.get();
         } catch (FormulaException
+                | ValueException
                 | RefusedEditException
                 | PlanException
                 | DrawException
@@ -128,9 +130,7 @@ class EditAnswers {
             assignableTypes = {
                 EditController.class,
                 ShapeController.class,
-                RecipeEditController.class,
-                WireEditController.class,
-                WireRecipeController.class
+                RecipeEditController.class
             })
     static class ContextAdvice {
 

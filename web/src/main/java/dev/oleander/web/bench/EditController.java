@@ -12,10 +12,10 @@ import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.Orders;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.RunEdits;
+import dev.oleander.web.job.Scope;
 import dev.oleander.web.job.SheetField;
-import dev.oleander.web.job.StopEdits;
-import dev.oleander.web.job.StopField;
-import java.util.Collections;
+import dev.oleander.web.job.ValueEdits;
+import dev.oleander.work.Work;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,41 +34,44 @@ import org.springframework.web.bind.annotation.RequestParam;
 class EditController {
 
     private final JobService jobs;
-    private final StopEdits stopEdits;
+    private final ValueEdits valueEdits;
     private final RunEdits runEdits;
     private final EventEdits eventEdits;
     private final EditAnswers answers;
 
     EditController(
             JobService jobs,
-            StopEdits stopEdits,
+            ValueEdits valueEdits,
             RunEdits runEdits,
             EventEdits eventEdits,
             EditAnswers answers) {
         this.runEdits = runEdits;
         this.jobs = jobs;
-        this.stopEdits = stopEdits;
+        this.valueEdits = valueEdits;
         this.eventEdits = eventEdits;
         this.answers = answers;
     }
 
-    /** Sets a value of the selected stops; without a value it is put back. */
-    @PostMapping("/stops")
-    String stops(
+    /** Sets a value of the selected stops, or of the job; without a value it is put back. */
+    @PostMapping("/values")
+    String values(
             @ModelAttribute("context") Context context,
             @RequestParam String field,
-            @RequestParam(required = false) String value,
+            @RequestParam(defaultValue = "") String value,
             @RequestParam(defaultValue = "all") String scope) {
-        StopField wanted = known(StopField.ofWord(field), field);
-        Map<StopField, String> values = Collections.singletonMap(wanted, value);
-        StopEdits.Scope reach = scope.equals("copy") ? StopEdits.Scope.COPY : StopEdits.Scope.ALL;
         List<String> ids = BenchController.ids(context.stop());
         context.model().addAttribute("scope", scope);
-        String label = (value == null ? "Put back: " : "") + wanted.label() + of(ids);
-        return answers.answer(
-                context,
-                new EditError(field, value, ""),
-                () -> edit(context, label, stopEdits.set(ids, reach, values)));
+        Work<?, ?> kind = jobs.view(context.id()).result().kind();
+        String name =
+                ids.isEmpty()
+                        ? ValueEdits.ofJob(kind, field).name()
+                        : ValueEdits.ofStop(kind, field).name() + of(ids);
+        JobService.Edit edit =
+                ids.isEmpty()
+                        ? valueEdits.ofJob(field, value)
+                        : valueEdits.ofStops(ids, Scope.ofWord(scope), Map.of(field, value));
+        String label = (value.isBlank() ? "Put back: " : "") + name;
+        return answers.edit(context, new EditError(field, value, ""), label, edit);
     }
 
     private static String of(List<String> ids) {
@@ -100,7 +103,7 @@ class EditController {
             @RequestParam(defaultValue = "") String text,
             @RequestParam(defaultValue = "all") String scope) {
         List<String> ids = BenchController.ids(context.stop());
-        StopEdits.Scope reach = scope.equals("copy") ? StopEdits.Scope.COPY : StopEdits.Scope.ALL;
+        Scope reach = Scope.ofWord(scope);
         EventEdits.Wish wish = new EventEdits.Wish(kind, when.equals("before"), amount, text);
         context.model().addAttribute("scope", scope);
         return answers.answer(
@@ -148,7 +151,11 @@ class EditController {
         return answers.answer(
                 context,
                 new EditError("copies", "", ""),
-                () -> edit(context, "Copied to equal parts: " + stop, stopEdits.copyToEqual(stop)));
+                () ->
+                        edit(
+                                context,
+                                "Copied to equal parts: " + stop,
+                                valueEdits.copyToEqual(stop)));
     }
 
     /** Pins the selected stretch of stops, or unpins it. */

@@ -26,9 +26,14 @@ public record FieldView(
         return new FieldView(name, label, typed, "", unit, source, here, false, sentence);
     }
 
-    /** The same with another word for where it comes from. */
-    FieldView from(String word) {
-        return new FieldView(name, label, text, meaning, unit, word, here, mixed, error);
+    /** The same with what was typed put in numbers. */
+    FieldView meaning(String value) {
+        return new FieldView(name, label, text, value, unit, source, here, mixed, error);
+    }
+
+    /** The same called otherwise. */
+    public FieldView called(String other) {
+        return new FieldView(name, other, text, meaning, unit, source, here, mixed, error);
     }
 
     public boolean hasError() {

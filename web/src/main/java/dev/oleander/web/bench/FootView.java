@@ -1,7 +1,5 @@
 package dev.oleander.web.bench;
 
-import static dev.oleander.work.wire.WireCutting.WIRE;
-
 import dev.oleander.motion.Seconds;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
@@ -23,21 +21,16 @@ public record FootView(
 
     static FootView of(JobResult result) {
         if (!result.isPlanned()) {
-            return new FootView("–", "–", starts(result), "–", "", "–", "–");
+            return new FootView("–", "–", result.kind().starts(), "–", "", "–", "–");
         }
         Seconds s = result.timeline().seconds();
         return new FootView(
                 Numbers.duration(s.cutting()),
                 Numbers.duration(s.travel()),
-                starts(result),
+                result.kind().starts(),
                 Numbers.duration(s.piercing()),
                 s.people() > 0 ? Numbers.duration(s.people()) : "",
                 Numbers.duration(s.total()),
                 Numbers.plain(result.pricePerPart(), 2));
-    }
-
-    /** What the time before a cut is spent on. */
-    static String starts(JobResult result) {
-        return result.is(WIRE) ? "threading" : "piercing";
     }
 }

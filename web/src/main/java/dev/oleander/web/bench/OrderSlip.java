@@ -1,8 +1,9 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.quantity.Named;
-import dev.oleander.web.bench.CutsSlip.Choice;
+import dev.oleander.value.Word;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.work.Work;
 import java.util.ArrayList;
@@ -14,23 +15,20 @@ import java.util.List;
  * @param rule word of the present one
  * @param rules that can be chosen, with the present one when it is by hand
  */
-public record OrderSlip(String rule, List<Choice> rules) {
+public record OrderSlip(String rule, List<Word> rules) {
 
     static OrderSlip of(JobResult result) {
         return of(result, result.kind());
     }
 
-    private static <C extends Choices<C>> OrderSlip of(JobResult result, Work<C> kind) {
-        List<Choice> rules = new ArrayList<>();
-        kind.orders().forEach(o -> rules.add(choice(o)));
+    private static <C extends Choices<C, S>, S extends Choice<S>> OrderSlip of(
+            JobResult result, Work<C, S> kind) {
+        List<Word> rules = new ArrayList<>();
+        kind.orders().forEach(o -> rules.add(Word.of(o)));
         Named present = kind.order(result.document().choices(kind));
         if (rules.stream().noneMatch(r -> r.value().equals(present.word()))) {
-            rules.add(choice(present));
+            rules.add(Word.of(present));
         }
         return new OrderSlip(present.word(), rules);
-    }
-
-    private static Choice choice(Named rule) {
-        return new Choice(rule.word(), rule.label());
     }
 }

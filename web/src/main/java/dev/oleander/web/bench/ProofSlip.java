@@ -1,7 +1,5 @@
 package dev.oleander.web.bench;
 
-import static dev.oleander.work.wire.WireCutting.WIRE;
-
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.Seconds;
 import dev.oleander.price.PriceList;
@@ -12,6 +10,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
 import java.util.List;
 import java.util.Set;
+import org.springframework.util.StringUtils;
 
 /** What the proof checked and found, and the machine time by kind. */
 public final class ProofSlip {
@@ -35,16 +34,16 @@ public final class ProofSlip {
     private final Seconds seconds;
     private final List<ShapeSlip.Figure> pieces;
 
+    private final String starts;
+
     /**
      * @param stops ids of the selected stops
      */
-    private final String starts;
-
     ProofSlip(JobResult result, Set<String> stops, PriceList prices) {
         this.pieces = PieceFigures.of(result, stops, prices);
         this.proof = result.proof();
         this.seconds = result.timeline().seconds();
-        this.starts = result.is(WIRE) ? "Threading" : "Piercing";
+        this.starts = StringUtils.capitalize(result.kind().starts());
     }
 
     public List<FindingRow> findings() {

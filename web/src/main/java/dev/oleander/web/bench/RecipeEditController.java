@@ -1,17 +1,21 @@
 package dev.oleander.web.bench;
 
-import static dev.oleander.work.sheet.SheetCutting.SHEET;
-
-import dev.oleander.drawing.read.Feature;
-import dev.oleander.plan.PlanChoices;
+import dev.oleander.plan.Choice;
+import dev.oleander.plan.Choices;
 import dev.oleander.plan.Recipe;
+import dev.oleander.plan.Recipe.Rule;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.StopChoice;
+import dev.oleander.value.Subject;
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.ShopRecipe;
 import dev.oleander.web.job.ShopRecipes;
+import dev.oleander.work.Work;
+import java.util.Collection;
 import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -35,48 +39,71 @@ class RecipeEditController {
     }
 
     /**
+     * What a person wants to keep of a stop.
+     *
+     * @param kind whether the recipe is for all of its kind; else it is given by hand only
+     * @param order whether the order of the job's stops belongs to it
+     */
+    private record Wish(String name, boolean kind, boolean order) {}
+
+    /**
      * Keeps how the selected stop is cut, for the shop, and gives it to the stop in the place of
      * what was set there.
      */
     @PostMapping("/save")
-    String save(@ModelAttribute("context") Context context, @RequestParam String name) {
-        String label = "Recipe " + name.strip();
+    String save(
+            @ModelAttribute("context") Context context,
+            @RequestParam String name,
+            @RequestParam(defaultValue = "false") boolean kind,
+            @RequestParam(defaultValue = "false") boolean order) {
+        Wish wish = new Wish(name.strip(), kind, order);
         return answers.answer(
                 context,
                 new EditError("recipe", name, ""),
                 () -> {
-                    Recipe kept = keep(context, name.strip());
+                    JobResult result = jobs.view(context.id()).result();
+                    JobService.Edit edit = kept(result, result.kind(), context, wish);
                     return jobs.edit(
                             context.id(),
                             context.step(),
-                            label,
-                            before -> taken(before, context, kept),
+                            "Recipe " + wish.name(),
+                            edit,
                             context.who());
                 });
     }
 
-    private Recipe keep(Context context, String name) {
-        JobResult result = jobs.view(context.id()).result();
-        Stop stop = context.selected(result).get(0);
-        PlanChoices plan = result.document().choices(SHEET);
-        Feature feature = result.reading().byId().get(stop.feature());
-        StopChoice choice =
-                plan.of(stop.feature(), stop.copy()).over(plan.recipeFor(feature)).asRecipe();
-        Recipe recipe = new Recipe(name, null, choice);
-        recipes.save(recipe, result.machine().process(), false, context.who());
-        return recipe;
+    private <C extends Choices<C, S>, S extends Choice<S>> JobService.Edit kept(
+            JobResult result, Work<C, S> kind, Context context, Wish wish) {
+        List<Stop> stops = context.selected(result).subList(0, 1);
+        Subject<S> stop = kind.subjects(result.task(kind), result.plan(), stops).get(0);
+        Rule rule =
+                wish.kind() && !stop.kind().isEmpty()
+                        ? new Rule(stop.kind(), null, null)
+                        : Rule.BY_HAND;
+        String order = wish.order() ? order(result, kind) : "";
+        Recipe<S> recipe = new Recipe<>(wish.name(), rule, stop.set().asRecipe(), order);
+        recipes.save(kind, recipe, ShopRecipe.Use.WHEN_ASKED, context.who());
+        return before -> taken(before, kind, context, recipe);
+    }
+
+    private static <C extends Choices<C, S>, S extends Choice<S>> String order(
+            JobResult result, Work<C, S> kind) {
+        String word = kind.order(result.document().choices(kind)).word();
+        if (word.equals(RunChoices.BY_HAND)) {
+            throw new RefusedEditException(
+                    "An order by hand belongs to its job; a recipe keeps a rule of order.");
+        }
+        return word;
     }
 
     /** What the recipe says is no longer set here as well. */
-    private static JobDocument taken(JobResult before, Context context, Recipe recipe) {
-        PlanChoices plan = before.document().choices(SHEET);
+    private static <C extends Choices<C, S>, S extends Choice<S>> JobDocument taken(
+            JobResult before, Work<C, S> kind, Context context, Recipe<S> recipe) {
+        C choices = before.document().choices(kind);
         for (Stop stop : context.selected(before)) {
-            for (String key : List.of(stop.feature(), stop.id())) {
-                StopChoice set = plan.stops().getOrDefault(key, StopChoice.NOTHING);
-                plan = plan.withStop(key, set.ofPlace());
-            }
+            choices = choices.leftToRecipe(stop.feature(), stop.copy());
         }
-        return before.document().with(SHEET, plan.given(recipe, context.features(before)));
+        return before.document().with(kind, choices.given(recipe, context.features(before)));
     }
 
     /** Gives a recipe to the selected features. */
@@ -86,31 +113,23 @@ class RecipeEditController {
                 context,
                 new EditError("recipe", name, ""),
                 "Recipe " + name,
-                before -> {
-                    Recipe recipe = recipes.require(name);
-                    return before.document()
-                            .with(
-                                    SHEET,
-                                    before.document()
-                                            .choices(SHEET)
-                                            .given(recipe, context.features(before)));
-                });
+                before -> given(before, before.kind(), name, context.features(before)));
     }
 
-    /** Uses a recipe on the whole job, by its rule. */
+    /** Takes a recipe up for the whole job, where its rule fits. */
     @PostMapping("/use")
     String use(@ModelAttribute("context") Context context, @RequestParam String name) {
         return answers.edit(
                 context,
                 new EditError("recipe", name, ""),
                 "Recipe " + name,
-                before ->
-                        before.document()
-                                .with(
-                                        SHEET,
-                                        before.document()
-                                                .choices(SHEET)
-                                                .given(recipes.require(name), List.of())));
+                before -> given(before, before.kind(), name, List.of()));
+    }
+
+    private <C extends Choices<C, S>, S extends Choice<S>> JobDocument given(
+            JobResult before, Work<C, S> kind, String name, Collection<String> features) {
+        Recipe<S> recipe = recipes.require(kind, name);
+        return before.document().changed(kind, choices -> choices.given(recipe, features));
     }
 
     /** Takes a recipe off the job. */
@@ -120,8 +139,11 @@ class RecipeEditController {
                 context,
                 new EditError("recipe", name, ""),
                 "Without recipe " + name,
-                before ->
-                        before.document()
-                                .with(SHEET, before.document().choices(SHEET).without(name)));
+                before -> without(before, before.kind(), name));
+    }
+
+    private static <C extends Choices<C, S>, S extends Choice<S>> JobDocument without(
+            JobResult before, Work<C, S> kind, String name) {
+        return before.document().changed(kind, choices -> choices.without(name));
     }
 }

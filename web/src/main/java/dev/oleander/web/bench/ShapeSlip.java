@@ -17,6 +17,7 @@ import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Distances;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.value.Word;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.ShapeChoices;
 import dev.oleander.web.job.ShapeEdits;
@@ -267,13 +268,13 @@ public final class ShapeSlip {
     }
 
     /** Units to choose from, with the size the drawing would have. */
-    public List<CutsSlip.Choice> units() {
+    public List<Word> units() {
         double inUnits = 1 / reading.drawing().unit().millimetres();
         return Arrays.stream(LengthUnit.values())
                 .map(
                         u -> {
                             double factor = inUnits * u.millimetres();
-                            return new CutsSlip.Choice(
+                            return new Word(
                                     u.symbol(),
                                     "%s: %s × %s mm"
                                             .formatted(
@@ -287,7 +288,7 @@ public final class ShapeSlip {
     }
 
     /** The two units that drawings without one are mostly in. */
-    public List<CutsSlip.Choice> likelyUnits() {
+    public List<Word> likelyUnits() {
         return units().stream()
                 .filter(
                         u ->

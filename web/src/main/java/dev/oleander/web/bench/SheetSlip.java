@@ -10,6 +10,7 @@ import dev.oleander.plan.SheetLayout;
 import dev.oleander.plan.UsualStock;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
+import dev.oleander.value.Word;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.KeepOutText;
 import dev.oleander.web.job.StageReport;
@@ -118,13 +119,13 @@ public final class SheetSlip {
         return sheet.anchor().name().toLowerCase(Locale.ROOT);
     }
 
-    public List<CutsSlip.Choice> anchors() {
+    public List<Word> anchors() {
         return List.of(
-                new CutsSlip.Choice("bottom_left", "bottom left"),
-                new CutsSlip.Choice("bottom_right", "bottom right"),
-                new CutsSlip.Choice("top_left", "top left"),
-                new CutsSlip.Choice("top_right", "top right"),
-                new CutsSlip.Choice("centre", "centre"));
+                new Word("bottom_left", "bottom left"),
+                new Word("bottom_right", "bottom right"),
+                new Word("top_left", "top left"),
+                new Word("top_right", "top right"),
+                new Word("centre", "centre"));
     }
 
     /** Where the stock is held; empty: where it usually is on the machine. */
@@ -132,11 +133,11 @@ public final class SheetSlip {
         return sheet.heldAt() == null ? "" : word(sheet.heldAt());
     }
 
-    public List<CutsSlip.Choice> edges() {
-        List<CutsSlip.Choice> edges = new ArrayList<>();
-        edges.add(new CutsSlip.Choice("", "as usual: " + label(hold().edge())));
+    public List<Word> edges() {
+        List<Word> edges = new ArrayList<>();
+        edges.add(new Word("", "as usual: " + label(hold().edge())));
         for (HeldEdge edge : HeldEdge.values()) {
-            edges.add(new CutsSlip.Choice(word(edge), label(edge)));
+            edges.add(new Word(word(edge), label(edge)));
         }
         return edges;
     }

@@ -19,7 +19,7 @@ public record Unattended(double first, int waits, double longest, double total) 
     /** s */
     private static final double AT_ONCE = 1;
 
-    static Unattended of(JobResult result) {
+    public static Unattended of(JobResult result) {
         Timeline timeline = result.timeline();
         List<Item> items = timeline.program().items();
         double begin = 0;

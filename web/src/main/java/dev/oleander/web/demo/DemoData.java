@@ -17,18 +17,16 @@ import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.Orders;
+import dev.oleander.web.job.Scope;
 import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.StarterRecipes;
-import dev.oleander.web.job.StopEdits;
-import dev.oleander.web.job.StopField;
-import dev.oleander.web.job.WireJobField;
+import dev.oleander.web.job.ValueEdits;
 import dev.oleander.web.release.ReleaseService;
 import dev.oleander.work.wire.plan.Matching;
 import dev.oleander.work.wire.plan.TaperChoice;
 import dev.oleander.work.wire.plan.UpperChoice;
 import dev.oleander.work.wire.plan.WireChoice;
-import dev.oleander.work.wire.plan.WireChoices;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -58,7 +56,7 @@ class DemoData implements ApplicationRunner {
     private final AccountRepository accounts;
     private final JobRepository repository;
     private final JobService jobs;
-    private final StopEdits stopEdits;
+    private final ValueEdits valueEdits;
     private final ShapeEdits shapeEdits;
     private final ReleaseService releases;
     private final StarterRecipes starterRecipes;
@@ -71,7 +69,7 @@ class DemoData implements ApplicationRunner {
             AccountRepository accounts,
             JobRepository repository,
             JobService jobs,
-            StopEdits stopEdits,
+            ValueEdits valueEdits,
             ShapeEdits shapeEdits,
             ReleaseService releases,
             StarterRecipes starterRecipes,
@@ -84,7 +82,7 @@ class DemoData implements ApplicationRunner {
         this.accounts = accounts;
         this.repository = repository;
         this.jobs = jobs;
-        this.stopEdits = stopEdits;
+        this.valueEdits = valueEdits;
         this.shapeEdits = shapeEdits;
         this.releases = releases;
         this.transactions = transactions;
@@ -157,7 +155,7 @@ class DemoData implements ApplicationRunner {
         make(brief("porthole_trim_ring", "Porthole trim rings", "stainless", "2", 12), anselm);
         thinSheets(mira, anselm);
         long hatch = make(brief("deck_hatch_panel", "Deck-hatch panel", "aluminium", "4", 1), mira);
-        edit(hatch, OrderField.QUALITY, "fine", mira);
+        jobs.edit(hatch, "cut data", valueEdits.ofJob("quality", "fine"), mira);
         long pawl =
                 make(
                         brief("chain_stopper_pawl", "Chain-stopper pawls", "mild steel", "10", 6),
@@ -173,11 +171,8 @@ class DemoData implements ApplicationRunner {
                 cleat,
                 "over-run of the outlines",
                 before ->
-                        stopEdits
-                                .set(
-                                        outlines(before),
-                                        StopEdits.Scope.ALL,
-                                        Map.of(StopField.OVER_RUN, "1"))
+                        valueEdits
+                                .ofStops(outlines(before), Scope.ALL, Map.of("overRun", "1"))
                                 .apply(before),
                 anselm);
         acceptAndRelease(cleat, anselm);
@@ -207,8 +202,7 @@ class DemoData implements ApplicationRunner {
                 mira,
                 d -> {
                     String outline = feature(shim, 1000);
-                    WireChoices set = WireJobField.SET.set(d.choices(WIRE), outline);
-                    return d.with(WIRE, WireJobField.CLEARANCE.set(set, "0.015"));
+                    return d.changed(WIRE, c -> c.withSets(Typed.of(0.015), List.of(outline)));
                 });
         wire("splined_coupling", "Splined coupling", 20, anselm);
         long funnel = wire("hawse_funnel_die", "Hawse funnel die", 30, mira);

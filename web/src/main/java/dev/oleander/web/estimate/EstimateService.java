@@ -4,6 +4,7 @@ import dev.oleander.machine.Book;
 import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.PlanException;
 import dev.oleander.price.Estimate;
@@ -94,8 +95,8 @@ class EstimateService {
         return suited(document.withOrder(order), Kinds.of(machine), books.of(machine));
     }
 
-    private static <C extends Choices<C>> JobDocument suited(
-            JobDocument document, Work<C> kind, Book book) {
+    private static <C extends Choices<C, S>, S extends Choice<S>> JobDocument suited(
+            JobDocument document, Work<C, S> kind, Book book) {
         double thickness = document.thickness().value();
         return document.changed(kind, c -> kind.suited(c, book, document.material(), thickness));
     }

@@ -33,9 +33,9 @@ public final class DocumentJson {
     /** See {@link #read(String)}. */
     public static JobDocument read(JsonNode json) {
         ObjectNode document = EarlierDocuments.presentForm((ObjectNode) json);
-        Map<String, Choices<?>> work = new HashMap<>();
+        Map<String, Choices<?, ?>> work = new HashMap<>();
         for (Map.Entry<String, JsonNode> of : document.path("work").properties()) {
-            Work<?> kind = Kinds.find(of.getKey()).orElseThrow();
+            Work<?, ?> kind = Kinds.find(of.getKey()).orElseThrow();
             work.put(kind.word(), MAPPER.treeToValue(of.getValue(), kind.choices()));
         }
         return new JobDocument(
@@ -49,7 +49,7 @@ public final class DocumentJson {
 
     /** Whether a document has an earlier form that can be read. */
     public static boolean isEarlier(JsonNode json) {
-        return json.has("order") && json.has("plan");
+        return EarlierDocuments.isSideBySide(json) || EarlierDocuments.hasRecipes(json);
     }
 
     /** SHA-256 of the document, in hexadecimal. */

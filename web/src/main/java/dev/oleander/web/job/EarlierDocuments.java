@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import dev.oleander.plan.Recipe;
 import java.util.List;
 import java.util.Locale;
 import tools.jackson.databind.JsonNode;
@@ -18,7 +19,53 @@ final class EarlierDocuments {
 
     /** The same document in the present form. */
     static ObjectNode presentForm(ObjectNode document) {
-        return DocumentJson.isEarlier(document) ? byKind(document) : document;
+        ObjectNode byKind = isSideBySide(document) ? byKind(document) : document;
+        return hasRecipes(byKind) ? withRecipes(byKind) : byKind;
+    }
+
+    /** Whether the choices for sheets and those for the wire stood side by side. */
+    static boolean isSideBySide(JsonNode document) {
+        return document.has("order") && document.has("plan");
+    }
+
+    /** Whether there are recipes of before those of all kinds of work were alike. */
+    static boolean hasRecipes(JsonNode document) {
+        for (JsonNode choices : document.path("work")) {
+            for (JsonNode recipe : choices.path("recipes")) {
+                if (recipe.has("kind") || !recipe.has("order")) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /**
+     * Recipes for the wire had a kind where all have a rule now; kinds had the names of constants.
+     */
+    private static ObjectNode withRecipes(ObjectNode document) {
+        ObjectNode present = document.deepCopy();
+        for (JsonNode choices : present.path("work")) {
+            for (JsonNode recipe : choices.path("recipes")) {
+                if (recipe.has("kind")) {
+                    ruleOfKind((ObjectNode) recipe);
+                } else if (recipe.path("rule").isObject()) {
+                    ObjectNode rule = (ObjectNode) recipe.get("rule");
+                    rule.put("kind", kind(rule.path("kind").asString("")));
+                }
+            }
+        }
+        return present;
+    }
+
+    private static void ruleOfKind(ObjectNode recipe) {
+        String kind = recipe.remove("kind").asString("");
+        recipe.putObject("rule").put("kind", kind(kind));
+        recipe.put("order", camelCase(recipe.path("order").asString("")));
+    }
+
+    private static String kind(String name) {
+        return name.equals("ANY") ? Recipe.Rule.ANYTHING : name.toLowerCase(Locale.ROOT);
     }
 
     /**

@@ -41,7 +41,7 @@ public class EventEdits {
      *
      * @throws RefusedEditException when it cannot be
      */
-    public JobService.Edit add(List<String> stopIds, StopEdits.Scope scope, Wish wish) {
+    public JobService.Edit add(List<String> stopIds, Scope scope, Wish wish) {
         StopEvent event = event(wish);
         return result -> {
             RunChoices run = result.runChoices();
@@ -63,8 +63,8 @@ public class EventEdits {
     public JobService.Edit remove(List<String> stopIds, StopEvent event) {
         return result -> {
             RunChoices run = result.runChoices();
-            List<String> keys = new ArrayList<>(keys(result, stopIds, StopEdits.Scope.COPY));
-            keys.addAll(keys(result, stopIds, StopEdits.Scope.ALL));
+            List<String> keys = new ArrayList<>(keys(result, stopIds, Scope.COPY));
+            keys.addAll(keys(result, stopIds, Scope.ALL));
             for (String key : keys) {
                 List<StopEvent> left = new ArrayList<>(run.events().getOrDefault(key, List.of()));
                 left.remove(event);
@@ -75,8 +75,7 @@ public class EventEdits {
         };
     }
 
-    private static List<String> keys(
-            JobResult result, List<String> stopIds, StopEdits.Scope scope) {
+    private static List<String> keys(JobResult result, List<String> stopIds, Scope scope) {
         Map<String, Stop> stops = result.stops();
         if (stopIds.isEmpty()) {
             throw new RefusedEditException("Select the stop first.");
@@ -87,7 +86,7 @@ public class EventEdits {
             if (stop == null) {
                 throw new RefusedEditException("There is no stop \"%s\".".formatted(id));
             }
-            String key = scope == StopEdits.Scope.ALL ? stop.feature() : stop.id();
+            String key = scope == Scope.ALL ? stop.feature() : stop.id();
             if (!keys.contains(key)) {
                 keys.add(key);
             }

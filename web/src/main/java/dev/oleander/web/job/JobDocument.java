@@ -1,6 +1,7 @@
 package dev.oleander.web.job;
 
 import dev.oleander.drawing.revise.Carrying;
+import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.SheetChoices;
@@ -28,7 +29,7 @@ public record JobDocument(
         ShapeChoices shape,
         SheetChoices sheet,
         Map<String, String> acceptances,
-        Map<String, Choices<?>> work) {
+        Map<String, Choices<?, ?>> work) {
 
     public JobDocument {
         acceptances = Map.copyOf(acceptances);
@@ -36,8 +37,8 @@ public record JobDocument(
     }
 
     /** Without kinds of which all is as usual, so that equal documents are equal. */
-    private static Map<String, Choices<?>> decided(Map<String, Choices<?>> work) {
-        Map<String, Choices<?>> decided = new TreeMap<>(work);
+    private static Map<String, Choices<?, ?>> decided(Map<String, Choices<?, ?>> work) {
+        Map<String, Choices<?, ?>> decided = new TreeMap<>(work);
         Kinds.all().forEach(kind -> decided.remove(kind.word(), kind.usual()));
         return Map.copyOf(decided);
     }
@@ -133,39 +134,42 @@ public record JobDocument(
     }
 
     /** What was decided about a kind of work. */
-    public <C extends Choices<C>> C choices(Work<C> kind) {
-        Choices<?> known = work.get(kind.word());
+    public <C extends Choices<C, S>, S extends Choice<S>> C choices(Work<C, S> kind) {
+        Choices<?, ?> known = work.get(kind.word());
         return known == null ? kind.usual() : kind.choices().cast(known);
     }
 
-    public <C extends Choices<C>> JobDocument with(Work<C> kind, C choices) {
-        Map<String, Choices<?>> changed = new TreeMap<>(work);
+    public <C extends Choices<C, S>, S extends Choice<S>> JobDocument with(
+            Work<C, S> kind, C choices) {
+        Map<String, Choices<?, ?>> changed = new TreeMap<>(work);
         changed.put(kind.word(), choices);
         return new JobDocument(order, shape, sheet, acceptances, changed);
     }
 
     /** The document with what was decided about a kind of work changed. */
-    public <C extends Choices<C>> JobDocument changed(Work<C> kind, UnaryOperator<C> change) {
+    public <C extends Choices<C, S>, S extends Choice<S>> JobDocument changed(
+            Work<C, S> kind, UnaryOperator<C> change) {
         return with(kind, change.apply(choices(kind)));
     }
 
     /** The document with the run of a kind of work changed. */
-    public <C extends Choices<C>> JobDocument rerun(
-            Work<C> kind, UnaryOperator<RunChoices> change) {
+    public <C extends Choices<C, S>, S extends Choice<S>> JobDocument rerun(
+            Work<C, S> kind, UnaryOperator<RunChoices> change) {
         return changed(kind, choices -> choices.withRun(change.apply(choices.run())));
     }
 
     /** The same for a new version of the drawing: what was decided about every kind of work. */
     JobDocument carried(Carrying to) {
         JobDocument carried = this;
-        for (Work<?> kind : Kinds.all()) {
+        for (Work<?, ?> kind : Kinds.all()) {
             carried = carried.carried(kind, to);
         }
         // last, when all that is stale is known
         return carried.withAcceptances(Finding.carried(acceptances, to));
     }
 
-    private <C extends Choices<C>> JobDocument carried(Work<C> kind, Carrying to) {
+    private <C extends Choices<C, S>, S extends Choice<S>> JobDocument carried(
+            Work<C, S> kind, Carrying to) {
         return changed(kind, choices -> choices.carried(to));
     }
 

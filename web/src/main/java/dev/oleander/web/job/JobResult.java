@@ -8,6 +8,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.PlanException;
 import dev.oleander.plan.Run;
@@ -24,6 +25,7 @@ import dev.oleander.work.Plan;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -45,7 +47,8 @@ public final class JobResult {
     private final Book book;
     private final Dialect dialect;
     private final Shape shape;
-    private final Work<?> kind;
+    private final double density;
+    private final Work<?, ?> kind;
     private final Once<Plan> plan;
     private final Once<Proof> proof;
     private final Reached reached;
@@ -80,14 +83,13 @@ public final class JobResult {
         this.book = data.book();
         this.dialect = data.dialect();
         this.shape = shape;
+        this.density = density;
         this.kind = Kinds.of(machine);
         this.plan =
                 new Once<>(
                         progress ->
                                 plans.plan(
-                                        shape,
-                                        machine,
-                                        earlier -> plan(kind, density, earlier, progress)));
+                                        shape, machine, earlier -> plan(kind, earlier, progress)));
         this.proof =
                 new Once<>(
                         progress ->
@@ -102,6 +104,7 @@ public final class JobResult {
         this.book = other.book;
         this.dialect = other.dialect;
         this.shape = other.shape;
+        this.density = other.density;
         this.kind = other.kind;
         this.plan = other.plan;
         this.proof = other.proof;
@@ -148,26 +151,29 @@ public final class JobResult {
         plan.get(progress.within(0, 0.9)).timeline(progress.within(0.9, 1));
     }
 
-    private <C extends Choices<C>> Plan plan(
-            Work<C> of, double density, Optional<Plan> earlier, Progress progress) {
+    private <C extends Choices<C, S>, S extends Choice<S>> Plan plan(
+            Work<C, S> of, Optional<Plan> earlier, Progress progress) {
+        return of.plan(task(of), earlier, progress);
+    }
+
+    /** What the plan is made for. */
+    public <C extends Choices<C, S>, S extends Choice<S>> Task<C> task(Work<C, S> of) {
         Task.Order order =
                 new Task.Order(
                         document.material(),
                         document.thickness().value(),
                         document.quantity(),
                         density);
-        Task<C> task =
-                new Task<>(machine, book, reading(), order, document.sheet(), document.choices(of));
-        return of.plan(task, earlier, progress);
+        return new Task<>(machine, book, reading(), order, document.sheet(), document.choices(of));
     }
 
     /** What kind of work it is. */
-    public Work<?> kind() {
+    public Work<?, ?> kind() {
         return kind;
     }
 
     /** Whether it is a kind of work. */
-    public boolean is(Work<?> other) {
+    public boolean is(Work<?, ?> other) {
         return kind.word().equals(other.word());
     }
 
@@ -295,5 +301,27 @@ public final class JobResult {
 
     public Map<String, Stop> stops() {
         return run().stops().stream().collect(Collectors.toMap(Stop::id, Function.identity()));
+    }
+
+    /**
+     * Stops of the run by their ids, in the order in which they are named.
+     *
+     * @throws RefusedEditException when none is named
+     * @throws NotFoundException when there is no such stop
+     */
+    public List<Stop> requireStops(List<String> ids) {
+        if (ids.isEmpty()) {
+            throw new RefusedEditException("No stop is selected.");
+        }
+        Map<String, Stop> stops = stops();
+        List<Stop> found = new ArrayList<>();
+        for (String id : ids) {
+            Stop stop = stops.get(id);
+            if (stop == null) {
+                throw NotFoundException.stop(id);
+            }
+            found.add(stop);
+        }
+        return found;
     }
 }

@@ -2,6 +2,7 @@ package dev.oleander.web.job;
 
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.OleanderSettings;
@@ -87,7 +88,7 @@ class OrderCheck {
     JobDocument checked(JobDocument before, JobDocument after) {
         check(after.order());
         Machine machine = machines.find(after.order().machine()).orElseThrow();
-        Work<?> kind = Kinds.of(machine);
+        Work<?, ?> kind = Kinds.of(machine);
         Set<String> words = new TreeSet<>(wordsOfData(after, kind));
         words.removeAll(wordsOfData(before, kind));
         // of the whole book: a word without data for this material is told by the proof
@@ -113,8 +114,8 @@ class OrderCheck {
                 : after.withOrder(after.order().withMaterial(called));
     }
 
-    private static <C extends Choices<C>> Set<String> wordsOfData(
-            JobDocument document, Work<C> kind) {
+    private static <C extends Choices<C, S>, S extends Choice<S>> Set<String> wordsOfData(
+            JobDocument document, Work<C, S> kind) {
         Set<String> words = new HashSet<>(kind.words(document.choices(kind)));
         words.remove("");
         return words;

@@ -1,17 +1,12 @@
 package dev.oleander.web.job;
 
-import static dev.oleander.work.sheet.SheetCutting.SHEET;
-
-import dev.oleander.plan.SmallHoles;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.function.Function;
 
 /** A value of the whole job that people set. */
 public enum OrderField implements EditField {
@@ -32,11 +27,6 @@ public enum OrderField implements EditField {
             "quantity",
             "quantity",
             order((o, t) -> order(o, o.name(), o.material(), o.thickness(), quantity(t)))),
-    QUALITY("quality", "cut data", (d, t) -> d.changed(SHEET, c -> c.withQuality(t))),
-    SMALL_HOLES(
-            "smallHoles",
-            "small holes",
-            (d, t) -> d.changed(SHEET, c -> c.withSmallHoles(smallHoles(t)))),
     UNIT("unit", "unit of the drawing", (d, t) -> d.reshaped(s -> s.withUnit(unit(t)))),
     FIT("fit", "tolerance of fitted curves", (d, t) -> d.reshaped(s -> s.withFit(fit(t)))),
     CUSTOMER("customer", "customer", (d, t) -> d.withOrder(d.order().withCustomer(customer(t))));
@@ -122,20 +112,5 @@ public enum OrderField implements EditField {
                                 new RefusedEditException(
                                         "\"%s\" is no unit of length known here; mm, cm, m, in, ft, thou and um are."
                                                 .formatted(text)));
-    }
-
-    private static SmallHoles smallHoles(String text) {
-        return one(
-                SmallHoles.values(),
-                SmallHoles::word,
-                text,
-                "\"%s\" is nothing that can be done with small holes.");
-    }
-
-    private static <T> T one(T[] all, Function<T, String> word, String text, String refusal) {
-        return Arrays.stream(all)
-                .filter(value -> word.apply(value).equals(text))
-                .findFirst()
-                .orElseThrow(() -> new RefusedEditException(refusal.formatted(text)));
     }
 }

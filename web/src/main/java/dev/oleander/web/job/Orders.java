@@ -16,7 +16,7 @@ public final class Orders {
      * @param word empty: as is usual
      * @throws RefusedEditException when the kind of work has no such rule
      */
-    public static JobDocument by(JobDocument document, Work<?> kind, String word) {
+    public static JobDocument by(JobDocument document, Work<?, ?> kind, String word) {
         List<String> known = kind.orders().stream().map(Worded::word).toList();
         String wanted = word.strip();
         if (!wanted.isEmpty() && !wanted.equals(RunChoices.BY_HAND) && !known.contains(wanted)) {

@@ -1,10 +1,10 @@
 package dev.oleander.web.job;
 
-import static dev.oleander.work.sheet.SheetCutting.SHEET;
-
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.plan.Recipe;
-import java.util.List;
+import dev.oleander.plan.Choice;
+import dev.oleander.plan.Choices;
+import dev.oleander.work.Kinds;
+import dev.oleander.work.Work;
 import org.springframework.stereotype.Component;
 
 /**
@@ -25,11 +25,14 @@ class Proposals {
 
     JobDocument propose(JobDocument document) {
         JobDocument proposed = customers.propose(document);
-        List<Recipe> usual =
-                machines.find(document.machine())
-                        .map(m -> recipes.automatic(m.process()))
-                        .orElse(List.of());
-        return proposed.changed(SHEET, choices -> choices.withRecipes(usual));
+        return machines.find(document.machine())
+                .map(machine -> withUsual(proposed, Kinds.of(machine), machine.process()))
+                .orElse(proposed);
+    }
+
+    private <C extends Choices<C, S>, S extends Choice<S>> JobDocument withUsual(
+            JobDocument document, Work<C, S> kind, String process) {
+        return document.changed(kind, c -> c.withRecipes(recipes.automatic(kind, process)));
     }
 
     /** Takes over what an edit decided and later jobs of the customer will want too. */

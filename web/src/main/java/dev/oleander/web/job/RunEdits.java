@@ -22,7 +22,7 @@ public class RunEdits {
     public JobService.Edit move(List<String> stopIds, String before) {
         return result -> {
             List<String> all = withPinned(result, stopIds);
-            List<Stop> moved = inRunOrder(result, StopEdits.require(result, all));
+            List<Stop> moved = inRunOrder(result, result.requireStops(all));
             List<Stop> order = new ArrayList<>(result.run().stops());
             order.removeAll(moved);
             int at = before.isEmpty() ? order.size() : indexOf(order, firstPinned(result, before));
@@ -37,7 +37,7 @@ public class RunEdits {
      */
     public JobService.Edit pin(List<String> stopIds) {
         return result -> {
-            List<Stop> stretch = inRunOrder(result, StopEdits.require(result, stopIds));
+            List<Stop> stretch = inRunOrder(result, result.requireStops(stopIds));
             List<Stop> run = result.run().stops();
             int first = run.indexOf(stretch.get(0));
             if (stretch.size() < 2 || !run.subList(first, first + stretch.size()).equals(stretch)) {
@@ -62,7 +62,7 @@ public class RunEdits {
     /** Unpins every stretch that one of the stops belongs to. */
     public JobService.Edit unpin(List<String> stopIds) {
         return result -> {
-            List<Stop> stops = StopEdits.require(result, stopIds);
+            List<Stop> stops = result.requireStops(stopIds);
             return withPins(result, unpinned(result, stops));
         };
     }
@@ -105,7 +105,7 @@ public class RunEdits {
      */
     public JobService.Edit inSequence(List<String> stopIds) {
         return result -> {
-            List<Stop> named = StopEdits.require(result, stopIds);
+            List<Stop> named = result.requireStops(stopIds);
             List<Stop> order = new ArrayList<>(result.run().stops());
             int at = named.stream().mapToInt(order::indexOf).min().orElseThrow();
             order.removeAll(named);
@@ -129,8 +129,7 @@ public class RunEdits {
     /** Moves stops one place up or down past their neighbour. */
     public JobService.Edit shift(List<String> stopIds, boolean up) {
         return result -> {
-            List<Stop> moved =
-                    inRunOrder(result, StopEdits.require(result, withPinned(result, stopIds)));
+            List<Stop> moved = inRunOrder(result, result.requireStops(withPinned(result, stopIds)));
             List<Stop> all = result.run().stops();
             int first = all.indexOf(moved.get(0));
             int last = all.indexOf(moved.get(moved.size() - 1));

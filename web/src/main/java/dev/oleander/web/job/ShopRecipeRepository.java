@@ -4,9 +4,10 @@ import java.util.List;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
-/** Recipes by name. */
-interface ShopRecipeRepository extends JpaRepository<ShopRecipe, String> {
+/** Recipes by kind of work and name. */
+interface ShopRecipeRepository extends JpaRepository<ShopRecipe, ShopRecipe.Key> {
 
-    @Query("select r from ShopRecipe r join fetch r.changedBy order by lower(r.name)")
+    @Query(
+            "select r from ShopRecipe r join fetch r.changedBy order by r.key.work, lower(r.key.name)")
     List<ShopRecipe> inOrder();
 }

@@ -1,14 +1,21 @@
 package dev.oleander.web.job;
 
+import dev.oleander.plan.Choice;
+import dev.oleander.plan.Choices;
 import dev.oleander.plan.Recipe;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.ShopRecipe.Use;
+import dev.oleander.work.Work;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The recipes of the shop. Jobs keep their own copy, so that a change here changes no job. */
+/**
+ * The recipes of the shop for every kind of work. Jobs keep their own copy, so that a change here
+ * changes no job.
+ */
 @Service
 public class ShopRecipes {
 
@@ -24,6 +31,7 @@ public class ShopRecipes {
         this.clock = clock;
     }
 
+    /** By kind of work, then by name. */
     @Transactional(readOnly = true)
     public List<ShopRecipe> all() {
         return recipes.inOrder();
@@ -31,19 +39,21 @@ public class ShopRecipes {
 
     /** Those that can be used with a process, in the order of their names. */
     @Transactional(readOnly = true)
-    public List<Recipe> of(String process) {
+    public <C extends Choices<C, S>, S extends Choice<S>> List<Recipe<S>> of(
+            Work<C, S> kind, String process) {
         return recipes.inOrder().stream()
-                .filter(r -> r.isFor(process))
-                .map(ShopRecipe::recipe)
+                .filter(r -> r.isFor(kind, process))
+                .map(r -> r.recipe(kind))
                 .toList();
     }
 
     /** Those that new jobs take up. */
     @Transactional(readOnly = true)
-    public List<Recipe> automatic(String process) {
+    public <C extends Choices<C, S>, S extends Choice<S>> List<Recipe<S>> automatic(
+            Work<C, S> kind, String process) {
         return recipes.inOrder().stream()
-                .filter(r -> r.automatic() && r.isFor(process))
-                .map(ShopRecipe::recipe)
+                .filter(r -> r.use().onNewJobs() && r.isFor(kind, process))
+                .map(r -> r.recipe(kind))
                 .toList();
     }
 
@@ -51,12 +61,13 @@ public class ShopRecipes {
      * @throws NotFoundException when there is none of the name
      */
     @Transactional(readOnly = true)
-    public Recipe require(String name) {
-        return find(name).recipe();
+    public <C extends Choices<C, S>, S extends Choice<S>> Recipe<S> require(
+            Work<C, S> kind, String name) {
+        return find(kind, name).recipe(kind);
     }
 
-    private ShopRecipe find(String name) {
-        return recipes.findById(name)
+    private ShopRecipe find(Work<?, ?> kind, String name) {
+        return recipes.findById(new ShopRecipe.Key(kind.word(), name))
                 .orElseThrow(
                         () -> new NotFoundException("There is no recipe \"%s\".".formatted(name)));
     }
@@ -64,33 +75,30 @@ public class ShopRecipes {
     /**
      * Keeps a recipe; one of the same name is replaced.
      *
-     * @param process laser, plasma or waterjet; null for all
-     * @throws RefusedEditException when its name or its rule is not usable
+     * @throws RefusedEditException when its name or its rule is not usable, or it says nothing
      */
     @Transactional
-    public void save(Recipe recipe, String process, boolean automatic, SignedIn who) {
-        String name = recipe.name().strip();
-        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+    public void save(Work<?, ?> kind, Recipe<?> recipe, Use use, SignedIn who) {
+        String name = recipe.name();
+        if (name.isBlank() || name.length() > LONGEST_NAME) {
             throw new RefusedEditException(
                     "A recipe's name must have from 1 to %d characters.".formatted(LONGEST_NAME));
         }
-        if (recipe.choice().isNothing()) {
+        if (recipe.choice().isNothing() && recipe.order().isEmpty()) {
             throw new RefusedEditException(
                     "Nothing is set here that a recipe could keep. Set it first.");
         }
-        requireRule(recipe.rule(), automatic);
-        ShopRecipe kept = recipes.findById(name).orElseGet(() -> new ShopRecipe(name));
-        kept.set(recipe, process, automatic, accounts.getReferenceById(who.id()), clock.instant());
+        requireRule(recipe.rule(), use);
+        ShopRecipe.Key key = new ShopRecipe.Key(kind.word(), name);
+        ShopRecipe kept = recipes.findById(key).orElseGet(() -> new ShopRecipe(key));
+        kept.set(recipe, use, accounts.getReferenceById(who.id()), clock.instant());
         recipes.save(kept);
     }
 
-    private static void requireRule(Recipe.Rule rule, boolean automatic) {
-        if (rule == null) {
-            if (automatic) {
-                throw new RefusedEditException(
-                        "A recipe for new jobs needs a rule that says which features it is for.");
-            }
-            return;
+    private static void requireRule(Recipe.Rule rule, Use use) {
+        if (rule.equals(Recipe.Rule.BY_HAND) && use.onNewJobs()) {
+            throw new RefusedEditException(
+                    "A recipe for new jobs needs a rule that says which features it is for.");
         }
         if (rule.over() != null && rule.below() != null && rule.over() >= rule.below()) {
             throw new RefusedEditException(
@@ -101,14 +109,14 @@ public class ShopRecipes {
 
     /** Changes when it is used, not what it says. */
     @Transactional
-    public void rule(
-            String name, Recipe.Rule rule, String process, boolean automatic, SignedIn who) {
-        Recipe known = require(name);
-        save(new Recipe(name, rule, known.choice()), process, automatic, who);
+    public <C extends Choices<C, S>, S extends Choice<S>> void rule(
+            Work<C, S> kind, String name, Recipe.Rule rule, Use use, SignedIn who) {
+        Recipe<S> known = require(kind, name);
+        save(kind, new Recipe<>(name, rule, known.choice(), known.order()), use, who);
     }
 
     @Transactional
-    public void delete(String name) {
-        recipes.delete(find(name));
+    public void delete(Work<?, ?> kind, String name) {
+        recipes.delete(find(kind, name));
     }
 }

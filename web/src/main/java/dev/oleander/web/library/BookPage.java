@@ -8,7 +8,7 @@ import org.springframework.ui.Model;
 /** The page of a machine with the book of its kind of work. */
 interface BookPage {
 
-    Work<?> kind();
+    Work<?, ?> kind();
 
     /**
      * @param find words that rows must have

@@ -1,20 +1,23 @@
 package dev.oleander.web.library;
 
-import dev.oleander.plan.LeadChoice;
+import dev.oleander.plan.Choice;
+import dev.oleander.plan.Choices;
 import dev.oleander.plan.Recipe;
-import dev.oleander.plan.StopChoice;
-import dev.oleander.plan.TabChoice;
+import dev.oleander.quantity.Named;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.quantity.Typed;
+import dev.oleander.value.Value;
 import dev.oleander.web.job.ShopRecipe;
+import dev.oleander.work.Work;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A recipe as its page shows it.
  *
  * @param says what it decides, in words
+ * @param kind word of the kind of features it is for
  */
 public record RecipeRow(
         String name,
@@ -22,22 +25,20 @@ public record RecipeRow(
         String kind,
         String over,
         String below,
-        String process,
-        boolean onNew,
+        ShopRecipe.Use use,
         String changedBy,
         Instant changedAt) {
 
-    static RecipeRow of(ShopRecipe kept) {
-        Recipe recipe = kept.recipe();
-        Recipe.Rule rule = recipe.rule();
+    static <C extends Choices<C, S>, S extends Choice<S>> RecipeRow of(
+            Work<C, S> kind, ShopRecipe kept) {
+        Recipe<S> recipe = kept.recipe(kind);
         return new RecipeRow(
                 kept.name(),
-                says(recipe.choice()),
-                rule == null ? "" : rule.kind().word(),
-                rule == null ? "" : size(rule.over()),
-                rule == null ? "" : size(rule.below()),
-                kept.process() == null ? "" : kept.process(),
-                kept.automatic(),
+                says(kind, recipe),
+                recipe.rule().kind(),
+                size(recipe.rule().over()),
+                size(recipe.rule().below()),
+                kept.use(),
                 kept.changedByName(),
                 kept.changedAt());
     }
@@ -46,46 +47,17 @@ public record RecipeRow(
         return value == null ? "" : Numbers.plain(value, 3);
     }
 
-    private static List<String> says(StopChoice choice) {
+    private static <C extends Choices<C, S>, S extends Choice<S>> List<String> says(
+            Work<C, S> kind, Recipe<S> recipe) {
         List<String> says = new ArrayList<>();
-        lead(says, "lead-in", choice.leadIn());
-        lead(says, "lead-out", choice.leadOut());
-        add(says, "over-run", choice.overRun(), " mm");
-        if (choice.quality() != null) {
-            says.add("cut data " + choice.quality());
+        for (Value<S> value : kind.stopValues()) {
+            value.sentence(recipe.choice()).ifPresent(says::add);
         }
-        tabs(says, choice.tabs());
-        if (choice.corners() != null) {
-            says.add("corners " + choice.corners().label());
-        }
-        add(says, "passes", choice.passes(), "");
-        if (choice.compensation() != null) {
-            says.add("offset " + choice.compensation().label());
-        }
-        if (choice.film() != null) {
-            says.add(choice.film() ? "burns the film first" : "no film pass");
-        }
+        order(kind, recipe.order()).ifPresent(order -> says.add("order " + order.label()));
         return says;
     }
 
-    private static void lead(List<String> says, String what, LeadChoice lead) {
-        if (lead.kind() != null) {
-            says.add(what + " " + lead.kind().word());
-        }
-        add(says, what + " length", lead.length(), " mm");
-        add(says, what + " radius", lead.radius(), " mm");
-        add(says, what + " angle", lead.angle(), "°");
-    }
-
-    private static void tabs(List<String> says, TabChoice tabs) {
-        add(says, "tabs", tabs.count(), "");
-        add(says, "a tab every", tabs.spacing(), " mm");
-        add(says, "tab length", tabs.length(), " mm");
-    }
-
-    static void add(List<String> says, String what, Typed value, String unit) {
-        if (value != null) {
-            says.add(what + " " + value.text() + unit);
-        }
+    private static Optional<? extends Named> order(Work<?, ?> kind, String word) {
+        return kind.orders().stream().filter(order -> order.word().equals(word)).findFirst();
     }
 }

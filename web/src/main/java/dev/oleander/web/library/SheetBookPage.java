@@ -26,7 +26,7 @@ class SheetBookPage implements BookPage {
     }
 
     @Override
-    public Work<?> kind() {
+    public Work<?, ?> kind() {
         return SheetCutting.SHEET;
     }
 

@@ -24,7 +24,7 @@ class WireBookPage implements BookPage {
     }
 
     @Override
-    public Work<?> kind() {
+    public Work<?, ?> kind() {
         return WireCutting.WIRE;
     }
 

@@ -14,9 +14,9 @@ import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.ProgramText;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.RunEdits;
+import dev.oleander.web.job.Scope;
 import dev.oleander.web.job.SheetField;
-import dev.oleander.web.job.StopEdits;
-import dev.oleander.web.job.StopField;
+import dev.oleander.web.job.ValueEdits;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +28,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** What the bench is told about leads, pins, gains and common lines. */
 class LeadsTest extends WebTest {
 
-    @Autowired private StopEdits edits;
+    @Autowired private ValueEdits edits;
     @Autowired private RunEdits runEdits;
 
     private PageClient pages;
@@ -134,7 +134,7 @@ class LeadsTest extends WebTest {
     void programsHaveTheWordsOfTheControllersCompensation() {
         String outline = "c1.1";
         pages.post(
-                "/jobs/%d/cuts/stops".formatted(job),
+                "/jobs/%d/cuts/values".formatted(job),
                 Map.of(
                         "step",
                         "1",
@@ -186,7 +186,7 @@ class LeadsTest extends WebTest {
         jobs.edit(
                 job,
                 "x",
-                edits.set(List.of("c1.1"), StopEdits.Scope.ALL, Map.of(StopField.TAB_COUNT, "2")),
+                edits.ofStops(List.of("c1.1"), Scope.ALL, Map.of("tabs.count", "2")),
                 person("mira"));
         ApiClient api = new ApiClient(port, "mira");
         String run = api.get("/api/jobs/%d/run".formatted(job)).text();

@@ -7,13 +7,14 @@ import dev.oleander.material.Leftover;
 import dev.oleander.plan.Stop;
 import dev.oleander.price.PriceList;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.value.Word;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.Scope;
 import dev.oleander.web.job.SheetField;
-import dev.oleander.web.job.StopEdits;
-import dev.oleander.web.job.StopField;
+import dev.oleander.web.job.ValueEdits;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
 import java.util.List;
@@ -25,7 +26,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** What run line and slips say of a job. */
 class SlipsTest extends WebTest {
 
-    @Autowired private StopEdits stopEdits;
+    @Autowired private ValueEdits valueEdits;
+    @Autowired private List<WorkPages> allPages;
     @Autowired private ReleaseService releases;
 
     private static Stop stop(JobResult result, String name) {
@@ -35,11 +37,20 @@ class SlipsTest extends WebTest {
                 .orElseThrow();
     }
 
-    private JobResult set(long id, String stop, StopField field, String value) {
+    private CutsSlip slip(JobResult result, List<Stop> stops, EditError error) {
+        WorkPages pages = allPages.stream().filter(p -> result.is(p.kind())).findFirst().get();
+        return new CutsSlip(result, stops, pages.ofStops(result, stops, error));
+    }
+
+    private static FieldView field(CutsSlip slip, String name) {
+        return SlipRows.field(slip.sections(), name);
+    }
+
+    private JobResult set(long id, String stop, String word, String value) {
         return jobs.edit(
                         id,
                         "x",
-                        stopEdits.set(List.of(stop), StopEdits.Scope.ALL, Map.of(field, value)),
+                        valueEdits.ofStops(List.of(stop), Scope.ALL, Map.of(word, value)),
                         person("mira"))
                 .result();
     }
@@ -49,29 +60,34 @@ class SlipsTest extends WebTest {
         long id = makeJob("cleat_backing_plate", "Sources", 2);
         JobResult result = jobs.view(id).result();
         Stop outline = stop(result, "Outline");
-        CutsSlip slip = new CutsSlip(result, List.of(outline), EditError.NONE);
+        CutsSlip slip = slip(result, List.of(outline), EditError.NONE);
         assertThat(slip.title()).isEqualTo("Stop 8 · Outline");
         assertThat(slip.subtitle()).startsWith("part 1, copy 1 · 53").endsWith(" s");
-        assertThat(slip.side().source()).isEqualTo("reading");
-        assertThat(slip.quality().source()).isEqualTo("job");
-        assertThat(slip.data()).extracting(FieldView::source).containsOnly("book");
-        assertThat(slip.data().get(0).text()).isEqualTo("0.26");
-        assertThat(slip.leadInKind().text()).isEqualTo("arc");
-        assertThat(slip.leadIn()).extracting(FieldView::label).containsExactly("Radius", "Angle");
-        assertThat(slip.start().source()).isEqualTo("found");
+        assertThat(field(slip, "side").source()).isEqualTo("reading");
+        assertThat(field(slip, "quality").source()).isEqualTo("job");
+        List<SlipRow.Fixed> data = SlipRows.all(slip.sections(), SlipRow.Fixed.class);
+        assertThat(data).extracting(SlipRow.Fixed::source).containsOnly("book");
+        assertThat(data.get(0).text()).isEqualTo("0.26");
+        assertThat(field(slip, "leadIn.kind").text()).isEqualTo("arc");
+        assertThat(SlipRows.names(slip.sections()))
+                .contains("leadIn.radius", "leadIn.angle")
+                .doesNotContain("leadIn.length");
+        assertThat(field(slip, "start").source()).isEqualTo("found");
         assertThat(slip.hasCopies()).isTrue();
-        assertThat(slip.qualities()).containsExactly("standard", "fine");
+        assertThat(SlipRows.all(slip.sections(), SlipRow.Listed.class).get(0).words())
+                .extracting(Word::value)
+                .containsExactly("standard", "fine");
     }
 
     @Test
     void aTypedFormulaStaysVisibleWithItsMeaning() {
         long id = makeJob("cleat_backing_plate", "Typed", 1);
         Stop outline = stop(jobs.view(id).result(), "Outline");
-        JobResult after = set(id, outline.id(), StopField.LEAD_IN_RADIUS, "1/8 in + 0.1");
+        JobResult after = set(id, outline.id(), "leadIn.radius", "1/8 in + 0.1");
         FieldView radius =
-                new CutsSlip(after, List.of(stop(after, "Outline")), EditError.NONE)
-                        .leadIn()
-                        .get(0);
+                field(
+                        slip(after, List.of(stop(after, "Outline")), EditError.NONE),
+                        "leadIn.radius");
         assertThat(radius.text()).isEqualTo("1/8 in + 0.1");
         assertThat(radius.meaning()).isEqualTo("3.275");
         assertThat(radius.here()).isTrue();
@@ -83,12 +99,12 @@ class SlipsTest extends WebTest {
         long id = makeJob("cleat_backing_plate", "Several", 1);
         JobResult result = jobs.view(id).result();
         List<Stop> both = List.of(stop(result, "Outline"), stop(result, "Hole Ø 11"));
-        CutsSlip slip = new CutsSlip(result, both, EditError.NONE);
+        CutsSlip slip = slip(result, both, EditError.NONE);
         assertThat(slip.title()).isEqualTo("2 stops");
-        assertThat(slip.side().mixed()).isTrue();
-        assertThat(slip.side().source()).isEqualTo("differs");
-        assertThat(slip.overRun().mixed()).isFalse();
-        assertThat(slip.start().text()).isEmpty();
+        assertThat(field(slip, "side").mixed()).isTrue();
+        assertThat(field(slip, "side").source()).isEqualTo("differs");
+        assertThat(field(slip, "overRun").mixed()).isFalse();
+        assertThat(field(slip, "start").text()).isEmpty();
         assertThat(slip.refusal()).isEmpty();
     }
 
@@ -97,10 +113,10 @@ class SlipsTest extends WebTest {
         long id = makeJob("cleat_backing_plate", "Wrong", 1);
         JobResult result = jobs.view(id).result();
         EditError error = new EditError("overRun", "x", "\"x\" is not a number.");
-        CutsSlip slip = new CutsSlip(result, List.of(stop(result, "Outline")), error);
-        assertThat(slip.overRun().hasError()).isTrue();
-        assertThat(slip.overRun().text()).isEqualTo("x");
-        assertThat(slip.start().hasError()).isFalse();
+        CutsSlip slip = slip(result, List.of(stop(result, "Outline")), error);
+        assertThat(field(slip, "overRun").hasError()).isTrue();
+        assertThat(field(slip, "overRun").text()).isEqualTo("x");
+        assertThat(field(slip, "start").hasError()).isFalse();
         assertThat(EditError.NONE.isPresent()).isFalse();
     }
 
@@ -108,9 +124,10 @@ class SlipsTest extends WebTest {
     void aTurnedSideIsPointedOut() {
         long id = makeJob("cleat_backing_plate", "Turned", 1);
         Stop outline = stop(jobs.view(id).result(), "Outline");
-        JobResult after = set(id, outline.id(), StopField.SIDE, "inside");
-        CutsSlip slip = new CutsSlip(after, List.of(stop(after, "Outline")), EditError.NONE);
-        assertThat(slip.isTurned()).isTrue();
+        JobResult after = set(id, outline.id(), "side", "inside");
+        CutsSlip slip = slip(after, List.of(stop(after, "Outline")), EditError.NONE);
+        assertThat(SlipRows.all(slip.sections(), SlipRow.Note.class))
+                .anyMatch(n -> n.problem() && n.sentence().contains("a side set here"));
         assertThat(new ProofSlip(after, Set.of(), PriceList.shipped()).findings())
                 .anySatisfy(
                         f -> {
@@ -244,8 +261,7 @@ class SlipsTest extends WebTest {
                         .filter(s -> s.name().equals("Hole Ø 11"))
                         .findFirst()
                         .orElseThrow();
-        List<LikeThis.Choice> choices =
-                new CutsSlip(result, List.of(hole), EditError.NONE).likeThis();
+        List<LikeThis.Choice> choices = slip(result, List.of(hole), EditError.NONE).likeThis();
         assertThat(choices)
                 .extracting(LikeThis.Choice::label)
                 .containsExactly(
@@ -253,7 +269,7 @@ class SlipsTest extends WebTest {
         assertThat(choices.get(0).stops().split(","))
                 .allMatch(s -> result.stops().get(s).name().equals("Hole Ø 11"));
         List<Stop> two = result.run().stops().subList(0, 2);
-        assertThat(new CutsSlip(result, two, EditError.NONE).likeThis()).isEmpty();
+        assertThat(slip(result, two, EditError.NONE).likeThis()).isEmpty();
     }
 
     @Test

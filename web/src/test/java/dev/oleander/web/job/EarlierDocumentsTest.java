@@ -5,9 +5,12 @@ import static dev.oleander.work.wire.WireCutting.WIRE;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.plan.OrderRule;
+import dev.oleander.plan.Recipe;
 import dev.oleander.plan.RunChoices;
+import dev.oleander.plan.StopChoice;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.work.wire.plan.Matching;
+import dev.oleander.work.wire.plan.WireChoices;
 import dev.oleander.work.wire.plan.WireOrder;
 import java.io.IOException;
 import java.io.InputStream;
@@ -21,11 +24,11 @@ import tools.jackson.databind.json.JsonMapper;
 /** Steps as they were kept when the plans of sheets and of wires stood side by side. */
 class EarlierDocumentsTest {
 
-    private static final Map<String, JobDocument> DOCUMENTS = documents();
+    private static final Map<String, JobDocument> DOCUMENTS =
+            documents("/documents-side-by-side.json");
 
-    private static Map<String, JobDocument> documents() {
-        try (InputStream in =
-                EarlierDocumentsTest.class.getResourceAsStream("/documents-side-by-side.json")) {
+    private static Map<String, JobDocument> documents(String resource) {
+        try (InputStream in = EarlierDocumentsTest.class.getResourceAsStream(resource)) {
             Map<String, JobDocument> documents = new HashMap<>();
             for (JsonNode document : JsonMapper.shared().readTree(in)) {
                 JobDocument read = DocumentJson.read(document);
@@ -75,5 +78,28 @@ class EarlierDocumentsTest {
                 .isEqualTo(Matching.LENGTH);
         assertThat(die.choices(WIRE).stops().get("c3").taper().usualAngle()).isEqualTo(1);
         assertThat(DOCUMENTS.get("Shim punch and die").choices(WIRE).sets()).containsExactly("c1");
+    }
+
+    @Test
+    void recipesOfEveryKindAreReadThoughTheyWereKeptInTwoForms() {
+        Map<String, JobDocument> documents = documents("/documents-with-recipes.json");
+        List<Recipe<StopChoice>> sheet =
+                documents.get("Sheave cheek plates").choices(SHEET).recipes();
+        assertThat(sheet)
+                .extracting(Recipe::rule)
+                .containsExactly(
+                        new Recipe.Rule("outline", null, 40.0),
+                        new Recipe.Rule("hole", null, 12.0));
+        assertThat(sheet).extracting(Recipe::order).containsOnly("");
+        WireChoices die = documents.get("Hawse funnel die").choices(WIRE);
+        assertThat(die.recipes().get(0).rule()).isEqualTo(new Recipe.Rule("opening", null, null));
+        assertThat(die.recipes().get(0).order()).isEqualTo("unattendedFirst");
+        assertThat(die.recipes().get(0).choice().slug().hold().value()).isEqualTo(2.2);
+        assertThat(die.given()).containsEntry("c3", "Short holds");
+        for (JobDocument document : documents.values()) {
+            String now = DocumentJson.write(document);
+            assertThat(DocumentJson.read(now)).isEqualTo(document);
+            assertThat(DocumentJson.isEarlier(JsonMapper.shared().readTree(now))).isFalse();
+        }
     }
 }

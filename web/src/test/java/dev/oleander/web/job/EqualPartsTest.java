@@ -15,7 +15,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** What is set for one contour, copied to the same one of equal parts. */
 class EqualPartsTest extends WebTest {
 
-    @Autowired private StopEdits edits;
+    @Autowired private ValueEdits edits;
 
     @Test
     void aStartIsCopiedToTheSamePlaceOfEqualParts() {
@@ -24,10 +24,8 @@ class EqualPartsTest extends WebTest {
         jobs.edit(
                 job,
                 "x",
-                edits.set(
-                        List.of(first.id()),
-                        StopEdits.Scope.ALL,
-                        Map.of(StopField.START, "40", StopField.OVER_RUN, "1.5")),
+                edits.ofStops(
+                        List.of(first.id()), Scope.ALL, Map.of("start", "40", "overRun", "1.5")),
                 person("mira"));
         PageClient pages = new PageClient(port).signedIn("mira");
         assertThat(pages.get("/jobs/%d/cuts?stop=%s".formatted(job, first.id())).body())

@@ -10,7 +10,6 @@ import dev.oleander.plan.Stop;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.WebTest;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -20,7 +19,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 class JobServiceTest extends WebTest {
 
-    @Autowired private StopEdits stopEdits;
+    @Autowired private ValueEdits valueEdits;
     @Autowired private RunEdits runEdits;
     @Autowired private JobRepository repository;
     @Autowired private JdbcTemplate sql;
@@ -156,13 +155,13 @@ class JobServiceTest extends WebTest {
     void aLeadForAllCopiesReplacesThoseOfSingleOnes() {
         long id = makeJob("cleat_backing_plate", "Copies", 3);
         Stop outline = outline(id, 1);
-        edit(id, outline.id(), StopEdits.Scope.COPY, StopField.LEAD_IN_RADIUS, "2");
+        edit(id, outline.id(), Scope.COPY, "leadIn.radius", "2");
         assertThat(outline(id, 1).leadIn().radius()).isEqualTo(2);
         assertThat(outline(id, 2).leadIn().radius()).isEqualTo(4);
-        edit(id, outline.id(), StopEdits.Scope.ALL, StopField.LEAD_IN_RADIUS, "k*10");
+        edit(id, outline.id(), Scope.ALL, "leadIn.radius", "k*10");
         assertThat(outline(id, 1).leadIn().radius()).isEqualTo(2.6);
         assertThat(outline(id, 3).leadIn().radius()).isEqualTo(2.6);
-        edit(id, outline.id(), StopEdits.Scope.ALL, StopField.LEAD_IN_RADIUS, null);
+        edit(id, outline.id(), Scope.ALL, "leadIn.radius", "");
         assertThat(jobs.view(id).document().choices(SHEET).stops()).isEmpty();
     }
 
@@ -174,25 +173,11 @@ class JobServiceTest extends WebTest {
                         .filter(s -> s.name().equals("Hole Ø 11"))
                         .findFirst()
                         .orElseThrow();
-        assertThatThrownBy(
-                        () ->
-                                edit(
-                                        id,
-                                        hole.id(),
-                                        StopEdits.Scope.ALL,
-                                        StopField.LEAD_IN_RADIUS,
-                                        "30"))
+        assertThatThrownBy(() -> edit(id, hole.id(), Scope.ALL, "leadIn.radius", "30"))
                 .isInstanceOf(RefusedEditException.class)
                 .hasMessageContaining("(Hole Ø 11)")
                 .hasMessageContaining("0.13 mm");
-        assertThatThrownBy(
-                        () ->
-                                edit(
-                                        id,
-                                        hole.id(),
-                                        StopEdits.Scope.ALL,
-                                        StopField.LEAD_IN_RADIUS,
-                                        "-1"))
+        assertThatThrownBy(() -> edit(id, hole.id(), Scope.ALL, "leadIn.radius", "-1"))
                 .isInstanceOf(FormulaException.class)
                 .hasMessageContaining("between 0.05 and 500");
         assertThat(jobs.view(id).step()).isEqualTo(1);
@@ -306,8 +291,8 @@ class JobServiceTest extends WebTest {
                 .orElseThrow();
     }
 
-    private void edit(long id, String stop, StopEdits.Scope scope, StopField field, String value) {
-        Map<StopField, String> values = Collections.singletonMap(field, value);
-        jobs.edit(id, "x", stopEdits.set(List.of(stop), scope, values), person("mira"));
+    private void edit(long id, String stop, Scope scope, String word, String value) {
+        JobService.Edit edit = valueEdits.ofStops(List.of(stop), scope, Map.of(word, value));
+        jobs.edit(id, "x", edit, person("mira"));
     }
 }

@@ -8,10 +8,10 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
 import dev.oleander.proof.Severity;
+import dev.oleander.value.ValueException;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
-import dev.oleander.web.job.StopEdits.Scope;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
 import dev.oleander.web.release.ReleaseWish;
@@ -33,7 +33,7 @@ import tools.jackson.databind.JsonNode;
 /** Jobs on the wire machine, from the drawing to the release. */
 class WireJobTest extends WebTest {
 
-    @Autowired private WireEdits edits;
+    @Autowired private ValueEdits edits;
     @Autowired private RunEdits runEdits;
     @Autowired private ReleaseService releases;
 
@@ -41,12 +41,12 @@ class WireJobTest extends WebTest {
         return jobs.edit(job, "edit", edit, person("mira")).result();
     }
 
-    private JobResult set(long job, String stop, WireField field, String text) {
-        return edit(job, edits.set(List.of(stop), Scope.ALL, field, text));
+    private JobResult set(long job, String stop, String word, String text) {
+        return edit(job, edits.ofStops(List.of(stop), Scope.ALL, Map.of(word, text)));
     }
 
-    private JobResult setJob(long job, WireJobField field, String text) {
-        return edit(job, b -> b.document().with(WIRE, field.set(b.document().choices(WIRE), text)));
+    private JobResult setJob(long job, String word, String text) {
+        return edit(job, edits.ofJob(word, text));
     }
 
     private static WireSettings settings(JobResult result, String subject) {
@@ -63,14 +63,13 @@ class WireJobTest extends WebTest {
     void valuesOfAStopAreSetTakenBackAndTellWhereTheyComeFrom() {
         long job = makeWireJob("shim_punch_die", "Values", 40);
         String stop = first(jobs.view(job).result());
-        JobResult held = set(job, stop, WireField.HOLD, "2*1.5");
+        JobResult held = set(job, stop, "hold", "2*1.5");
         assertThat(settings(held, stop).hold()).isEqualTo(3);
-        assertThat(set(job, stop, WireField.SLUG, "drop").run().stops()).hasSize(1);
-        JobResult back = set(job, stop, WireField.SLUG, null);
+        assertThat(set(job, stop, "slug", "drop").run().stops()).hasSize(1);
+        JobResult back = set(job, stop, "slug", "");
         assertThat(settings(back, stop).slug()).isEqualTo(SlugHandling.HOLD_LATER);
-        assertThat(set(job, stop, WireField.FINISH, "fine").run().stops().get(0).passes())
-                .hasSize(5);
-        assertThat(settings(set(job, stop, WireField.ANGLE, "w*4"), stop).taper().usualAngle())
+        assertThat(set(job, stop, "finish", "fine").run().stops().get(0).passes()).hasSize(5);
+        assertThat(settings(set(job, stop, "angle", "w*4"), stop).taper().usualAngle())
                 .as("w is the wire")
                 .isEqualTo(1);
     }
@@ -79,19 +78,20 @@ class WireJobTest extends WebTest {
     void whatCannotBeCutIsNotTaken() {
         long job = makeWireJob("shim_punch_die", "Refused", 40);
         String stop = first(jobs.view(job).result());
-        assertThatThrownBy(() -> set(job, stop, WireField.ANGLE, "-12"))
+        assertThatThrownBy(() -> set(job, stop, "angle", "-12"))
                 .isInstanceOf(RefusedEditException.class)
                 .hasMessageContaining("the taper of -12° closes the upper contour");
-        assertThatThrownBy(() -> set(job, stop, WireField.HOLE, "200 200"))
+        assertThatThrownBy(() -> set(job, stop, "hole", "200 200"))
                 .isInstanceOf(RefusedEditException.class)
                 .hasMessageContaining("no start hole is in reach");
-        assertThatThrownBy(() -> set(job, stop, WireField.HOLE, "nearby"))
-                .isInstanceOf(RefusedEditException.class)
+        assertThatThrownBy(() -> set(job, stop, "hole", "nearby"))
+                .isInstanceOf(ValueException.class)
                 .hasMessageContaining("is no place");
-        assertThatThrownBy(() -> set(job, stop, WireField.SLUG, "melt"))
-                .isInstanceOf(RefusedEditException.class);
-        assertThatThrownBy(() -> set(job, stop, WireField.MATCHING, "corners"))
-                .isInstanceOf(RefusedEditException.class)
+        assertThatThrownBy(() -> set(job, stop, "slug", "melt"))
+                .isInstanceOf(ValueException.class)
+                .hasMessageContaining("\"melt\" is no handling of the slug: drop, ");
+        assertThatThrownBy(() -> set(job, stop, "matching", "corners"))
+                .isInstanceOf(ValueException.class)
                 .hasMessageContaining("upper contour first");
         assertThat(jobs.view(job).result().document().choices(WIRE).stops()).isEmpty();
     }
@@ -107,12 +107,12 @@ class WireJobTest extends WebTest {
                         .findFirst()
                         .orElseThrow();
         String stop = square.id() + ".1";
-        JobResult single = set(job, stop, WireField.ELEMENTS, "1: 0; 3: 0; 5: 0; 7: 0");
+        JobResult single = set(job, stop, "elements", "1: 0; 3: 0; 5: 0; 7: 0");
         assertThat(settings(single, stop).taper().elements()).hasSize(4);
-        assertThatThrownBy(() -> set(job, stop, WireField.ELEMENTS, "first: 2"))
+        assertThatThrownBy(() -> set(job, stop, "elements", "first: 2"))
                 .hasMessageContaining("first");
-        set(job, stop, WireField.ELEMENTS, null);
-        JobResult holds = set(job, stop, WireField.HOLD_AT, "+30");
+        set(job, stop, "elements", "");
+        JobResult holds = set(job, stop, "holdAt", "+30");
         assertThat(settings(holds, stop).slug()).isEqualTo(SlugHandling.HOLDS);
         assertThat(settings(holds, stop).holdAt()).hasSize(1);
     }
@@ -127,19 +127,19 @@ class WireJobTest extends WebTest {
                         .findFirst()
                         .orElseThrow();
         String stop = square.id() + ".1";
-        set(job, stop, WireField.ANGLE, "1");
-        set(job, stop, WireField.ELEMENTS, "+2: 1");
-        JobResult angles = set(job, stop, WireField.ELEMENTS, "+4: 0.5*2");
+        set(job, stop, "angle", "1");
+        set(job, stop, "elements", "+2: 1");
+        JobResult angles = set(job, stop, "elements", "+4: 0.5*2");
         assertThat(angles.document().choices(WIRE).stops().get(square.id()).taper().elements())
                 .containsOnlyKeys(1, 3);
-        assertThatThrownBy(() -> set(job, stop, WireField.ELEMENTS, "+3: steep"))
+        assertThatThrownBy(() -> set(job, stop, "elements", "+3: steep"))
                 .hasMessageContaining("steep");
-        set(job, stop, WireField.ELEMENTS, null);
-        set(job, stop, WireField.CORNER_OF, "+2");
-        JobResult corners = set(job, stop, WireField.CORNER_OF, "+4");
+        set(job, stop, "elements", "");
+        set(job, stop, "cornerOf", "+2");
+        JobResult corners = set(job, stop, "cornerOf", "+4");
         assertThat(corners.document().choices(WIRE).stops().get(square.id()).taper().cornerOf())
                 .containsOnlyKeys(1, 3);
-        JobResult without = set(job, stop, WireField.CORNER_OF, "+2");
+        JobResult without = set(job, stop, "cornerOf", "+2");
         assertThat(without.document().choices(WIRE).stops().get(square.id()).taper().cornerOf())
                 .as("pointed at twice")
                 .containsOnlyKeys(3);
@@ -151,21 +151,21 @@ class WireJobTest extends WebTest {
         JobResult result = jobs.view(job).result();
         String stop = first(result);
         int visits = result.run().stops().size();
-        set(job, stop, WireField.COLUMNS, "2+1");
-        JobResult row = set(job, stop, WireField.PITCH_X, "200");
+        set(job, stop, "columns", "2+1");
+        JobResult row = set(job, stop, "pitchX", "200");
         assertThat(Wires.plan(row).orElseThrow().copies()).hasSize(3);
         assertThat(row.run().stops()).hasSize(3 * visits);
         assertThat(row.run().layout().placed()).as("parts").isEqualTo(1);
         assertThat(row.proof().findings())
                 .filteredOn(f -> f.severity() == Severity.MUST_FIX)
                 .isEmpty();
-        assertThatThrownBy(() -> set(job, stop, WireField.ROWS, "1.5"))
+        assertThatThrownBy(() -> set(job, stop, "rows", "1.5"))
                 .hasMessageContaining("not a whole number");
-        assertThatThrownBy(() -> set(job, stop, WireField.COLUMNS, "0"))
-                .hasMessageContaining("Columns");
-        JobResult round = set(job, stop, WireField.ROUND_COUNT, "4");
+        assertThatThrownBy(() -> set(job, stop, "columns", "0"))
+                .hasMessageContaining("number of columns");
+        JobResult round = set(job, stop, "roundCount", "4");
         assertThat(Wires.plan(round).orElseThrow().copies()).as("instead of the row").hasSize(4);
-        JobResult none = set(job, stop, WireField.ROUND_COUNT, null);
+        JobResult none = set(job, stop, "roundCount", "");
         assertThat(Wires.plan(none).orElseThrow().copies()).hasSize(3);
     }
 
@@ -174,8 +174,8 @@ class WireJobTest extends WebTest {
         long job = makeWireJob("shim_punch_die", "Too far", 40);
         edit(job, b -> b.document().withSheet(SheetField.STOCK.set(b.document().sheet(), "sheet")));
         String stop = first(jobs.view(job).result());
-        set(job, stop, WireField.PITCH_X, "900");
-        assertThatThrownBy(() -> set(job, stop, WireField.COLUMNS, "4"))
+        set(job, stop, "pitchX", "900");
+        assertThatThrownBy(() -> set(job, stop, "columns", "4"))
                 .isInstanceOf(RefusedEditException.class)
                 .hasMessageContaining("beyond the edge of the stock");
         assertThat(Wires.plan(jobs.view(job).result()).orElseThrow().copies()).hasSize(1);
@@ -187,17 +187,17 @@ class WireJobTest extends WebTest {
     void aSetAndCopiesRoundACentre() {
         long job = makeWireJob("shim_punch_die", "Set", 40);
         String contour = jobs.view(job).result().reading().cut().findFirst().orElseThrow().id();
-        setJob(job, WireJobField.SET, contour);
-        JobResult set = setJob(job, WireJobField.CLEARANCE, "0.02");
+        setJob(job, "set", contour);
+        JobResult set = setJob(job, "clearance", "0.02");
         assertThat(settings(set, contour + ".1").kind()).isEqualTo(WireKind.OPENING);
         assertThat(settings(set, contour + ".2").kind()).isEqualTo(WireKind.PUNCH);
-        setJob(job, WireJobField.SET, contour);
-        JobResult round = setJob(job, WireJobField.COUNT, "4");
+        setJob(job, "set", contour);
+        JobResult round = setJob(job, "round.count", "4");
         assertThat(round.run().layout().placements()).hasSize(4);
         assertThat(round.document().choices(WIRE).round().angle().value()).isEqualTo(90);
-        assertThatThrownBy(() -> setJob(job, WireJobField.CENTRE, "5"))
-                .isInstanceOf(RefusedEditException.class);
-        assertThat(setJob(job, WireJobField.COUNT, "").document().choices(WIRE).round()).isNull();
+        assertThatThrownBy(() -> setJob(job, "round.centre", "5"))
+                .isInstanceOf(ValueException.class);
+        assertThat(setJob(job, "round.count", "").document().choices(WIRE).round()).isNull();
     }
 
     @Test
@@ -240,7 +240,7 @@ class WireJobTest extends WebTest {
     void aSetIsReleasedWithItsPaper() throws IOException {
         long job = makeWireJob("shim_punch_die", "Released", 40);
         String contour = jobs.view(job).result().reading().cut().findFirst().orElseThrow().id();
-        setJob(job, WireJobField.SET, contour);
+        setJob(job, "set", contour);
         Release release = releases.release(job, person("mira"));
         assertThat(release.program()).contains("G41 D21", "M60 L3", "M50", "M00 (hold the slug");
         assertThat(release.greatestDeviation()).isLessThan(1e-3);
@@ -281,11 +281,11 @@ class WireJobTest extends WebTest {
         long job = makeWireJob("shim_punch_die", "Kept", 40);
         String stop = first(jobs.view(job).result());
         PageClient pages = new PageClient(port).signedIn("mira");
-        String at = "/jobs/%d/cuts/wire-recipes/".formatted(job);
+        String at = "/jobs/%d/cuts/recipes/".formatted(job);
         assertThat(pages.post(at + "save", Map.of("name", "none", "stop", stop)).statusCode())
                 .as("nothing is set that could be kept")
                 .isEqualTo(422);
-        set(job, stop, WireField.HOLD, "2.2");
+        set(job, stop, "hold", "2.2");
         assertThat(
                         pages.post(
                                         at + "save",
@@ -296,14 +296,14 @@ class WireJobTest extends WebTest {
         assertThat(kept.hold()).isEqualTo(2.2);
         assertThat(kept.sources()).containsEntry("hold", Source.RECIPE);
         long other = makeWireJob("shim_punch_die", "Given", 40);
-        String there = "/jobs/%d/cuts/wire-recipes/".formatted(other);
-        pages.post(there + "give", Map.of("name", "short holds"));
+        String there = "/jobs/%d/cuts/recipes/".formatted(other);
+        pages.post(there + "use", Map.of("name", "short holds"));
         assertThat(settings(jobs.view(other).result(), stop).hold()).isEqualTo(2.2);
         pages.post(there + "drop", Map.of("name", "short holds"));
         assertThat(settings(jobs.view(other).result(), stop).hold()).isEqualTo(5);
         assertThat(pages.get("/recipes").body())
-                .contains("short holds", "hold 2.2 mm", "for every opening");
-        pages.post("/recipes/wire/delete", Map.of("name", "short holds"));
+                .contains("short holds", "width of the hold 2.2 mm");
+        pages.post("/recipes/delete", Map.of("work", "wire", "name", "short holds"));
         assertThat(pages.get("/recipes").body()).doesNotContain("short holds");
     }
 
@@ -313,15 +313,15 @@ class WireJobTest extends WebTest {
         String stop = first(jobs.view(job).result());
         PageClient pages = new PageClient(port).signedIn("mira");
         edit(job, b -> Orders.by(b.document(), WIRE, "passByPass"));
-        String save = "/jobs/%d/cuts/wire-recipes/save".formatted(job);
+        String save = "/jobs/%d/cuts/recipes/save".formatted(job);
         Map<String, String> form = Map.of("name", "in passes", "order", "true", "stop", stop);
         assertThat(pages.post(save, form).statusCode()).isEqualTo(200);
         long other = makeWireJob("shim_punch_die", "Takes it up", 40);
-        pages.post("/jobs/%d/cuts/wire-recipes/give".formatted(other), Map.of("name", "in passes"));
+        pages.post("/jobs/%d/cuts/recipes/use".formatted(other), Map.of("name", "in passes"));
         assertThat(jobs.view(other).result().document().choices(WIRE).order())
                 .isEqualTo(WireOrder.PASS_BY_PASS);
         assertThat(pages.get("/recipes").body()).contains("order pass by pass");
-        pages.post("/recipes/wire/delete", Map.of("name", "in passes"));
+        pages.post("/recipes/delete", Map.of("work", "wire", "name", "in passes"));
         edit(job, b -> b.document().rerun(WIRE, r -> r.inSequence(List.of(stop))));
         HttpResponse<String> refused = pages.post(save, form);
         assertThat(refused.statusCode()).isEqualTo(422);
@@ -334,7 +334,7 @@ class WireJobTest extends WebTest {
         edit(job, b -> b.document().withOrder(b.document().order().withQuantity(3)));
         Release called = releases.release(job, person("mira"));
         assertThat(called.program()).contains("M98 P7001").contains("O7001");
-        setJob(job, WireJobField.CALLS, "false");
+        setJob(job, "calls", "false");
         Release written = releases.release(job, person("mira"));
         assertThat(written.program()).doesNotContain("M98");
         assertThat(written.program().length()).isGreaterThan(called.program().length());

@@ -441,14 +441,13 @@ class WorkContractTest extends WebTest {
         String left = stopAt(job, LEFT).get("id").asString();
         String right = stopAt(job, RIGHT).get("id").asString();
         set(job, left, kind.value, kind.typed);
-        String recipes = kind == Kind.WIRE ? "wire-recipes" : "recipes";
         String name = "Contract " + kind;
-        taken(edit(job, recipes + "/save", Map.of("stop", left, "name", name)));
-        taken(edit(job, recipes + "/give", Map.of("stop", right, "name", name)));
+        taken(edit(job, "recipes/save", Map.of("stop", left, "name", name)));
+        taken(edit(job, "recipes/give", Map.of("stop", right, "name", name)));
         JsonNode given = stopAt(job, RIGHT);
         assertThat(given.get("overRun").asDouble()).isEqualTo(2.5);
         assertThat(given.get("sources").get(kind.value).asString()).isEqualTo("recipe");
-        taken(edit(job, recipes + "/drop", Map.of("name", name)));
+        taken(edit(job, "recipes/drop", Map.of("name", name)));
         assertThat(stopAt(job, RIGHT).get("overRun").asDouble()).isNotEqualTo(2.5);
     }
 

@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.oleander.machine.Compensation;
 import dev.oleander.plan.CornerForm;
 import dev.oleander.plan.Recipe;
-import dev.oleander.plan.Recipe.Kind;
 import dev.oleander.plan.Recipe.Rule;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
@@ -15,7 +14,9 @@ import dev.oleander.quantity.Typed;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.ShopRecipe.Use;
 import dev.oleander.web.job.ShopRecipes;
+import dev.oleander.work.sheet.plan.CutKind;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
@@ -32,18 +33,19 @@ class RecipesTest extends WebTest {
 
     @AfterEach
     void none() {
-        sql.update("delete from shop_recipe");
+        sql.update("delete from recipe");
     }
 
     private void keep(String name, Rule rule, String process, boolean automatic) {
-        recipes.save(new Recipe(name, rule, LONG), process, automatic, person("mira"));
+        recipes.save(
+                SHEET, new Recipe<>(name, rule, LONG), new Use(process, automatic), person("mira"));
     }
 
     @Test
     void newJobsTakeUpTheRecipesOfTheirProcess() {
-        keep("laser holes", new Rule(Kind.HOLE, null, 12.0), "laser", true);
-        keep("plasma holes", new Rule(Kind.HOLE, null, 12.0), "plasma", true);
-        keep("by hand only", null, null, false);
+        keep("laser holes", new Rule(CutKind.HOLE.word(), null, 12.0), "laser", true);
+        keep("plasma holes", new Rule(CutKind.HOLE.word(), null, 12.0), "plasma", true);
+        keep("by hand only", null, "", false);
         long job = makeJob("cleat_backing_plate", "With recipes", 1);
         var plan = jobs.view(job).document().choices(SHEET);
         assertThat(plan.recipes()).extracting(Recipe::name).containsExactly("laser holes");
@@ -58,34 +60,34 @@ class RecipesTest extends WebTest {
                         .withCorners(CornerForm.LOOP)
                         .withFilm(true)
                         .withPasses(Typed.of(3));
-        recipes.save(new Recipe("everything", null, all), null, false, person("mira"));
+        recipes.save(SHEET, new Recipe<>("everything", null, all), Use.WHEN_ASKED, person("mira"));
         String page = new PageClient(port).signedIn("mira").get("/recipes").body();
         assertThat(page)
-                .contains("over-run 2 mm", "offset by the controller", "looped", "passes 3")
-                .contains("burns the film first");
+                .contains("over-run 2 mm", "compensation controller", "form of corners loop")
+                .contains("number of passes 3", "burning the film first yes");
     }
 
     @Test
     void aChangeOfTheShopsRecipeChangesNoJob() {
-        keep("holes", new Rule(Kind.HOLE, null, 12.0), null, true);
+        keep("holes", new Rule(CutKind.HOLE.word(), null, 12.0), "", true);
         long job = makeJob("cleat_backing_plate", "Own copy", 1);
-        recipes.delete("holes");
+        recipes.delete(SHEET, "holes");
         assertThat(jobs.view(job).document().choices(SHEET).recipes()).hasSize(1);
     }
 
     @Test
     void whatFitsNothingOrSaysNothingIsRefused() {
-        assertThatThrownBy(() -> keep("a", new Rule(Kind.HOLE, 12.0, 8.0), null, true))
+        assertThatThrownBy(() -> keep("a", new Rule(CutKind.HOLE.word(), 12.0, 8.0), "", true))
                 .isInstanceOf(RefusedEditException.class)
                 .hasMessageContaining("fits nothing");
-        assertThatThrownBy(() -> keep("b", null, null, true)).hasMessageContaining("needs a rule");
-        assertThatThrownBy(() -> keep(" ", null, null, false)).hasMessageContaining("name");
+        assertThatThrownBy(() -> keep("b", null, "", true)).hasMessageContaining("needs a rule");
+        assertThatThrownBy(() -> keep(" ", null, "", false)).hasMessageContaining("name");
         assertThatThrownBy(
                         () ->
                                 recipes.save(
-                                        new Recipe("c", null, StopChoice.NOTHING),
-                                        null,
-                                        false,
+                                        SHEET,
+                                        new Recipe<>("c", null, StopChoice.NOTHING),
+                                        Use.WHEN_ASKED,
                                         person("mira")))
                 .hasMessageContaining("Nothing is set");
         assertThat(recipes.all()).isEmpty();
@@ -93,28 +95,31 @@ class RecipesTest extends WebTest {
 
     @Test
     void aRuleIsChangedOnItsPageAndAWrongOneIsNamed() {
-        keep("slots", null, null, false);
+        keep("slots", null, "", false);
         PageClient pages = new PageClient(port).signedIn("mira");
         Map<String, String> rule =
                 Map.of(
-                        "name", "slots", "kind", "opening", "over", "10", "below", "60", "process",
-                        "plasma", "onNew", "true");
+                        "work", "sheet", "name", "slots", "kind", "opening", "over", "10", "below",
+                        "60", "process", "plasma", "onNew", "true");
         assertThat(pages.post("/recipes/rule", rule).statusCode()).isEqualTo(302);
-        assertThat(recipes.require("slots").rule()).isEqualTo(new Rule(Kind.OPENING, 10.0, 60.0));
+        assertThat(recipes.require(SHEET, "slots").rule())
+                .isEqualTo(new Rule(CutKind.OPENING.word(), 10.0, 60.0));
         Map<String, String> wrong =
                 Map.of(
-                        "name", "slots", "kind", "opening", "over", "wide", "below", "", "process",
-                        "");
+                        "work", "sheet", "name", "slots", "kind", "opening", "over", "wide",
+                        "below", "", "process", "");
         var answer = pages.post("/recipes/rule", wrong);
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("wide");
-        assertThat(pages.post("/recipes/delete", Map.of("name", "none")).statusCode())
+        assertThat(
+                        pages.post("/recipes/delete", Map.of("work", "sheet", "name", "none"))
+                                .statusCode())
                 .isEqualTo(404);
     }
 
     @Test
     void recipesAreGivenUsedAndTakenOffOnTheBench() {
-        keep("long", new Rule(Kind.OUTLINE, null, null), null, false);
+        keep("long", new Rule(CutKind.OUTLINE.word(), null, null), "", false);
         long job = makeJob("cleat_backing_plate", "On the bench", 1);
         PageClient pages = new PageClient(port).signedIn("mira");
         String at = "/jobs/%d/cuts/recipes/".formatted(job);

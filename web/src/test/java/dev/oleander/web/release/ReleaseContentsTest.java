@@ -22,8 +22,8 @@ import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.OrderField;
-import dev.oleander.web.job.StopEdits;
-import dev.oleander.web.job.StopField;
+import dev.oleander.web.job.Scope;
+import dev.oleander.web.job.ValueEdits;
 import java.awt.image.BufferedImage;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -40,7 +40,7 @@ import tools.jackson.databind.JsonNode;
 class ReleaseContentsTest extends WebTest {
 
     @Autowired private ReleaseService releases;
-    @Autowired private StopEdits stopEdits;
+    @Autowired private ValueEdits valueEdits;
 
     private long job(String name) {
         long id = makeJob("cleat_backing_plate", name, 3);
@@ -184,8 +184,7 @@ class ReleaseContentsTest extends WebTest {
         jobs.edit(
                 job,
                 "over-run",
-                stopEdits.set(
-                        List.of(outline), StopEdits.Scope.COPY, Map.of(StopField.OVER_RUN, "2")),
+                valueEdits.ofStops(List.of(outline), Scope.COPY, Map.of("overRun", "2")),
                 person("mira"));
         released(job);
         RevisionChanges changes =

@@ -57,13 +57,19 @@ final class FeatureCutter {
     }
 
     /** What holds for the whole job, and how its machine is worked with. */
-    record Ways(PlanChoices choices, Habits habits) {}
+    record Ways(PlanChoices choices, Habits habits) {
+
+        /** What the recipes say of a feature. */
+        StopChoice recipe(Feature feature) {
+            return choices.recipeFor(feature, CutKind.of(feature).word());
+        }
+    }
 
     /** Whether a hole is drilled later, be its centre marked or not. */
     boolean isDrilled(Feature feature, StopChoice choice) {
         SmallHoles rule = ways.choices().smallHoles();
         boolean byRule = rule == SmallHoles.MARK || rule == SmallHoles.DRILL;
-        StopChoice all = choice.over(ways.choices().recipeFor(feature));
+        StopChoice all = choice.over(ways.recipe(feature));
         if (!byRule || all.side() != null) {
             return false;
         }
@@ -117,7 +123,7 @@ final class FeatureCutter {
         Work(Feature feature, StopChoice here, Turn turn) {
             this.feature = feature;
             this.here = here;
-            this.recipe = ways.choices().recipeFor(feature);
+            this.recipe = ways.recipe(feature);
             this.choice = here.over(recipe);
             this.turn = turn;
             this.kind = isDrilled(feature, here) ? Stop.Kind.MARK : kindOf(feature);

@@ -5,6 +5,7 @@ import dev.oleander.geometry.Box;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
+import dev.oleander.plan.Decisions;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.order.Heat;
@@ -26,7 +27,16 @@ record SheetTask(
                 && machine.equals(other.machine)
                 && order.equals(other.order)
                 && sheet.equals(other.sheet)
-                && choices.withStopsOf(other.choices).equals(other.choices);
+                && withStopsOf(other).equals(other.choices);
+    }
+
+    private PlanChoices withStopsOf(SheetTask other) {
+        return choices.with(
+                new Decisions<>(
+                        choices.run().withEventsOf(other.choices.run()),
+                        other.choices.stops(),
+                        choices.recipes(),
+                        choices.given()));
     }
 
     TravelTime travelTime() {

@@ -6,7 +6,6 @@ import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.WireRow;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Source;
-import dev.oleander.plan.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import java.util.List;
@@ -52,19 +51,10 @@ final class SettingsResolver {
     }
 
     private Layers layers(Feature feature, int copy, WireKind kind) {
-        WireChoice all = choices.stops().getOrDefault(feature.id(), WireChoice.NOTHING);
-        WireChoice own =
-                choices.stops().getOrDefault(Stop.id(feature.id(), copy), WireChoice.NOTHING);
-        WireChoice recipe = WireChoice.NOTHING;
-        String byHand = choices.given().get(feature.id());
-        for (WireRecipe r : choices.recipes()) {
-            if (r.name().equals(byHand)) {
-                recipe = r.choice().over(recipe);
-            } else if (r.kind() == kind) {
-                recipe = recipe.over(r.choice());
-            }
-        }
-        return new Layers(own.over(all), recipe, choices.all());
+        return new Layers(
+                choices.of(feature.id(), copy),
+                choices.recipeFor(feature, kind.word()),
+                choices.all());
     }
 
     /** What a person set for a stop, over the recipe and the job. */

@@ -1,6 +1,7 @@
 package dev.oleander.work.wire.plan;
 
 import dev.oleander.drawing.revise.Carrying;
+import dev.oleander.plan.Choice;
 
 /**
  * What a person set for a stop of a wire machine, in groups.
@@ -14,7 +15,8 @@ public record WireChoice(
         SlugChoice slug,
         TaperChoice taper,
         UpperChoice upper,
-        RepeatChoice repeat) {
+        RepeatChoice repeat)
+        implements Choice<WireChoice> {
 
     public static final WireChoice NOTHING =
             new WireChoice(
@@ -33,11 +35,12 @@ public record WireChoice(
         repeat = repeat == null ? RepeatChoice.NOTHING : repeat;
     }
 
+    @Override
     public boolean isNothing() {
         return equals(NOTHING);
     }
 
-    /** Values set here, before those of {@code other}. */
+    @Override
     public WireChoice over(WireChoice other) {
         return new WireChoice(
                 entry.over(other.entry),
@@ -48,7 +51,7 @@ public record WireChoice(
                 repeat.equals(RepeatChoice.NOTHING) ? other.repeat : repeat);
     }
 
-    /** What makes sense for other contours too: not where on this one something lies. */
+    @Override
     public WireChoice asRecipe() {
         return new WireChoice(
                 entry.withHole(null).withStart(null),
@@ -59,10 +62,9 @@ public record WireChoice(
                 RepeatChoice.NOTHING);
     }
 
-    /**
-     * The rest of {@link #asRecipe}: where on this contour something lies, and what is above it.
-     */
-    public WireChoice places() {
+    /** Where on this contour something lies, and what is above it. */
+    @Override
+    public WireChoice ofPlace() {
         return new WireChoice(
                 EntryChoice.NOTHING.withHole(entry.hole()).withStart(entry.start()),
                 PassChoice.NOTHING,
@@ -72,11 +74,9 @@ public record WireChoice(
                 repeat);
     }
 
-    /**
-     * The same for what the feature of a key became in a new version of the drawing. When the
-     * contour above it moved or is gone, the feature is stale.
-     */
-    WireChoice carried(String key, Carrying to) {
+    /** When the contour above it moved or is gone, the feature is stale. */
+    @Override
+    public WireChoice carried(String key, Carrying to) {
         UpperChoice above = upper == null ? null : upper.carried(key, to).orElse(null);
         if (upper != null && !to.isSame(upper.feature())) {
             to.makeStale(key);

@@ -2,23 +2,22 @@ package dev.oleander.work.wire.plan;
 
 import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.plan.Choices;
+import dev.oleander.plan.Decisions;
+import dev.oleander.plan.Recipe;
 import dev.oleander.plan.RunChoices;
 import dev.oleander.quantity.Typed;
 import dev.oleander.quantity.Worded;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 
 /**
  * Everything people decided about the plan of a job on a wire machine.
  *
  * @param wire of the cut book; null: the first it has
  * @param finish of the cut book for the whole job; null: the one with the most passes but one
- * @param run its order by the words of {@link WireOrder}, unattended first where nothing is said
+ * @param run its order by the words of {@link WireOrder}, unattended first where nothing is said;
+ *     see {@link Decisions} for stops and recipes
  * @param all values for every stop, where nothing else is set
- * @param stops choices by feature for all copies, or by stop for one
- * @param recipes ways to cut kinds of features; of several that fit, the earlier one decides
- * @param given names of recipes given to features by hand, by feature
  * @param round copies round a centre; null: rows and columns as the sheet says
  * @param calls whether equal copies are written as one subprogram
  * @param clearance between punch and die on each side, mm, for sets cut from one contour
@@ -30,13 +29,13 @@ public record WireChoices(
         RunChoices run,
         WireChoice all,
         Map<String, WireChoice> stops,
-        List<WireRecipe> recipes,
+        List<Recipe<WireChoice>> recipes,
         Map<String, String> given,
         CopyChoice round,
         Boolean calls,
         Typed clearance,
         List<String> sets)
-        implements Choices<WireChoices> {
+        implements Choices<WireChoices, WireChoice> {
 
     public static final WireChoices NOTHING =
             new WireChoices(null, null, null, null, null, null, null, null, null, null, null);
@@ -61,19 +60,29 @@ public record WireChoices(
     }
 
     @Override
-    public WireChoices carried(Carrying to) {
+    public WireChoice nothing() {
+        return WireChoice.NOTHING;
+    }
+
+    @Override
+    public WireChoices with(Decisions<WireChoice> to) {
         return new WireChoices(
                 wire,
                 finish,
-                run.carried(to),
+                to.run(),
                 all,
-                to.keys(stops, (key, choice) -> choice.carried(key, to)),
-                recipes,
-                to.keys(given),
+                to.stops(),
+                to.recipes(),
+                to.given(),
                 round,
                 calls,
                 clearance,
-                to.keys(sets));
+                sets);
+    }
+
+    @Override
+    public WireChoices carried(Carrying to) {
+        return Choices.super.carried(to).withSets(clearance, to.keys(sets));
     }
 
     public WireChoices withWire(String value) {
@@ -86,12 +95,6 @@ public record WireChoices(
                 wire, value, run, all, stops, recipes, given, round, calls, clearance, sets);
     }
 
-    @Override
-    public WireChoices withRun(RunChoices value) {
-        return new WireChoices(
-                wire, finish, value, all, stops, recipes, given, round, calls, clearance, sets);
-    }
-
     /** By a rule. */
     public WireChoices withOrder(WireOrder rule) {
         return withRun(run.by(rule.word()));
@@ -100,23 +103,6 @@ public record WireChoices(
     public WireChoices withAll(WireChoice value) {
         return new WireChoices(
                 wire, finish, run, value, stops, recipes, given, round, calls, clearance, sets);
-    }
-
-    /** Replaces what is set under a key; nothing set removes it. */
-    public WireChoices withStop(String key, WireChoice choice) {
-        Map<String, WireChoice> changed = new TreeMap<>(stops);
-        if (choice.isNothing()) {
-            changed.remove(key);
-        } else {
-            changed.put(key, choice);
-        }
-        return new WireChoices(
-                wire, finish, run, all, changed, recipes, given, round, calls, clearance, sets);
-    }
-
-    public WireChoices withRecipes(List<WireRecipe> value, Map<String, String> toFeatures) {
-        return new WireChoices(
-                wire, finish, run, all, stops, value, toFeatures, round, calls, clearance, sets);
     }
 
     public WireChoices withRound(CopyChoice value) {

@@ -228,7 +228,7 @@ class WaysToCutTest {
                 StopChoice.NOTHING
                         .withLeadIn(LeadChoice.NOTHING.withKind(LeadKind.LINE))
                         .withOverRun(Typed.of(2));
-        Recipe holes = new Recipe("small", new Recipe.Rule(Recipe.Kind.HOLE, null, 8.0), line);
+        Recipe<StopChoice> holes = new Recipe<>("small", new Recipe.Rule("hole", null, 8.0), line);
         PlanChoices choices =
                 PlanChoices.defaults()
                         .withRecipes(List.of(holes))

@@ -24,7 +24,7 @@ class WireChoiceTest {
                         .withTaper(TaperChoice.NOTHING.withAngle(Typed.of(1)))
                         .withRepeat(RepeatChoice.NOTHING.withColumns(Typed.of(3)));
         WireChoice recipe = set.asRecipe();
-        WireChoice places = set.places();
+        WireChoice places = set.ofPlace();
         assertThat(recipe.over(places)).as("nothing is lost").isEqualTo(set);
         assertThat(places.over(recipe)).isEqualTo(set);
         assertThat(recipe.repeat()).isEqualTo(RepeatChoice.NOTHING);

@@ -15,6 +15,7 @@ import dev.oleander.geometry.fit.FlatShapes;
 import dev.oleander.machine.WireRow;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
+import dev.oleander.plan.Recipe;
 import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.Source;
 import dev.oleander.plan.Stop;
@@ -443,15 +444,14 @@ class WirePlannerTest {
                         .filter(f -> f.circleDiameter().isPresent())
                         .findFirst()
                         .orElseThrow();
-        WireRecipe recipe =
-                new WireRecipe(
+        Recipe<WireChoice> recipe =
+                new Recipe<>(
                         "narrow holds",
-                        WireKind.OPENING,
-                        WireChoice.NOTHING.withSlug(SlugChoice.NOTHING.withHold(Typed.of(1.2))),
-                        null);
+                        new Recipe.Rule("opening", null, null),
+                        WireChoice.NOTHING.withSlug(SlugChoice.NOTHING.withHold(Typed.of(1.2))));
         WireChoices choices =
                 WireChoices.NOTHING
-                        .withRecipes(List.of(recipe), Map.of())
+                        .withRecipes(List.of(recipe))
                         .withAll(
                                 WireChoice.NOTHING.withEntry(
                                         EntryChoice.NOTHING.withOverlap(Typed.of(0.4))))

@@ -1,0 +1,28 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.plan.Stop;
+import dev.oleander.web.job.JobResult;
+import dev.oleander.work.Work;
+import java.util.List;
+import java.util.Set;
+
+/** What the bench shows of one kind of work. One bean for each kind. */
+public interface WorkPages {
+
+    Work<?, ?> kind();
+
+    /** Template with what the table has for it alone: fragments views, tools and legend. */
+    String template();
+
+    /** What the thickness of the material is called. */
+    String thickness();
+
+    /** Values of the bed, by their words, that mean nothing to it. */
+    Set<String> withoutOnBed();
+
+    /** The values of selected stops, of which there is at least one. */
+    List<SlipSection> ofStops(JobResult result, List<Stop> stops, EditError error);
+
+    /** The values of the whole job. */
+    List<SlipSection> ofJob(JobResult result, EditError error);
+}
