@@ -308,18 +308,19 @@ public final class Value<T> {
 
     /** What it says where it is set, for people: length of the lead-in 5 mm. */
     public Optional<String> sentence(T of) {
-        return get(of).map(text -> name + " " + wording(text) + unitAfter());
+        return get(of).map(text -> name + wording(text) + unitAfter());
     }
 
     private String wording(String text) {
         if (form instanceof Form.Words<T> words) {
-            return words.of(List.of()).stream()
-                    .filter(w -> w.value().equals(text))
-                    .map(Word::label)
-                    .findFirst()
-                    .orElse(text);
+            return ": "
+                    + words.of(List.of()).stream()
+                            .filter(w -> w.value().equals(text))
+                            .map(Word::label)
+                            .findFirst()
+                            .orElse(text);
         }
-        return text;
+        return " " + text;
     }
 
     private String unitAfter() {

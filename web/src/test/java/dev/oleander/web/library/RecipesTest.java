@@ -63,8 +63,8 @@ class RecipesTest extends WebTest {
         recipes.save(SHEET, new Recipe<>("everything", null, all), Use.WHEN_ASKED, person("mira"));
         String page = new PageClient(port).signedIn("mira").get("/recipes").body();
         assertThat(page)
-                .contains("over-run 2 mm", "compensation controller", "form of corners loop")
-                .contains("number of passes 3", "burning the film first yes");
+                .contains("over-run 2 mm", "compensation: controller", "form of corners: loop")
+                .contains("number of passes 3", "burning the film first: yes");
     }
 
     @Test

@@ -221,7 +221,7 @@ class SheetPages implements WorkPages {
             rows.add(fields.segments("corners"));
             cornerFeed().ifPresent(sentence -> rows.add(new Note(sentence)));
             rows.add(fields.typed("passes"));
-            rows.add(fields.segments("compensation"));
+            rows.add(fields.listed("compensation"));
             rows.add(fields.segments("film"));
             return rows;
         }
