@@ -166,8 +166,10 @@ final class HeldPieces {
         Map<String, Double> radius = new HashMap<>();
         for (Stop stop : run.stops()) {
             boolean parts = stop.side() != Side.INSIDE || !stop.tabs().isEmpty();
-            if (stop.kind() != Stop.Kind.MARK && (parts || taken.contains(stop.id()))) {
-                stop.row().ifPresent(row -> radius.put(stop.id(), row.kerf() / 2));
+            if (stop.kind() != Stop.Kind.MARK
+                    && stop.way().width() > 0
+                    && (parts || taken.contains(stop.id()))) {
+                radius.put(stop.id(), stop.way().width() / 2);
             }
         }
         List<Swath> swaths = new ArrayList<>();

@@ -36,7 +36,7 @@ public record Leftover(String stop, boolean gouge, Region region, double depth) 
         if (!follows) {
             return List.of();
         }
-        double half = stop.row().orElseThrow().kerf() / 2;
+        double half = stop.way().width() / 2;
         boolean outline = feature.kind() == Feature.Kind.OUTLINE;
         Contour path = new Contour(stop.path().orElseThrow().main());
         Contour wanted = feature.contour().transformed(placed);

@@ -130,7 +130,7 @@ public record MaterialState(List<FreePiece> pieces) {
             Part part = parts.get(stop.feature());
             boolean kept = part != null;
             Region drawn = kept ? part.region() : waste(features.get(stop.feature()));
-            double area = kept ? drawn.area() : wasteArea(drawn, stop.row().orElseThrow().kerf());
+            double area = kept ? drawn.area() : wasteArea(drawn, stop.way().width());
             if (area <= 0) {
                 // nothing but kerf
                 return Optional.empty();

@@ -1,10 +1,7 @@
 package dev.oleander.plan;
 
-import dev.oleander.geometry.Path;
-import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
 import dev.oleander.machine.Compensation;
-import dev.oleander.machine.CutRow;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,60 +9,184 @@ import java.util.Optional;
 /**
  * One entry of the run line: a feature of one copy with all its passes.
  *
- * @param id feature and copy, for example c3.2
- * @param number place in the order, from 1
- * @param name what it is, for people: Hole Ø 9
- * @param anticlockwise direction of travel
- * @param row data used; empty when the book has none
- * @param path empty when the stop is refused
+ * @param refusal why it cannot be worked as it is set; empty when it can
  * @param sources where each value comes from, by name
- * @param tabs along the main stretch of the path, in its order
- * @param shared stretches of the main path that an earlier stop has cut
- * @param compensation who moves the path off the drawn line
- * @param approach how the head comes from the stop before
  * @param remarks what was changed of what was wished for, and why; sentences
+ * @param work what only its kind of work has
  */
 public record Stop(
-        String id,
-        int number,
-        String feature,
-        String part,
-        int copy,
-        Kind kind,
-        String name,
-        Side side,
-        boolean anticlockwise,
-        Lead leadIn,
-        Lead leadOut,
-        double startAt,
-        double overRun,
+        Head head,
+        Way way,
         List<Pass> passes,
-        Optional<CutRow> row,
-        Optional<CutPath> path,
         Optional<Refusal> refusal,
         Map<String, Source> sources,
-        List<Tab> tabs,
-        List<Gap> shared,
-        Compensation compensation,
-        Approach approach,
-        List<String> remarks) {
+        List<String> remarks,
+        StopWork work) {
 
     public Stop {
         passes = List.copyOf(passes);
-        tabs = List.copyOf(tabs);
-        shared = List.copyOf(shared);
         remarks = List.copyOf(remarks);
     }
 
-    /** What kind of work it is. */
+    /** What kind of line it is worked along. */
     public enum Kind {
         PROFILE,
         LINE,
         MARK
     }
 
+    /**
+     * What is worked.
+     *
+     * @param id feature and copy, for example c3.2
+     * @param number place in the order, from 1
+     * @param name what it is, for people: Hole Ø 9
+     */
+    public record Head(
+            String id, int number, String feature, String part, int copy, Kind kind, String name) {
+
+        Head numbered(int value) {
+            return new Head(id, value, feature, part, copy, kind, name);
+        }
+
+        /** The same of a copy. Its number follows with the order. */
+        Head of(int aCopy) {
+            return new Head(Stop.id(feature, aCopy), 0, feature, part, aCopy, kind, name);
+        }
+    }
+
+    /**
+     * Where the tool goes.
+     *
+     * @param side of the line on which it runs
+     * @param anticlockwise direction of travel
+     * @param compensation who moves the path off the drawn line
+     * @param width of what it takes away, mm; 0 when nobody knows
+     * @param ends how the path is begun and ended
+     * @param path empty when the stop is refused
+     * @param tabs along the main stretch of the path, in its order
+     */
+    public record Way(
+            Side side,
+            boolean anticlockwise,
+            Compensation compensation,
+            double width,
+            Ends ends,
+            Optional<CutPath> path,
+            List<Tab> tabs) {
+
+        public Way {
+            tabs = List.copyOf(tabs);
+        }
+
+        Way transformed(Transform transform) {
+            return new Way(
+                    side,
+                    anticlockwise != transform.isMirrored(),
+                    compensation,
+                    width,
+                    ends,
+                    path.map(p -> p.transformed(transform)),
+                    tabs);
+        }
+
+        Way on(CutPath otherPath, List<Tab> otherTabs) {
+            return new Way(
+                    side,
+                    anticlockwise,
+                    compensation,
+                    width,
+                    ends,
+                    Optional.of(otherPath),
+                    otherTabs);
+        }
+
+        /** Whether the scrap, and with it the tool, lies to the left of the travel. */
+        boolean isScrapLeft() {
+            return (side == Side.INSIDE) == anticlockwise;
+        }
+    }
+
+    /**
+     * How a path is begun and ended.
+     *
+     * @param overRun mm past the closing point
+     */
+    public record Ends(Lead leadIn, Lead leadOut, double overRun) {
+
+        /** Begun and ended on the line itself. */
+        public static Ends without(double overRun) {
+            return new Ends(Lead.NONE, Lead.NONE, overRun);
+        }
+    }
+
     public static String id(String feature, int copy) {
         return feature + "." + copy;
+    }
+
+    public String id() {
+        return head.id();
+    }
+
+    public int number() {
+        return head.number();
+    }
+
+    public String feature() {
+        return head.feature();
+    }
+
+    public String part() {
+        return head.part();
+    }
+
+    public int copy() {
+        return head.copy();
+    }
+
+    public Kind kind() {
+        return head.kind();
+    }
+
+    public String name() {
+        return head.name();
+    }
+
+    public Side side() {
+        return way.side();
+    }
+
+    public boolean anticlockwise() {
+        return way.anticlockwise();
+    }
+
+    public Compensation compensation() {
+        return way.compensation();
+    }
+
+    public Lead leadIn() {
+        return way.ends().leadIn();
+    }
+
+    public Lead leadOut() {
+        return way.ends().leadOut();
+    }
+
+    public double overRun() {
+        return way.ends().overRun();
+    }
+
+    public Optional<CutPath> path() {
+        return way.path();
+    }
+
+    public List<Tab> tabs() {
+        return way.tabs();
+    }
+
+    /** Whether the scrap, and with it the tool, lies to the left of the travel. */
+    public boolean isScrapLeft() {
+        return way.isScrapLeft();
     }
 
     /**
@@ -74,51 +195,13 @@ public record Stop(
     public Stop at(Placement placement) {
         Transform transform = placement.transform();
         return new Stop(
-                id(feature, placement.copy()),
-                0,
-                feature,
-                part,
-                placement.copy(),
-                kind,
-                name,
-                side,
-                anticlockwise != transform.isMirrored(),
-                leadIn,
-                leadOut,
-                startAt,
-                overRun,
+                head.of(placement.copy()),
+                way.transformed(transform),
                 passes,
-                row,
-                path.map(p -> p.transformed(transform)),
                 refusal.map(r -> r.at(transform.apply(r.place()))),
                 sources,
-                tabs,
-                shared,
-                compensation,
-                approach,
-                remarks);
-    }
-
-    /**
-     * Where the head is when the process goes off for the last time; a common line at the end of
-     * the path is not travelled.
-     *
-     * @throws java.util.NoSuchElementException when the stop has no path
-     */
-    public Point end() {
-        CutPath cut = path.orElseThrow();
-        if (shared.isEmpty() || !cut.overRun().isEmpty() || !cut.leadOut().isEmpty()) {
-            return cut.end();
-        }
-        Path main = new Path(cut.main());
-        Gap last = shared.get(shared.size() - 1);
-        boolean atEnd = last.to() > main.length() - 1e-6;
-        return atEnd ? main.stationAt(last.from()).point() : cut.end();
-    }
-
-    /** Whether the scrap, and with it the head, lies to the left of the travel. */
-    public boolean isScrapLeft() {
-        return (side == Side.INSIDE) == anticlockwise;
+                remarks,
+                work);
     }
 
     /**
@@ -126,48 +209,21 @@ public record Stop(
      * the path itself.
      */
     public Stop on(CutPath other, List<Tab> otherTabs) {
-        return with(number, Optional.of(other), otherTabs, approach);
+        return new Stop(head, way.on(other, otherTabs), passes, refusal, sources, remarks, work);
     }
 
     public Stop numbered(int newNumber) {
-        return with(newNumber, path, tabs, approach);
+        Head renamed = head.numbered(newNumber);
+        return new Stop(renamed, way, passes, refusal, sources, remarks, work);
     }
 
-    /** The same stop, come to in another way. */
-    public Stop approached(Approach other) {
-        return other.equals(approach) ? this : with(number, path, tabs, other);
-    }
-
-    private Stop with(
-            int newNumber, Optional<CutPath> newPath, List<Tab> newTabs, Approach newApproach) {
-        return new Stop(
-                id,
-                newNumber,
-                feature,
-                part,
-                copy,
-                kind,
-                name,
-                side,
-                anticlockwise,
-                leadIn,
-                leadOut,
-                startAt,
-                overRun,
-                passes,
-                row,
-                newPath,
-                refusal,
-                sources,
-                newTabs,
-                shared,
-                compensation,
-                newApproach,
-                remarks);
+    /** The same with other work of its kind. */
+    public Stop with(StopWork other) {
+        return new Stop(head, way, passes, refusal, sources, remarks, other);
     }
 
     /** The refusal as a whole sentence that names the stop. */
     public Optional<String> refusalSentence() {
-        return refusal.map(r -> "Stop %d (%s): %s".formatted(number, name, r.sentence()));
+        return refusal.map(r -> "Stop %d (%s): %s".formatted(number(), name(), r.sentence()));
     }
 }

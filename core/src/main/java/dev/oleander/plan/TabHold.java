@@ -5,7 +5,6 @@ import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
-import dev.oleander.machine.CutRow;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -51,7 +50,7 @@ public final class TabHold {
     }
 
     private static double kerf(Stop stop) {
-        return stop.row().map(CutRow::kerf).orElse(0.0);
+        return stop.way().width();
     }
 
     /** Whether a stop has tabs, and all of them end in material. */

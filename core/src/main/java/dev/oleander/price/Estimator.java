@@ -3,7 +3,6 @@ package dev.oleander.price;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
-import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
@@ -46,8 +45,10 @@ public final class Estimator {
 
     /**
      * The estimate of a planned run; a lot of several sheets takes the first one's time for all.
+     *
+     * @param running gas, abrasive, energy and wear of the run, money
      */
-    public Estimate cut(Lot lot, Run run, Timeline timeline) {
+    public Estimate cut(Lot lot, Run run, Timeline timeline, double running) {
         Machine machine = run.machine();
         SheetLayout layout = run.layout();
         if (layout.placed() == 0) {
@@ -70,7 +71,7 @@ public final class Estimator {
                         lot,
                         layout,
                         hours * machine.hourlyRate(),
-                        factor * running(run, timeline),
+                        factor * running,
                         machine.setUpMinutes() / 60 * machine.hourlyRate());
         return new Estimate(
                 machine.name(),
@@ -106,21 +107,6 @@ public final class Estimator {
         return timeline.program().items().stream()
                 .filter(i -> i instanceof Item.Event e && e.kind() == EventKind.PIERCE)
                 .count();
-    }
-
-    /** Gas, abrasive, energy and wear of one sheet. */
-    private static double running(Run run, Timeline timeline) {
-        double sum = 0;
-        for (Stop stop : run.stops()) {
-            if (stop.path().isPresent() && stop.row().isPresent()) {
-                CutRow.Cost cost = stop.row().get().cost();
-                var seconds = timeline.byStop().get(stop.id());
-                double hours = (seconds.cutting() + seconds.piercing()) / 3600;
-                int pierces = stop.kind() == Stop.Kind.MARK ? 0 : 1 + stop.tabs().size();
-                sum += hours * cost.hour() + pierces * cost.pierce();
-            }
-        }
-        return sum;
     }
 
     private Costs costs(Lot lot, SheetLayout layout, double machine, double running, double setUp) {

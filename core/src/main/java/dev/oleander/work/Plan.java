@@ -30,6 +30,9 @@ public interface Plan {
     /** The motion of the head with its times; computed when it is first asked for. */
     Timeline timeline(Progress progress);
 
+    /** What the run uses up besides the time of the machine: gas, abrasive, energy; money. */
+    double running();
+
     /** The program that is written for the controller. */
     PostedProgram posted();
 

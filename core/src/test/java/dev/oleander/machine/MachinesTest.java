@@ -13,6 +13,7 @@ import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.work.sheet.motion.ProgramCompiler;
+import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import java.util.List;
 import java.util.Map;
@@ -55,7 +56,7 @@ class MachinesTest {
     @CsvSource({"teasel, 0.3, 20", "sorrel, 2.2, 20", "yarrow, 1.1, 20"})
     void itsKerfAndItsSpeedAreItsOwn(String id, double kerf, double least) {
         Run run = plan(machine(id), Samples.reading("cleat_backing_plate"), "mild steel");
-        assertThat(run.stops()).allMatch(s -> s.row().orElseThrow().kerf() == kerf);
+        assertThat(run.stops()).allMatch(s -> SheetCut.of(s).row().orElseThrow().kerf() == kerf);
         assertThat(run.stops())
                 .allMatch(
                         s ->

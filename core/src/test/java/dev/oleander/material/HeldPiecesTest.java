@@ -20,6 +20,7 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -149,7 +150,7 @@ class HeldPiecesTest {
                 sheet(columns * (width + gap) + 24, 2 * (height + gap) + 24, gap, columns);
         Run run = plan(reading, 2 * columns, new TabChoice(null, null, null, at), sheet);
         Timeline timeline = Samples.time(run);
-        double half = run.stops().get(0).row().orElseThrow().kerf() / 2;
+        double half = SheetCut.of(run.stops().get(0)).row().orElseThrow().kerf() / 2;
         Picture careful = new Picture(run, timeline, half + 0.025 + CELL);
         Picture bold = new Picture(run, timeline, half - CELL);
         List<String> broken = new ArrayList<>();

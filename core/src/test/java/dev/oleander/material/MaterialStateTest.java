@@ -27,6 +27,7 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import dev.oleander.work.sheet.proof.FreePieceRule;
 import dev.oleander.work.sheet.proof.SheetProof;
@@ -65,7 +66,7 @@ class MaterialStateTest {
         Run run = plan(FRAME, PlanChoices.defaults(), 1);
         List<FreePiece> pieces = state(FRAME, run).pieces();
         assertThat(pieces).extracting(FreePiece::kept).containsExactly(true, false, true);
-        double kerf = run.stops().get(0).row().orElseThrow().kerf();
+        double kerf = SheetCut.of(run.stops().get(0)).row().orElseThrow().kerf();
         assertThat(pieces.get(0).area()).isCloseTo(120 * 40, within(1e-6));
         assertThat(pieces.get(2).area()).isCloseTo(300 * 200 - 200 * 100, within(1e-6));
         // the strip round the plate, a kerf less at each of its edges
@@ -168,7 +169,7 @@ class MaterialStateTest {
     void inTheCornersOfAnOpeningMaterialIsLeft() {
         Run run = plan(FRAME, PlanChoices.defaults(), 1);
         List<Leftover> left = left(run, FRAME);
-        double half = run.stops().get(0).row().orElseThrow().kerf() / 2;
+        double half = SheetCut.of(run.stops().get(0)).row().orElseThrow().kerf() / 2;
         assertThat(left).hasSize(4).noneMatch(Leftover::gouge);
         // a square corner less a quarter of a circle
         assertThat(left)
@@ -188,7 +189,7 @@ class MaterialStateTest {
         Run run = plan(plate, wrong, 1);
         Stop stop = run.stops().get(0);
         List<Leftover> left = left(run, plate);
-        double kerf = stop.row().orElseThrow().kerf();
+        double kerf = SheetCut.of(stop).row().orElseThrow().kerf();
         assertThat(left).singleElement().satisfies(l -> assertThat(l.gouge()).isTrue());
         Region ring = left.get(0).region();
         assertThat(left.get(0).depth()).isBetween(kerf - 1e-6, kerf * Math.sqrt(2) + 1e-6);

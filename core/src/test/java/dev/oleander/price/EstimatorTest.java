@@ -15,6 +15,8 @@ import dev.oleander.plan.SheetChoices;
 import dev.oleander.price.Estimate.Costs;
 import dev.oleander.price.Estimator.Lot;
 import dev.oleander.work.sheet.motion.ProgramCompiler;
+import dev.oleander.work.sheet.motion.RunningCost;
+import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import org.junit.jupiter.api.Test;
 
@@ -45,14 +47,23 @@ class EstimatorTest {
 
     private static Estimate cut(String machine, double thickness, int quantity) {
         Run run = run(machine, PLATE, thickness, quantity);
-        return ESTIMATOR.cut(new Lot(PLATE, "mild steel", thickness, quantity), run, time(run));
+        return ESTIMATOR.cut(
+                new Lot(PLATE, "mild steel", thickness, quantity),
+                run,
+                time(run),
+                RunningCost.of(run, time(run)));
     }
 
     @Test
     void everyPartOfTheCostFollowsFromTheRun() {
         Run run = run("teasel", PLATE, 6, 10);
         Timeline timeline = time(run);
-        Estimate estimate = ESTIMATOR.cut(new Lot(PLATE, "mild steel", 6, 10), run, timeline);
+        Estimate estimate =
+                ESTIMATOR.cut(
+                        new Lot(PLATE, "mild steel", 6, 10),
+                        run,
+                        timeline,
+                        RunningCost.of(run, timeline));
         Costs costs = estimate.costs();
         assertThat(estimate.placed()).isEqualTo(10);
         assertThat(estimate.sheets()).isEqualTo(1);
@@ -61,7 +72,7 @@ class EstimatorTest {
         assertThat(costs.machine()).isCloseTo(timeline.total() / 3600 * 96, within(1e-9));
         assertThat(costs.setUp()).isCloseTo(15.0 / 60 * 96, within(1e-9));
         double on = timeline.seconds().cutting() + timeline.seconds().piercing();
-        var cost = run.stops().get(0).row().orElseThrow().cost();
+        var cost = SheetCut.of(run.stops().get(0)).row().orElseThrow().cost();
         assertThat(costs.running())
                 .isCloseTo(on / 3600 * cost.hour() + 40 * cost.pierce(), within(1e-9));
         // 1500 x 1000 x 6 mm of steel weigh 70.65 kg
@@ -96,7 +107,12 @@ class EstimatorTest {
     void aPartLargerThanTheStockFitsNowhere() {
         Reading large = new Drawn().rectangle(0, 0, 1600, 1100).reading();
         Run run = run("sorrel", large, 6, 1);
-        Estimate estimate = ESTIMATOR.cut(new Lot(large, "mild steel", 6, 1), run, time(run));
+        Estimate estimate =
+                ESTIMATOR.cut(
+                        new Lot(large, "mild steel", 6, 1),
+                        run,
+                        time(run),
+                        RunningCost.of(run, time(run)));
         assertThat(estimate.cannot()).contains("does not fit", "1500 x 1000");
     }
 

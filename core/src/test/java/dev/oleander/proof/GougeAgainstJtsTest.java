@@ -16,6 +16,7 @@ import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopChoice;
+import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import java.util.ArrayList;
 import java.util.List;
@@ -85,7 +86,10 @@ class GougeAgainstJtsTest {
                 List<Coordinate> way = flat(stop.path().get().main());
                 Geometry swath =
                         JTS.createLineString(way.toArray(new Coordinate[0]))
-                                .buffer(stop.row().orElseThrow().kerf() / 2 - FLATTENING, 32);
+                                .buffer(
+                                        SheetCut.of(stop).row().orElseThrow().kerf() / 2
+                                                - FLATTENING,
+                                        32);
                 boolean cuts = kept.stream().anyMatch(k -> k.intersection(swath).getArea() > AREA);
                 if (cuts) {
                     gouging.add(stop.id());

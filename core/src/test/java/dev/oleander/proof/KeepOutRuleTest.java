@@ -10,6 +10,7 @@ import dev.oleander.plan.KeepOut;
 import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
+import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -37,7 +38,8 @@ class KeepOutRuleTest {
     @Test
     void aCutTooNearToAClampIsFoundWithBothFigures() {
         // the parts end about 110 mm from the zero point
-        double right = plan().stops().stream().mapToDouble(s -> s.end().x()).max().orElseThrow();
+        double right =
+                plan().stops().stream().mapToDouble(s -> SheetCut.end(s).x()).max().orElseThrow();
         assertThat(found(plan(new KeepOut(300, 0, 60, 40, 30)))).isEmpty();
         List<Finding> near = found(plan(new KeepOut(right + 20, 0, 60, 40, 30)));
         assertThat(near)
@@ -72,14 +74,14 @@ class KeepOutRuleTest {
     @Test
     void theHeadLiftsOverAClampBetweenTwoCuts() {
         Run free = plan();
-        assertThat(free.stops().get(1).approach().low()).isTrue();
+        assertThat(SheetCut.of(free.stops().get(1)).approach().low()).isTrue();
         double between =
-                (free.stops().get(0).end().x()
+                (SheetCut.end(free.stops().get(0)).x()
                                 + free.stops().get(1).path().orElseThrow().pierce().x())
                         / 2;
-        double y = free.stops().get(0).end().y();
+        double y = SheetCut.end(free.stops().get(0)).y();
         Run clamped = plan(new KeepOut(between - 1, y - 1, 2, 2, 30));
-        assertThat(clamped.stops().get(1).approach().low()).isFalse();
+        assertThat(SheetCut.of(clamped.stops().get(1)).approach().low()).isFalse();
     }
 
     @Test

@@ -11,6 +11,7 @@ import dev.oleander.plan.Run;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.sheet.motion.RunMotion;
+import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import dev.oleander.work.sheet.proof.SheetProof;
 import java.util.List;
@@ -53,7 +54,7 @@ class RuleHelpTest {
                         .filter(f -> f.rule().equals("uncut"))
                         .findFirst()
                         .orElseThrow();
-        assertThat(run.stops().get(0).row().orElseThrow().kerf()).isEqualTo(2.2);
+        assertThat(SheetCut.of(run.stops().get(0)).row().orElseThrow().kerf()).isEqualTo(2.2);
         assertThat(RuleHelp.of("uncut").orElseThrow().example())
                 .contains(
                         "kerf of 2.2 mm leaves %s mm".formatted(Numbers.plain(corner.value(), 2)));

@@ -1,6 +1,7 @@
 package dev.oleander.work.sheet;
 
 import dev.oleander.plan.Stop;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.List;
 
 /**
@@ -17,7 +18,7 @@ record CutStop(Stop stop, double usualTab, List<String> qualities) {
                 ? usualTab
                 : stop.tabs().get(0).to()
                         - stop.tabs().get(0).from()
-                        - stop.row().orElseThrow().kerf();
+                        - SheetCut.of(stop).row().orElseThrow().kerf();
     }
 
     long cuttingPasses() {

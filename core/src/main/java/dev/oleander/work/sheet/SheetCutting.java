@@ -17,6 +17,7 @@ import dev.oleander.work.Starter;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
 import dev.oleander.work.sheet.plan.CutKind;
+import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlan;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import dev.oleander.work.sheet.proof.SheetProof;
@@ -110,7 +111,7 @@ public final class SheetCutting implements Work<PlanChoices, StopChoice> {
         Stop stop = cut.stop();
         Feature feature = task.reading().byId().get(stop.feature());
         Map<String, Double> names = new TreeMap<>(task.names(feature));
-        stop.row().ifPresent(row -> names.put("k", row.kerf()));
+        SheetCut.of(stop).row().ifPresent(row -> names.put("k", row.kerf()));
         String kind = CutKind.of(feature).word();
         StopChoice here = task.choices().of(stop.feature(), stop.copy());
         StopChoice set = here.over(task.choices().recipeFor(feature, kind));

@@ -22,7 +22,9 @@ import dev.oleander.work.sheet.motion.DataTable;
 import dev.oleander.work.sheet.motion.PostedSheet;
 import dev.oleander.work.sheet.motion.Registers;
 import dev.oleander.work.sheet.motion.RunMotion;
+import dev.oleander.work.sheet.motion.RunningCost;
 import dev.oleander.work.sheet.plan.Precedence;
+import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlan;
 import dev.oleander.work.sheet.proof.SheetProof;
 import java.util.List;
@@ -87,6 +89,11 @@ public final class SheetRun implements Plan {
     }
 
     @Override
+    public double running() {
+        return RunningCost.of(run(), timeline(Progress.NONE));
+    }
+
+    @Override
     public PostedProgram posted() {
         return PostedSheet.of(run(), reading.byId(), timeline(Progress.NONE).program());
     }
@@ -111,7 +118,8 @@ public final class SheetRun implements Plan {
     /** With the register that its controller needs, where it offsets the path. */
     private static String nameOf(Stop stop, List<CutRow> rows) {
         String name = "%d %s".formatted(stop.number(), stop.name());
-        boolean plain = stop.compensation() == Compensation.PATH || stop.row().isEmpty();
+        boolean plain =
+                stop.compensation() == Compensation.PATH || SheetCut.of(stop).row().isEmpty();
         return plain
                 ? name
                 : "%s, D%d = %s"

@@ -27,6 +27,7 @@ import dev.oleander.value.Value;
 import dev.oleander.value.ValueException;
 import dev.oleander.value.Word;
 import dev.oleander.work.Task;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -85,7 +86,9 @@ final class SheetValues {
                         StopChoice::withQuality)
                 .label("Cut data", "")
                 .from("data")
-                .used(CutStop.class, c -> c.stop().row().map(CutRow::quality).orElse(""));
+                .used(
+                        CutStop.class,
+                        c -> SheetCut.of(c.stop()).row().map(CutRow::quality).orElse(""));
     }
 
     private static List<Word> qualities(List<Subject<StopChoice>> stops) {
@@ -184,7 +187,7 @@ final class SheetValues {
                                 StopChoice::start,
                                 StopChoice::withStart)
                         .label("Starts at", "mm")
-                        .used(CutStop.class, number(c -> c.stop().startAt())),
+                        .used(CutStop.class, number(c -> SheetCut.of(c.stop()).startAt())),
                 Value.number(
                                 "overRun",
                                 "over-run",

@@ -71,6 +71,12 @@ public final class WireRun implements Plan {
         return timeline.get(progress);
     }
 
+    /** Wire and water are in the hourly rate of the machine. */
+    @Override
+    public double running() {
+        return 0;
+    }
+
     @Override
     public PostedProgram posted() {
         WireMotion both = motion.get(Progress.NONE);

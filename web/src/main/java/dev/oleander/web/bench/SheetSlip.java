@@ -7,6 +7,7 @@ import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.SheetChoices;
 import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.Stop;
 import dev.oleander.plan.UsualStock;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
@@ -95,13 +96,11 @@ public final class SheetSlip {
         if (!result.isPlanned()) {
             return "";
         }
-        long stops = result.run().stops().stream().filter(s -> !s.shared().isEmpty()).count();
-        double length =
-                result.run().stops().stream()
-                        .flatMap(s -> s.shared().stream())
-                        .mapToDouble(g -> g.to() - g.from())
-                        .sum();
-        if (stops > 0) {
+        double length = 0;
+        for (Stop stop : result.run().stops()) {
+            length += stop.work().commonLine();
+        }
+        if (length > 0) {
             return "%s are cut once for two parts.".formatted(Numbers.length(length));
         }
         return sheet.sharesLines() ? "No two straight edges of the same length meet." : "";

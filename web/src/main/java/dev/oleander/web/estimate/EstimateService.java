@@ -77,7 +77,7 @@ class EstimateService {
             JobResult result = computer.result(on(document, machine, quantity));
             planner.accept(result);
             Lot lot = lot(result, quantity);
-            return estimator.cut(lot, result.run(), result.timeline());
+            return estimator.cut(lot, result.run(), result.timeline(), result.plan().running());
         } catch (CutDataException | PlanException cannot) {
             return impossible(machine, cannot.getMessage());
         }

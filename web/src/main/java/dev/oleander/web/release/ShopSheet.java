@@ -16,6 +16,7 @@ import dev.oleander.web.job.Wires;
 import dev.oleander.web.paper.Pdf;
 import dev.oleander.work.sheet.motion.DataTable;
 import dev.oleander.work.sheet.motion.Registers;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
@@ -234,7 +235,7 @@ class ShopSheet {
     private static List<Fact> registers(Run run, List<CutRow> rows) {
         Map<Integer, String> values = new TreeMap<>();
         for (Stop stop : run.stops()) {
-            if (stop.row().isPresent()
+            if (SheetCut.of(stop).row().isPresent()
                     && stop.path().isPresent()
                     && stop.compensation() != Compensation.PATH) {
                 values.put(
@@ -287,7 +288,9 @@ class ShopSheet {
                                                         .formatted(
                                                                 s.part().replace("p", ""),
                                                                 s.copy()),
-                                        "T" + (rows.indexOf(s.row().orElseThrow()) + 1),
+                                        "T"
+                                                + (rows.indexOf(SheetCut.of(s).row().orElseThrow())
+                                                        + 1),
                                         Numbers.duration(
                                                 timeline.byStop()
                                                         .getOrDefault(s.id(), Seconds.NONE)
@@ -303,7 +306,7 @@ class ShopSheet {
                 stop.tabs().size() + (stop.tabs().size() == 1 ? " tab" : " tabs"),
                 !stop.tabs().isEmpty());
         notes.put(stop.passes().size() + " passes", stop.passes().size() > 1);
-        notes.put("common line", !stop.shared().isEmpty());
+        notes.put("common line", stop.work().commonLine() > 0);
         return String.join(
                 ", ",
                 notes.entrySet().stream()

@@ -17,6 +17,7 @@ import dev.oleander.web.job.RunEdits;
 import dev.oleander.web.job.Scope;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.ValueEdits;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -123,7 +124,7 @@ class LeadsTest extends WebTest {
                 .contains("are cut once for two parts");
         Stop sharing =
                 jobs.view(job).result().run().stops().stream()
-                        .filter(s -> !s.shared().isEmpty())
+                        .filter(s -> !SheetCut.of(s).shared().isEmpty())
                         .findFirst()
                         .orElseThrow();
         assertThat(pages.get("/jobs/%d/cuts?stop=%s".formatted(job, sharing.id())).body())
@@ -201,6 +202,7 @@ class LeadsTest extends WebTest {
     @Test
     void aMachineChangedTakesItsOwnRules() {
         jobs.edit(job, "x", b -> OrderField.MACHINE.set(b.document(), "sorrel"), person("mira"));
-        assertThat(jobs.view(job).result().run().stops()).noneMatch(s -> s.approach().low());
+        assertThat(jobs.view(job).result().run().stops())
+                .noneMatch(s -> SheetCut.of(s).approach().low());
     }
 }

@@ -7,6 +7,7 @@ import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.release.ReleaseService;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -270,7 +271,7 @@ class BenchTest extends BrowserTest {
         assertThat(browser.text("#job-title")).contains("Sorrel");
         assertThat(browser.text("#total-time")).isNotEqualTo(time);
         assertThat(jobs.view(id).result().run().stops())
-                .allMatch(s -> s.row().orElseThrow().kerf() == 2.0);
+                .allMatch(s -> SheetCut.of(s).row().orElseThrow().kerf() == 2.0);
         browser.openStage(id, "release");
         browser.until(b -> b.text("#program").contains("M07 E0.3"));
         browser.openStage(id, "cuts");

@@ -15,6 +15,7 @@ import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.Stage;
 import dev.oleander.web.release.ReleaseService;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.List;
@@ -172,7 +173,7 @@ class CutBookTest extends WebTest {
         long job = makeJob("cleat_backing_plate", "Between", 1);
         jobs.edit(job, "x", b -> OrderField.THICKNESS.set(b.document(), "7"), person("mira"));
         List<Stop> stops = jobs.view(job).result().run().stops();
-        assertThat(stops).allMatch(s -> s.row().orElseThrow().interpolated());
+        assertThat(stops).allMatch(s -> SheetCut.of(s).row().orElseThrow().interpolated());
         assertThat(pages.get("/jobs/%d/cuts?stop=%s".formatted(job, stops.get(0).id())).body())
                 .contains("interpolated");
     }

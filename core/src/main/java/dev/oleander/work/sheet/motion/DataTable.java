@@ -3,6 +3,7 @@ package dev.oleander.work.sheet.motion;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -16,7 +17,7 @@ public final class DataTable {
         Set<CutRow> rows = new LinkedHashSet<>();
         CutRow last = null;
         for (Stop stop : run.stops()) {
-            CutRow row = stop.path().isPresent() ? stop.row().orElse(null) : null;
+            CutRow row = stop.path().isPresent() ? SheetCut.of(stop).row().orElse(null) : null;
             // most stops use the very row of the one before
             if (row != null && row != last) {
                 rows.add(row);

@@ -14,6 +14,7 @@ import dev.oleander.plan.Placement;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.Tab;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -55,7 +56,7 @@ public final class PostedRun {
             return stop;
         }
         CutPath head = stop.path().get();
-        double half = stop.row().orElseThrow().kerf() / 2;
+        double half = SheetCut.of(stop).row().orElseThrow().kerf() / 2;
         double toKept = stop.isScrapLeft() ? -half : half;
         Contour drawn =
                 features.get(stop.feature())

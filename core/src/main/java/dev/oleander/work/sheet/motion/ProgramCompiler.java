@@ -19,6 +19,7 @@ import dev.oleander.plan.Run;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.work.sheet.motion.Stretches.Stretch;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -77,9 +78,9 @@ public final class ProgramCompiler {
         /** The items of the next stop; none when it is refused. */
         List<Item> next(Stop stop, List<StopEvent> events) {
             items = new ArrayList<>();
-            if (stop.path().isPresent() && stop.row().isPresent()) {
+            if (stop.path().isPresent() && SheetCut.of(stop).row().isPresent()) {
                 happen(stop, events.stream().filter(e -> e.before() && !changesData(e)));
-                add(stop, events, stop.path().get(), stop.row().get());
+                add(stop, events, stop.path().get(), SheetCut.of(stop).row().get());
                 happen(stop, events.stream().filter(e -> !e.before()));
             }
             return items;
@@ -114,12 +115,12 @@ public final class ProgramCompiler {
 
         private void add(Stop stop, List<StopEvent> events, CutPath path, CutRow data) {
             Origin origin = new Origin(stop.id(), 0, -1);
-            if (!stop.approach().low()) {
+            if (!SheetCut.of(stop).approach().low()) {
                 lift();
             }
             choose(data, origin);
             happen(stop, events.stream().filter(e -> e.before() && changesData(e)));
-            stop.approach().round().forEach(corner -> travel(corner, origin));
+            SheetCut.of(stop).approach().round().forEach(corner -> travel(corner, origin));
             for (Pass pass : stop.passes()) {
                 travel(path.pierce(), origin);
                 lower(origin);
@@ -127,7 +128,8 @@ public final class ProgramCompiler {
                 if (light) {
                     event(EventKind.MARK_ON, Map.of(), origin);
                 } else {
-                    boolean inKerf = !stop.shared().isEmpty() && path.leadIn().isEmpty();
+                    boolean inKerf =
+                            !SheetCut.of(stop).shared().isEmpty() && path.leadIn().isEmpty();
                     pierce(inKerf ? PierceKind.IN_KERF : PierceKind.WHOLE, data, origin);
                 }
                 boolean compensates = stop.compensation() != Compensation.PATH;
@@ -230,7 +232,7 @@ public final class ProgramCompiler {
             Origin origin = new Origin(stop.id(), 0, -1);
             travel(where, origin);
             lower(origin);
-            pierce(PierceKind.IN_KERF, stop.row().orElseThrow(), origin);
+            pierce(PierceKind.IN_KERF, SheetCut.of(stop).row().orElseThrow(), origin);
         }
     }
 }

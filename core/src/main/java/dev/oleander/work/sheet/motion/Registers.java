@@ -3,6 +3,7 @@ package dev.oleander.work.sheet.motion;
 import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Stop;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.List;
 
 /**
@@ -22,14 +23,14 @@ public final class Registers {
      * @param rows of the run, in the order of {@link DataTable}
      */
     public static int of(Stop stop, List<CutRow> rows) {
-        int row = rows.indexOf(stop.row().orElseThrow()) + 1;
+        int row = rows.indexOf(SheetCut.of(stop).row().orElseThrow()) + 1;
         return stop.compensation() == Compensation.BOTH ? row + WEAR : row;
     }
 
     /** mm that the register of a stop holds to begin with. */
     public static double value(Stop stop) {
         return stop.compensation() == Compensation.CONTROLLER
-                ? stop.row().orElseThrow().kerf() / 2
+                ? SheetCut.of(stop).row().orElseThrow().kerf() / 2
                 : 0;
     }
 }

@@ -7,6 +7,7 @@ import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Pass;
 import dev.oleander.plan.Stop;
 import dev.oleander.plan.Tab;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
@@ -70,12 +71,12 @@ final class Stretches {
     }
 
     private double within() {
-        return stop.row().orElseThrow().corner().within();
+        return SheetCut.of(stop).row().orElseThrow().corner().within();
     }
 
     /** Whether the feed is less where two segments meet. */
     private boolean slows(Segment before, Segment after) {
-        CutRow.Corner corner = stop.row().orElseThrow().corner();
+        CutRow.Corner corner = SheetCut.of(stop).row().orElseThrow().corner();
         if (corner.share() >= 1) {
             return false;
         }
@@ -86,7 +87,7 @@ final class Stretches {
 
     /** An arc no wider than the kerf, where the path goes round a sharp corner. */
     private boolean isCorner(Segment segment) {
-        CutRow row = stop.row().orElseThrow();
+        CutRow row = SheetCut.of(stop).row().orElseThrow();
         return row.corner().share() < 1
                 && segment instanceof Arc arc
                 && arc.radius() <= row.kerf()
@@ -133,7 +134,9 @@ final class Stretches {
             double middle = (from + to) / 2;
             boolean slow = isCorner(segment) || middle < slowFrom || middle > length - slowTo;
             double feed =
-                    slow ? pass.feed() * stop.row().orElseThrow().corner().share() : pass.feed();
+                    slow
+                            ? pass.feed() * SheetCut.of(stop).row().orElseThrow().corner().share()
+                            : pass.feed();
             Tab tab = tabAt(along + middle);
             boolean whole = from == 0 && last;
             Segment piece = whole ? segment : segment.between(from / length, to / length);
@@ -150,7 +153,7 @@ final class Stretches {
     }
 
     private boolean isShared(double along) {
-        return stop.shared().stream().anyMatch(g -> g.holds(along));
+        return SheetCut.of(stop).shared().stream().anyMatch(g -> g.holds(along));
     }
 
     private Tab tabAt(double along) {

@@ -219,29 +219,25 @@ record Draft(
             Refusal reason) {
         Map<String, Source> from = new TreeMap<>(sources);
         from.putIfAbsent("start", Source.FOUND);
-        return new Stop(
-                feature.id(),
-                0,
-                feature.id(),
-                feature.part().orElse(""),
-                0,
-                kind,
-                FeatureCutter.name(feature, kind),
-                side,
-                loop != null ? loop.isAnticlockwise() : true,
-                lead,
-                leadOut,
-                startAt,
-                overRun,
-                passes,
-                Optional.ofNullable(row),
-                Optional.ofNullable(path),
-                Optional.ofNullable(reason),
-                from,
-                placed,
-                gaps,
-                compensation,
-                Approach.UP,
-                remarks);
+        Stop.Head head =
+                new Stop.Head(
+                        feature.id(),
+                        0,
+                        feature.id(),
+                        feature.part().orElse(""),
+                        0,
+                        kind,
+                        FeatureCutter.name(feature, kind));
+        Stop.Way way =
+                new Stop.Way(
+                        side,
+                        loop == null || loop.isAnticlockwise(),
+                        compensation,
+                        row == null ? 0 : row.kerf(),
+                        new Stop.Ends(lead, leadOut, overRun),
+                        Optional.ofNullable(path),
+                        placed);
+        SheetCut cut = new SheetCut(startAt, Optional.ofNullable(row), gaps, Approach.UP);
+        return new Stop(head, way, passes, Optional.ofNullable(reason), from, remarks, cut);
     }
 }

@@ -76,7 +76,7 @@ final class HeadTravel {
     /** One of them. */
     Stop decide(List<Stop> stops, int index) {
         Stop stop = stops.get(index);
-        return travel.low() <= 0 ? stop : stop.approached(approach(stops, index));
+        return travel.low() <= 0 ? stop : SheetCut.approached(stop, approach(stops, index));
     }
 
     private Approach approach(List<Stop> stops, int index) {
@@ -88,11 +88,11 @@ final class HeadTravel {
         if (before < 0 || stop.path().isEmpty()) {
             return Approach.UP;
         }
-        Point from = stops.get(before).end();
+        Point from = SheetCut.end(stops.get(before));
         Point to = stop.path().get().pierce();
         double way = from.distance(to);
         boolean near = way > ON_EDGE && way <= travel.low();
-        if (!near || !stops.get(before).row().equals(stop.row())) {
+        if (!near || !SheetCut.of(stops.get(before)).row().equals(SheetCut.of(stop).row())) {
             return Approach.UP;
         }
         Set<Integer> inTheWay = inTheWay(List.of(from, to), stops, index);
@@ -105,7 +105,8 @@ final class HeadTravel {
     /** Round pieces, and round those that are found in the way then, while that is quick enough. */
     private Approach round(Point from, Point to, Set<Integer> pieces, List<Stop> stops, int index) {
         Set<Integer> all = new TreeSet<>(pieces);
-        double clearance = stops.get(index).row().map(CutRow::pierceClearance).orElse(0.0);
+        double clearance =
+                SheetCut.of(stops.get(index)).row().map(CutRow::pierceClearance).orElse(0.0);
         boolean more = true;
         for (int tries = 0; more && tries < MOST_TRIES; tries++) {
             List<Contour> round = all.stream().map(this.pieces::get).toList();

@@ -71,7 +71,8 @@ final class PlanFrame {
         Box main = Box.around(path.main().stream().map(Segment::box).toList());
         double lead = stop.leadIn().length() + 2 * stop.leadIn().radius();
         double room =
-                stop.row()
+                SheetCut.of(stop)
+                        .row()
                         .map(r -> 2 * Math.max(r.pierceClearance(), r.kerf()) + 3 * r.lead())
                         .orElse(0.0);
         return main.grown(lead + room);

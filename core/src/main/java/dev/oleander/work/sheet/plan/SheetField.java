@@ -62,7 +62,7 @@ final class SheetField {
         }
         for (Stop stop : stops) {
             if (stop.kind() != Stop.Kind.MARK && stop.path().isPresent()) {
-                double half = stop.row().orElseThrow().kerf() / 2;
+                double half = SheetCut.of(stop).row().orElseThrow().kerf() / 2;
                 for (Segment segment : stop.path().get().main()) {
                     add.accept(new Obstacle(segment, half, stop.number(), 0, ""));
                 }
@@ -106,10 +106,10 @@ final class SheetField {
     }
 
     private static List<Obstacle> leadsOf(Stop stop) {
-        if (stop.path().isEmpty() || stop.row().isEmpty()) {
+        if (stop.path().isEmpty() || SheetCut.of(stop).row().isEmpty()) {
             return List.of();
         }
-        double half = stop.row().get().kerf() / 2;
+        double half = SheetCut.of(stop).row().get().kerf() / 2;
         List<Segment> all = new ArrayList<>(stop.path().get().leadIn());
         all.addAll(stop.path().get().leadOut());
         return all.stream().map(s -> new Obstacle(s, half, stop.number(), 0, "")).toList();

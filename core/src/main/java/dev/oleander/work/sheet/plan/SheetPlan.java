@@ -79,7 +79,7 @@ public final class SheetPlan {
     public List<Candidate> candidates(String stop) {
         int index = indexOf(stop);
         Slot slot = slots.get(index);
-        if (!run.stops().get(index).shared().isEmpty()) {
+        if (!SheetCut.of(run.stops().get(index)).shared().isEmpty()) {
             return List.of();
         }
         return slot.chosen().candidates(leads.around(index, slot)).stream()
@@ -178,7 +178,9 @@ public final class SheetPlan {
             int i = waiting.pollFirst();
             Slot slot = others.get(i);
             Stop before = now.get(i);
-            Stop stop = pass.place(i, slot, slot.chosen()).approached(before.approach());
+            Stop stop =
+                    SheetCut.approached(
+                            pass.place(i, slot, slot.chosen()), SheetCut.of(before).approach());
             now.set(i, stop);
             frees |= frees(before, i) != frees(stop, i);
             moved.add(i);

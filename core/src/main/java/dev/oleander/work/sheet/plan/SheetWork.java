@@ -273,9 +273,11 @@ final class SheetWork {
         Point at = Point.ORIGIN;
         for (Stop stop : stops) {
             if (stop.path().isPresent()) {
-                List<Point> way = stop.approach().way(at, stop.path().get().pierce());
-                sum += travel.along(way) + (stop.approach().low() ? 0 : travel.fixed());
-                at = stop.end();
+                List<Point> way = SheetCut.of(stop).approach().way(at, stop.path().get().pierce());
+                sum +=
+                        travel.along(way)
+                                + (SheetCut.of(stop).approach().low() ? 0 : travel.fixed());
+                at = SheetCut.end(stop);
             }
         }
         return sum;

@@ -34,7 +34,7 @@ record Unit(List<Stop> stops) {
             CutPath path = stop.path().orElseThrow();
             double length = path.all().stream().mapToDouble(Segment::length).sum();
             sum += stop.passes().stream().mapToDouble(pass -> 60 * length / pass.feed()).sum();
-            sum += stop.row().orElseThrow().pierceSeconds();
+            sum += SheetCut.of(stop).row().orElseThrow().pierceSeconds();
             sum += at == null ? 0 : travel.over(at.distance(path.pierce()));
             at = path.end();
         }

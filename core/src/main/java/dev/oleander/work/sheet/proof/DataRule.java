@@ -9,6 +9,7 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -32,13 +33,13 @@ public final class DataRule implements SheetRule {
         Map<String, Feature> features = input.reading().byId();
         for (Stop stop : input.run().stops()) {
             Feature feature = features.get(stop.feature());
-            stop.row().ifPresent(row -> checkHole(feature, stop, row, findings));
+            SheetCut.of(stop).row().ifPresent(row -> checkHole(feature, stop, row, findings));
             input.run().eventsOf(stop).stream()
                     .filter(event -> event.kind().changesData())
                     .forEach(event -> findings.add(changedByHand(stop, event)));
         }
         input.run().stops().stream()
-                .flatMap(stop -> stop.row().stream())
+                .flatMap(stop -> SheetCut.of(stop).row().stream())
                 .filter(CutRow::interpolated)
                 .map(CutRow::label)
                 .distinct()

@@ -13,6 +13,7 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -88,7 +89,7 @@ public final class FreePieceRule implements SheetRule {
 
     /** Waste is smaller than its drawn line by the kerf, from within which the head leaves. */
     private static boolean isCrossed(FreePiece piece, Line way) {
-        double kerf = piece.stop().row().orElseThrow().kerf();
+        double kerf = SheetCut.of(piece.stop()).row().orElseThrow().kerf();
         Contour drawn = piece.region().outer();
         List<Contour> edges =
                 piece.kept()

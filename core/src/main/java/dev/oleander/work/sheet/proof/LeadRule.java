@@ -10,6 +10,7 @@ import dev.oleander.proof.KeptMaterial.Nearness;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -45,7 +46,8 @@ public final class LeadRule implements SheetRule {
 
     /** On a common line nothing is burnt through: the kerf is open already. */
     private static boolean beginsInKerf(Stop stop) {
-        return !stop.shared().isEmpty() && stop.path().orElseThrow().leadIn().isEmpty();
+        return !SheetCut.of(stop).shared().isEmpty()
+                && stop.path().orElseThrow().leadIn().isEmpty();
     }
 
     private static Finding intrusion(Stop stop, Nearness near) {
@@ -62,7 +64,7 @@ public final class LeadRule implements SheetRule {
     }
 
     private static void checkPierce(ProofInput input, Stop stop, List<Finding> findings) {
-        double needed = stop.row().orElseThrow().pierceClearance();
+        double needed = SheetCut.of(stop).row().orElseThrow().pierceClearance();
         Point pierce = stop.path().orElseThrow().pierce();
         // a point as a line of a micrometre, far below what is measured
         Line spot = new Line(pierce, pierce.plus(new Point(1e-3, 0)));

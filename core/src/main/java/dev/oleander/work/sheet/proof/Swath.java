@@ -5,6 +5,7 @@ import dev.oleander.plan.CutPath;
 import dev.oleander.plan.Stop;
 import dev.oleander.proof.KeptMaterial.Nearness;
 import dev.oleander.proof.ProofInput;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.BiPredicate;
@@ -57,7 +58,7 @@ final class Swath {
     }
 
     static double halfKerf(Stop stop) {
-        return stop.row().orElseThrow().kerf() / 2;
+        return SheetCut.of(stop).row().orElseThrow().kerf() / 2;
     }
 
     static boolean isLead(Stop stop, int segment) {

@@ -8,11 +8,11 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Placement;
-import dev.oleander.plan.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -42,7 +42,10 @@ public final class ThinWebRule implements SheetRule {
     @Override
     public Outcome check(ProofInput input) {
         Optional<CutRow> row =
-                input.run().stops().stream().map(Stop::row).flatMap(Optional::stream).findFirst();
+                input.run().stops().stream()
+                        .map(s -> SheetCut.of(s).row())
+                        .flatMap(Optional::stream)
+                        .findFirst();
         List<Placement> placements = input.run().layout().placements();
         List<Finding> findings = new ArrayList<>();
         int checked = 0;

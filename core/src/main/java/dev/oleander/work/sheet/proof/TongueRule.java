@@ -8,11 +8,11 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.Stations;
 import dev.oleander.plan.Placement;
-import dev.oleander.plan.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -53,7 +53,7 @@ public final class TongueRule implements SheetRule {
     public Outcome check(ProofInput input) {
         Optional<Double> thickness =
                 input.run().stops().stream()
-                        .map(Stop::row)
+                        .map(s -> SheetCut.of(s).row())
                         .flatMap(Optional::stream)
                         .map(row -> row.thickness())
                         .findFirst();

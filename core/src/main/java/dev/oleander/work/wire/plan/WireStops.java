@@ -3,15 +3,13 @@ package dev.oleander.work.wire.plan;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.Compensation;
-import dev.oleander.plan.Approach;
 import dev.oleander.plan.CutPath;
 import dev.oleander.plan.FeatureNames;
-import dev.oleander.plan.Lead;
 import dev.oleander.plan.Pass;
 import dev.oleander.plan.Refusal;
 import dev.oleander.plan.Side;
 import dev.oleander.plan.Stop;
-import dev.oleander.plan.Tab;
+import dev.oleander.plan.StopWork;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -29,57 +27,56 @@ final class WireStops {
         }
         String name = name(feature, settings.kind());
         boolean whole = visit.role() == WireVisit.Role.WHOLE;
-        return new Stop(
-                visit.stop(),
-                0,
-                visit.feature(),
-                feature.part().orElse(""),
-                visit.copy(),
-                settings.kind() == WireKind.OPEN ? Stop.Kind.LINE : Stop.Kind.PROFILE,
-                whole ? name : "%s, %s".formatted(name, visit.role().label()),
-                side(settings.kind()),
-                settings.anticlockwise(),
-                Lead.NONE,
-                Lead.NONE,
-                0,
-                settings.overlap(),
-                passes,
-                Optional.empty(),
-                Optional.of(path(visit)),
-                Optional.empty(),
-                settings.sources(),
-                List.<Tab>of(),
-                List.of(),
-                settings.compensation(),
-                Approach.UP,
-                List.of());
+        Stop.Head head =
+                head(
+                        visit.stop(),
+                        feature,
+                        visit.copy(),
+                        settings.kind(),
+                        whole ? name : "%s, %s".formatted(name, visit.role().label()));
+        Stop.Way way =
+                new Stop.Way(
+                        side(settings.kind()),
+                        settings.anticlockwise(),
+                        settings.compensation(),
+                        0,
+                        Stop.Ends.without(settings.overlap()),
+                        Optional.of(path(visit)),
+                        List.of());
+        return new Stop(head, way, passes, Optional.empty(), settings.sources(), List.of(), visit);
     }
 
-    static Stop refused(Feature feature, int copy, WireKind kind, Refusal refusal) {
-        return new Stop(
-                Stop.id(feature.id(), copy),
+    private static Stop.Head head(
+            String id, Feature feature, int copy, WireKind kind, String name) {
+        return new Stop.Head(
+                id,
                 0,
                 feature.id(),
                 feature.part().orElse(""),
                 copy,
                 kind == WireKind.OPEN ? Stop.Kind.LINE : Stop.Kind.PROFILE,
-                name(feature, kind),
-                side(kind),
-                true,
-                Lead.NONE,
-                Lead.NONE,
-                0,
-                0,
+                name);
+    }
+
+    static Stop refused(Feature feature, int copy, WireKind kind, Refusal refusal) {
+        String id = Stop.id(feature.id(), copy);
+        Stop.Way nowhere =
+                new Stop.Way(
+                        side(kind),
+                        true,
+                        Compensation.CONTROLLER,
+                        0,
+                        Stop.Ends.without(0),
+                        Optional.empty(),
+                        List.of());
+        return new Stop(
+                head(id, feature, copy, kind, name(feature, kind)),
+                nowhere,
                 List.of(),
-                Optional.empty(),
-                Optional.empty(),
                 Optional.of(refusal),
                 Map.of(),
                 List.of(),
-                List.of(),
-                Compensation.CONTROLLER,
-                Approach.UP,
-                List.of());
+                StopWork.NONE);
     }
 
     private static String name(Feature feature, WireKind kind) {

@@ -1,6 +1,7 @@
 package dev.oleander.work.wire.plan;
 
 import dev.oleander.geometry.Point;
+import dev.oleander.plan.StopWork;
 import java.util.List;
 
 /**
@@ -13,7 +14,8 @@ import java.util.List;
  * @param frees whether a piece is free after it
  */
 public record WireVisit(
-        String stop, String feature, int copy, Role role, List<Step> steps, boolean frees) {
+        String stop, String feature, int copy, Role role, List<Step> steps, boolean frees)
+        implements StopWork {
 
     /** What a visit is for. */
     public enum Role {

@@ -23,6 +23,7 @@ import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.StopEvent.Kind;
 import dev.oleander.progress.Progress;
+import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlan;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import java.io.ByteArrayInputStream;
@@ -71,7 +72,9 @@ class StopEventsTest {
     void theyStandBeforeAndAfterTheCutAndPeopleComeToALiftedHead() {
         Run plain = run(PlanChoices.defaults());
         Stop stop = plain.stops().get(2);
-        assertThat(stop.approach().low()).as("comes low when nothing stops it").isTrue();
+        assertThat(SheetCut.of(stop).approach().low())
+                .as("comes low when nothing stops it")
+                .isTrue();
         Run run = run(with(stop.id(), List.of(TURN, LOOK, COOL, SAY)));
         assertThat(kinds(of(run, stop)))
                 .containsExactly(

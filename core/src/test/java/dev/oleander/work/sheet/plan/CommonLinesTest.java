@@ -51,7 +51,7 @@ class CommonLinesTest {
 
     private static double shared(Run run) {
         return run.stops().stream()
-                .flatMap(s -> s.shared().stream())
+                .flatMap(s -> SheetCut.of(s).shared().stream())
                 .mapToDouble(g -> g.to() - g.from())
                 .sum();
     }
@@ -80,15 +80,19 @@ class CommonLinesTest {
     void aPlateBeginsInTheKerfOfItsNeighbourAndEndsThere() {
         Run run = run(2, true, PlanChoices.defaults());
         Stop later =
-                run.stops().stream().filter(s -> !s.shared().isEmpty()).findFirst().orElseThrow();
+                run.stops().stream()
+                        .filter(s -> !SheetCut.of(s).shared().isEmpty())
+                        .findFirst()
+                        .orElseThrow();
         Path main = new Path(later.path().orElseThrow().main());
-        Gap gap = later.shared().get(0);
+        Gap gap = SheetCut.of(later).shared().get(0);
         assertThat(later.path().orElseThrow().leadIn()).isEmpty();
         assertThat(gap.to()).isCloseTo(main.length(), within(1e-6));
-        assertThat(later.end().distance(main.stationAt(gap.from()).point())).isLessThan(1e-6);
+        assertThat(SheetCut.end(later).distance(main.stationAt(gap.from()).point()))
+                .isLessThan(1e-6);
         assertThat(later.remarks()).singleElement().asString().contains("50 mm", "common line");
         Program program = new ProgramCompiler().compile(run);
-        double full = later.row().orElseThrow().pierceSeconds();
+        double full = SheetCut.of(later).row().orElseThrow().pierceSeconds();
         assertThat(program.items())
                 .filteredOn(i -> i.origin().stop().equals(later.id()))
                 .filteredOn(i -> i instanceof Item.Event e && e.kind() == EventKind.PIERCE)
@@ -106,7 +110,10 @@ class CommonLinesTest {
     void aStartSetByHandCutsItsWholeContour() {
         Run run = run(2, true, PlanChoices.defaults());
         Stop later =
-                run.stops().stream().filter(s -> !s.shared().isEmpty()).findFirst().orElseThrow();
+                run.stops().stream()
+                        .filter(s -> !SheetCut.of(s).shared().isEmpty())
+                        .findFirst()
+                        .orElseThrow();
         PlanChoices byHand =
                 PlanChoices.defaults()
                         .withStop(later.id(), StopChoice.NOTHING.withStart(Typed.of(20)));

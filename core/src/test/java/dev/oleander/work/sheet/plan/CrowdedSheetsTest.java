@@ -91,7 +91,7 @@ class CrowdedSheetsTest {
                 continue;
             }
             placed++;
-            double kerf = stop.row().orElseThrow().kerf();
+            double kerf = SheetCut.of(stop).row().orElseThrow().kerf();
             Geometry lead = line(stop.path().get().leadIn());
             String name = run.machine().name() + ", " + stop.id();
             assertApart(name + " and kept material", lead, kept, kerf / 2);
@@ -157,8 +157,8 @@ class CrowdedSheetsTest {
             if (stop.path().isEmpty()) {
                 continue;
             }
-            List<Point> way = stop.approach().way(at, stop.path().get().pierce());
-            for (int leg = 1; stop.approach().low() && leg < way.size(); leg++) {
+            List<Point> way = SheetCut.of(stop).approach().way(at, stop.path().get().pierce());
+            for (int leg = 1; SheetCut.of(stop).approach().low() && leg < way.size(); leg++) {
                 Geometry line = line(List.of(new Line(way.get(leg - 1), way.get(leg))));
                 for (Geometry piece : free) {
                     double over = line.intersection(piece).getLength();
@@ -168,7 +168,7 @@ class CrowdedSheetsTest {
             if (stop.kind() == Stop.Kind.PROFILE && stop.tabs().isEmpty()) {
                 free.add(piece(stop));
             }
-            at = stop.end();
+            at = SheetCut.end(stop);
         }
     }
 

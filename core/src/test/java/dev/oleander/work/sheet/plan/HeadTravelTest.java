@@ -43,12 +43,12 @@ class HeadTravelTest {
     void itStaysDownOverWholeMaterialAndGoesRoundFreePieces() {
         List<Stop> stops = plan("teasel", ROW).stops();
         assertThat(stops).extracting(Stop::id).containsExactlyElementsOf(PAST_THE_MIDDLE);
-        assertThat(stops.get(0).approach()).as("the first").isEqualTo(Approach.UP);
-        assertThat(stops.get(1).approach()).isEqualTo(Approach.low(List.of()));
-        Approach past = stops.get(2).approach();
+        assertThat(SheetCut.of(stops.get(0)).approach()).as("the first").isEqualTo(Approach.UP);
+        assertThat(SheetCut.of(stops.get(1)).approach()).isEqualTo(Approach.low(List.of()));
+        Approach past = SheetCut.of(stops.get(2)).approach();
         assertThat(past.low()).isTrue();
         assertThat(past.round()).isNotEmpty();
-        double clear = stops.get(2).row().map(CutRow::pierceClearance).orElseThrow();
+        double clear = SheetCut.of(stops.get(2)).row().map(CutRow::pierceClearance).orElseThrow();
         Contour slug = new Contour(stops.get(0).path().orElseThrow().main());
         assertThat(past.round()).allMatch(corner -> distance(slug, corner) > clear - 1e-6);
     }
@@ -56,7 +56,7 @@ class HeadTravelTest {
     @Test
     void aMachineThatAlwaysLiftsGoesStraight() {
         assertThat(plan("sorrel", ROW).stops())
-                .extracting(Stop::approach)
+                .extracting(s -> SheetCut.of(s).approach())
                 .containsOnly(Approach.UP);
     }
 
@@ -71,7 +71,8 @@ class HeadTravelTest {
                                 .filter(Item.Rapid.class::isInstance)
                                 .map(i -> ((Item.Rapid) i).to())
                                 .toList();
-        List<Point> planned = past.approach().way(Point.ORIGIN, past.path().get().pierce());
+        List<Point> planned =
+                SheetCut.of(past).approach().way(Point.ORIGIN, past.path().get().pierce());
         assertThat(travelled).isEqualTo(planned.subList(1, planned.size()));
     }
 
@@ -85,7 +86,7 @@ class HeadTravelTest {
                         .circle(100, 60, 8)
                         .reading();
         List<Stop> stops = plan("teasel", wall).stops();
-        assertThat(stops.get(2).approach()).isEqualTo(Approach.UP);
+        assertThat(SheetCut.of(stops.get(2)).approach()).isEqualTo(Approach.UP);
     }
 
     @Test
@@ -95,11 +96,16 @@ class HeadTravelTest {
         for (double above : new double[] {58, 60}) {
             Box stock = new Box(new Point(0, above), new Point(400, 120));
             Approach past =
-                    new HeadTravel(travel, stock, stops, List.of()).decide(stops, 2).approach();
+                    SheetCut.of(new HeadTravel(travel, stock, stops, List.of()).decide(stops, 2))
+                            .approach();
             assertThat(past.round()).isNotEmpty().allMatch(p -> p.y() > 70);
         }
         Box strip = new Box(new Point(0, 58), new Point(400, 62));
-        assertThat(new HeadTravel(travel, strip, stops, List.of()).decide(stops, 2).approach())
+        assertThat(
+                        SheetCut.of(
+                                        new HeadTravel(travel, strip, stops, List.of())
+                                                .decide(stops, 2))
+                                .approach())
                 .isEqualTo(Approach.UP);
     }
 

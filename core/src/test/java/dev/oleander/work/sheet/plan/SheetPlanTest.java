@@ -91,7 +91,7 @@ class SheetPlanTest {
         Stop there = plan(PlanChoices.defaults()).trial("c1.1", 60);
         assertThat(there.remarks()).isEmpty();
         assertThat(there.leadIn()).isEqualTo(planned(StopChoice.NOTHING).leadIn());
-        assertThat(there.startAt()).isCloseTo(60, within(1e-6));
+        assertThat(SheetCut.of(there).startAt()).isCloseTo(60, within(1e-6));
     }
 
     @Test

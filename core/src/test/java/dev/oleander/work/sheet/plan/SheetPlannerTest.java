@@ -57,7 +57,7 @@ class SheetPlannerTest {
     @Test
     void everyPathLiesHalfAKerfOnTheScrapSide() {
         for (Stop stop : plan(PlanChoices.defaults()).stops()) {
-            double half = stop.row().orElseThrow().kerf() / 2;
+            double half = SheetCut.of(stop).row().orElseThrow().kerf() / 2;
             var contour = cleat.byId().get(stop.feature()).contour();
             // placed by a mere shift: compare against the contour shifted by the same
             Run run = plan(PlanChoices.defaults());
@@ -88,7 +88,7 @@ class SheetPlannerTest {
         CutPath path = stop.path().orElseThrow();
         assertThat(path.leadIn().get(path.leadIn().size() - 1).end()).isEqualTo(path.start());
         double over = path.overRun().stream().mapToDouble(Segment::length).sum();
-        assertThat(over).isCloseTo(stop.row().orElseThrow().overRun(), within(1e-9));
+        assertThat(over).isCloseTo(SheetCut.of(stop).row().orElseThrow().overRun(), within(1e-9));
         assertThat(stop.sources().get("overRun")).isEqualTo(Source.BOOK);
     }
 
@@ -102,7 +102,7 @@ class SheetPlannerTest {
         Stop stop = outline(plan(PlanChoices.defaults().withStop(id, choice)));
         assertThat(stop.leadIn().length()).isEqualTo(8);
         assertThat(stop.sources().get("leadInLength")).isEqualTo(Source.HERE);
-        assertThat(stop.startAt()).isCloseTo(50, within(0.2));
+        assertThat(SheetCut.of(stop).startAt()).isCloseTo(50, within(0.2));
         assertThat(stop.path().orElseThrow().leadIn().get(0).length()).isCloseTo(8, within(1e-9));
     }
 

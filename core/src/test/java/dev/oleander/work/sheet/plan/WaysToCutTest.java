@@ -151,7 +151,7 @@ class WaysToCutTest {
                             .filter(i -> i instanceof Item.Feed f && !f.on())
                             .mapToDouble(i -> ((Item.Feed) i).segment().length())
                             .sum();
-            double kerf = stop.row().orElseThrow().kerf();
+            double kerf = SheetCut.of(stop).row().orElseThrow().kerf();
             assertThat(off).isCloseTo(2 * (0.4 + kerf), within(1e-6));
             long pierces = count(program, stop, EventKind.PIERCE);
             assertThat(pierces).isEqualTo(3);
@@ -174,7 +174,7 @@ class WaysToCutTest {
         assertThat(round).isCloseTo(640 + Math.PI * kerf, within(1e-6));
         assertThat(sharp).isCloseTo(640 + 4 * kerf, within(1e-6));
         Stop looped = outline(outlineWith(StopChoice.NOTHING.withCorners(CornerForm.LOOP)));
-        double radius = looped.row().orElseThrow().lead() / 2;
+        double radius = SheetCut.of(looped).row().orElseThrow().lead() / 2;
         assertThat(new Path(looped.path().orElseThrow().main()).length())
                 .isCloseTo(sharp + 4 * (2 * radius + 1.5 * Math.PI * radius), within(1e-6));
         assertThat(Samples.prove(PLATE, plan("teasel", 6, PLATE, loops())).open())
@@ -193,9 +193,9 @@ class WaysToCutTest {
     void theFeedIsLessNearCorners() {
         Run run = plan("sorrel", 10, PLATE, PlanChoices.defaults());
         Stop stop = run.stop("c1.1").orElseThrow();
-        double full = stop.row().orElseThrow().feed();
-        double slow = stop.row().orElseThrow().corner().share() * full;
-        double within = stop.row().orElseThrow().corner().within();
+        double full = SheetCut.of(stop).row().orElseThrow().feed();
+        double slow = SheetCut.of(stop).row().orElseThrow().corner().share() * full;
+        double within = SheetCut.of(stop).row().orElseThrow().corner().within();
         double slowed =
                 new ProgramCompiler()
                         .compile(run).items().stream()
@@ -205,7 +205,7 @@ class WaysToCutTest {
                                 .peek(f -> assertThat(f.feed()).isCloseTo(slow, within(1e-9)))
                                 .mapToDouble(f -> f.segment().length())
                                 .sum();
-        double kerf = stop.row().orElseThrow().kerf();
+        double kerf = SheetCut.of(stop).row().orElseThrow().kerf();
         assertThat(slowed).isCloseTo(4 * (2 * within + Math.PI * kerf / 4), within(1e-6));
     }
 
@@ -215,7 +215,8 @@ class WaysToCutTest {
         Run run = plan("teasel", 6, PLATE, outlineWith(choice));
         Stop stop = run.stop("c1.1").orElseThrow();
         assertThat(stop.passes()).hasSize(4);
-        assertThat(stop.passes().get(0).feed()).isEqualTo(stop.row().orElseThrow().markFeed());
+        assertThat(stop.passes().get(0).feed())
+                .isEqualTo(SheetCut.of(stop).row().orElseThrow().markFeed());
         Program program = new ProgramCompiler().compile(run);
         assertThat(count(program, stop, EventKind.MARK_ON)).isEqualTo(1);
         assertThat(count(program, stop, EventKind.PIERCE)).isEqualTo(3);
@@ -241,7 +242,7 @@ class WaysToCutTest {
         assertThat(small.sources()).containsEntry("overRun", Source.HERE);
         Stop large = run.stop("c2.1").orElseThrow();
         assertThat(large.leadIn().kind()).isEqualTo(LeadKind.ARC);
-        assertThat(large.overRun()).isEqualTo(large.row().orElseThrow().overRun());
+        assertThat(large.overRun()).isEqualTo(SheetCut.of(large).row().orElseThrow().overRun());
     }
 
     @Test

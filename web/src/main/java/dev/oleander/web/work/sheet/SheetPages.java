@@ -21,6 +21,7 @@ import dev.oleander.web.bench.SlipSection;
 import dev.oleander.web.bench.WorkPages;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.work.sheet.SheetCutting;
+import dev.oleander.work.sheet.plan.SheetCut;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -146,7 +147,7 @@ class SheetPages implements WorkPages {
         }
 
         private static String ofRow(Stop stop, Function<CutRow, String> value) {
-            return stop.row().map(value).orElse("");
+            return SheetCut.of(stop).row().map(value).orElse("");
         }
 
         private static String feed(Stop stop) {
@@ -228,7 +229,7 @@ class SheetPages implements WorkPages {
 
         /** The feed near corners, in words; empty when it is not reduced. */
         private Optional<String> cornerFeed() {
-            return stops.get(0)
+            return SheetCut.of(stops.get(0))
                     .row()
                     .map(CutRow::corner)
                     .filter(corner -> corner.share() < 1)
