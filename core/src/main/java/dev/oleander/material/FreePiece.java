@@ -1,7 +1,7 @@
 package dev.oleander.material;
 
 import dev.oleander.geometry.Region;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 
 /**
  * A piece that a cut sets free.

@@ -8,7 +8,7 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.geometry.overlay.Overlay;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import java.util.ArrayList;
 import java.util.List;
 

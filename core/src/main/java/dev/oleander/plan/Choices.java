@@ -2,6 +2,7 @@ package dev.oleander.plan;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.revise.Carrying;
+import dev.oleander.plan.stop.Stop;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;

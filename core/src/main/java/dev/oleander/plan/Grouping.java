@@ -1,5 +1,6 @@
 package dev.oleander.plan;
 
+import dev.oleander.plan.stop.Stop;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

@@ -1,6 +1,9 @@
 package dev.oleander.plan;
 
 import dev.oleander.machine.Machine;
+import dev.oleander.plan.bed.SheetLayout;
+import dev.oleander.plan.stop.DrillHole;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Named;
 import java.util.List;
 import java.util.Map;

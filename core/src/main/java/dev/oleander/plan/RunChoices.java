@@ -2,6 +2,7 @@ package dev.oleander.plan;
 
 import com.fasterxml.jackson.annotation.JsonIgnore;
 import dev.oleander.drawing.revise.Carrying;
+import dev.oleander.plan.stop.Stop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package dev.oleander.proof;
 
-import dev.oleander.plan.Refusal;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Refusal;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

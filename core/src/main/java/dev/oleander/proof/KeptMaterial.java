@@ -11,8 +11,8 @@ import dev.oleander.geometry.Region;
 import dev.oleander.geometry.RegionInside;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
-import dev.oleander.plan.Placement;
-import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.bed.Placement;
+import dev.oleander.plan.bed.SheetLayout;
 import java.util.ArrayList;
 import java.util.List;
 

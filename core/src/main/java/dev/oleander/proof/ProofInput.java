@@ -5,7 +5,7 @@ import dev.oleander.material.MaterialState;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;

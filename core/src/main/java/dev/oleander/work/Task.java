@@ -5,7 +5,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Choices;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import java.util.Map;
 import java.util.TreeMap;
 

@@ -4,7 +4,7 @@ import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Named;
 import dev.oleander.value.Subject;

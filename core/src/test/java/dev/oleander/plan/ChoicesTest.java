@@ -6,7 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
+import dev.oleander.plan.stop.CutPath;
+import dev.oleander.plan.stop.Lead;
+import dev.oleander.plan.stop.LeadKind;
+import dev.oleander.plan.stop.Side;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.choice.LeadChoice;
+import dev.oleander.work.sheet.choice.PlanChoices;
+import dev.oleander.work.sheet.choice.StopChoice;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -9,14 +9,14 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
-import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.price.Estimate.Costs;
 import dev.oleander.price.Estimator.Lot;
+import dev.oleander.work.sheet.choice.PlanChoices;
+import dev.oleander.work.sheet.cut.SheetCut;
 import dev.oleander.work.sheet.motion.ProgramCompiler;
 import dev.oleander.work.sheet.motion.RunningCost;
-import dev.oleander.work.sheet.plan.SheetCut;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import org.junit.jupiter.api.Test;
 

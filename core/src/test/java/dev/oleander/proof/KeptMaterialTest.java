@@ -8,10 +8,10 @@ import dev.oleander.Samples;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import org.junit.jupiter.api.Test;
 

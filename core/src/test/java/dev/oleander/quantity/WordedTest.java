@@ -3,10 +3,10 @@ package dev.oleander.quantity;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.machine.Compensation;
-import dev.oleander.plan.CornerForm;
-import dev.oleander.plan.OrderRule;
-import dev.oleander.plan.SmallHoles;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.work.sheet.choice.CornerForm;
+import dev.oleander.work.sheet.choice.OrderRule;
+import dev.oleander.work.sheet.choice.SmallHoles;
 import org.junit.jupiter.api.Test;
 
 class WordedTest {

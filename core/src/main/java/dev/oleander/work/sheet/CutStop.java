@@ -1,7 +1,7 @@
 package dev.oleander.work.sheet;
 
-import dev.oleander.plan.Stop;
-import dev.oleander.work.sheet.plan.SheetCut;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.List;
 
 /**

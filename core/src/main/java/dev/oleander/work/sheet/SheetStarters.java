@@ -1,15 +1,15 @@
 package dev.oleander.work.sheet;
 
-import dev.oleander.plan.CornerForm;
-import dev.oleander.plan.LeadChoice;
-import dev.oleander.plan.LeadKind;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.Recipe.Rule;
-import dev.oleander.plan.StopChoice;
-import dev.oleander.plan.TabChoice;
+import dev.oleander.plan.stop.LeadKind;
 import dev.oleander.quantity.Typed;
 import dev.oleander.work.Starter;
-import dev.oleander.work.sheet.plan.CutKind;
+import dev.oleander.work.sheet.choice.CornerForm;
+import dev.oleander.work.sheet.choice.CutKind;
+import dev.oleander.work.sheet.choice.LeadChoice;
+import dev.oleander.work.sheet.choice.StopChoice;
+import dev.oleander.work.sheet.choice.TabChoice;
 import java.util.List;
 
 /** Recipes for sheets that new shops begin with. */

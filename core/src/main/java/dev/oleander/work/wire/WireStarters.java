@@ -3,12 +3,12 @@ package dev.oleander.work.wire;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.Recipe.Rule;
 import dev.oleander.work.Starter;
-import dev.oleander.work.wire.plan.HoldStop;
-import dev.oleander.work.wire.plan.SlugChoice;
-import dev.oleander.work.wire.plan.SlugHandling;
-import dev.oleander.work.wire.plan.WireChoice;
-import dev.oleander.work.wire.plan.WireKind;
-import dev.oleander.work.wire.plan.WireOrder;
+import dev.oleander.work.wire.choice.HoldStop;
+import dev.oleander.work.wire.choice.SlugChoice;
+import dev.oleander.work.wire.choice.SlugHandling;
+import dev.oleander.work.wire.choice.WireChoice;
+import dev.oleander.work.wire.choice.WireKind;
+import dev.oleander.work.wire.choice.WireOrder;
 import java.util.List;
 
 /** Recipes for the wire that new shops begin with. */

@@ -1,7 +1,7 @@
 package dev.oleander.work.wire;
 
 import dev.oleander.machine.WireBook;
-import dev.oleander.work.wire.plan.WireSettings;
+import dev.oleander.work.wire.cut.WireSettings;
 import java.util.List;
 
 /** What the values of a stop of a wire machine are asked of: how it is cut, by which book. */

@@ -3,13 +3,13 @@ package dev.oleander.work.sheet;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.oleander.plan.LeadKind;
-import dev.oleander.plan.Side;
-import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.stop.LeadKind;
+import dev.oleander.plan.stop.Side;
 import dev.oleander.quantity.Typed;
 import dev.oleander.value.Entry;
 import dev.oleander.value.Value;
 import dev.oleander.value.ValueException;
+import dev.oleander.work.sheet.choice.StopChoice;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 

@@ -4,7 +4,7 @@ import dev.oleander.dialect.DialectException;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.machine.CutDataException;
-import dev.oleander.plan.PlanException;
+import dev.oleander.plan.bed.PlanException;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.value.ValueException;
 import dev.oleander.web.account.AccountException;

@@ -1,7 +1,7 @@
 package dev.oleander.web.api;
 
-import dev.oleander.plan.KeepOut;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.KeepOut;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.KeepOutText;

@@ -2,8 +2,8 @@ package dev.oleander.web.api;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.Placement;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.bed.Placement;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.value.Value;
 import dev.oleander.web.job.JobResult;

@@ -2,7 +2,7 @@ package dev.oleander.web.bench;
 
 import dev.oleander.dialect.DialectException;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.price.PriceList;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.bench.ReleaseSlip.Trial;

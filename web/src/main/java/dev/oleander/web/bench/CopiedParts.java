@@ -1,7 +1,7 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.motion.Seconds;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.bench.RunLineView.Alike;

@@ -1,8 +1,8 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.motion.Seconds;
-import dev.oleander.plan.CutPath;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.CutPath;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
 import java.util.Comparator;

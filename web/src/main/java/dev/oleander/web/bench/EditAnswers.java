@@ -2,8 +2,8 @@ package dev.oleander.web.bench;
 
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.drawing.draw.DrawException;
-import dev.oleander.plan.PlanException;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.value.ValueException;
 import dev.oleander.web.account.SignedIn;

@@ -2,7 +2,7 @@ package dev.oleander.web.bench;
 
 import dev.oleander.drawing.read.Counterparts;
 import dev.oleander.plan.Choice;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.job.JobResult;
 import java.util.List;
 

@@ -1,7 +1,7 @@
 package dev.oleander.web.bench;
 
-import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
 import java.util.ArrayList;

@@ -2,8 +2,8 @@ package dev.oleander.web.bench;
 
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
-import dev.oleander.plan.Source;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Source;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.value.Form;
 import dev.oleander.value.Subject;
 import dev.oleander.value.Value;

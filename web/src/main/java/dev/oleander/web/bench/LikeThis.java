@@ -1,7 +1,7 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.drawing.read.Feature;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.job.JobResult;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

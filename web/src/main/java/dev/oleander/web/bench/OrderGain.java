@@ -2,8 +2,8 @@ package dev.oleander.web.bench;
 
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Timeline;
-import dev.oleander.plan.PlanException;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
 import java.util.HashSet;

@@ -5,7 +5,7 @@ import dev.oleander.plan.Choices;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.Recipe.Rule;
 import dev.oleander.plan.RunChoices;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.value.Subject;
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobDocument;

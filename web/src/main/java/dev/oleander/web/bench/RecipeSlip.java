@@ -6,7 +6,7 @@ import dev.oleander.plan.Choices;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.Recipe.Rule;
 import dev.oleander.plan.RunChoices;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Named;
 import dev.oleander.value.Subject;
 import dev.oleander.value.Word;

@@ -7,7 +7,7 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Profile;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.job.JobResult;
 import java.util.ArrayList;
 import java.util.HashMap;

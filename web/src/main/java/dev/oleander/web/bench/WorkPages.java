@@ -1,6 +1,6 @@
 package dev.oleander.web.bench;
 
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.work.Work;
 import java.util.List;

@@ -6,7 +6,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
-import dev.oleander.plan.PlanException;
+import dev.oleander.plan.bed.PlanException;
 import dev.oleander.price.Estimate;
 import dev.oleander.price.Estimator;
 import dev.oleander.price.Estimator.Lot;

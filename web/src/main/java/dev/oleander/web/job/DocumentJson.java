@@ -1,7 +1,7 @@
 package dev.oleander.web.job;
 
 import dev.oleander.plan.Choices;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.web.seal.Hashes;
 import dev.oleander.work.Kinds;
 import dev.oleander.work.Work;

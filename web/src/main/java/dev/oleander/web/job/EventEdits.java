@@ -2,8 +2,8 @@ package dev.oleander.web.job;
 
 import dev.oleander.plan.Gas;
 import dev.oleander.plan.RunChoices;
-import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;

@@ -4,7 +4,7 @@ import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.RunChoices;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.proof.Finding;
 import dev.oleander.quantity.Typed;
 import dev.oleander.work.Kinds;

@@ -3,7 +3,7 @@ package dev.oleander.web.job;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import dev.oleander.drawing.Layer;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.account.SignedIn;
 import java.time.Duration;

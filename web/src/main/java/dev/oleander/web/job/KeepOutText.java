@@ -1,6 +1,6 @@
 package dev.oleander.web.job;
 
-import dev.oleander.plan.KeepOut;
+import dev.oleander.plan.bed.KeepOut;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import java.util.ArrayList;

@@ -1,7 +1,7 @@
 package dev.oleander.web.job;
 
-import dev.oleander.plan.Refusal;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Refusal;
+import dev.oleander.plan.stop.Stop;
 import java.util.Optional;
 
 /** An edit that is not taken; the job stays as it was. The message says what stands against it. */

@@ -1,7 +1,7 @@
 package dev.oleander.web.job;
 
 import dev.oleander.plan.RunRules;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -1,11 +1,11 @@
 package dev.oleander.web.job;
 
 import dev.oleander.machine.HeldEdge;
-import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.SheetChoices.Anchor;
-import dev.oleander.plan.SheetChoices.Grid;
-import dev.oleander.plan.SheetChoices.Stock;
-import dev.oleander.plan.SheetChoices.ZeroOf;
+import dev.oleander.plan.bed.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices.Anchor;
+import dev.oleander.plan.bed.SheetChoices.Grid;
+import dev.oleander.plan.bed.SheetChoices.Stock;
+import dev.oleander.plan.bed.SheetChoices.ZeroOf;
 import dev.oleander.quantity.Typed;
 import java.util.Arrays;
 import java.util.Map;

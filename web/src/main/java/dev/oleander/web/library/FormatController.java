@@ -5,7 +5,7 @@ import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectException;
 import dev.oleander.dialect.FieldHelp;
 import dev.oleander.dialect.FormatCheck;
-import dev.oleander.plan.PlanException;
+import dev.oleander.plan.bed.PlanException;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.format.FormatRefusedException;
 import dev.oleander.web.format.Formats;

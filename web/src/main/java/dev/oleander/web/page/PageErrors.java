@@ -2,7 +2,7 @@ package dev.oleander.web.page;
 
 import dev.oleander.dialect.DialectException;
 import dev.oleander.drawing.DrawingException;
-import dev.oleander.plan.PlanException;
+import dev.oleander.plan.bed.PlanException;
 import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.RefusedEditException;
 import org.springframework.http.HttpStatus;

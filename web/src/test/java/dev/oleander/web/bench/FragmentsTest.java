@@ -2,7 +2,7 @@ package dev.oleander.web.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import java.net.http.HttpResponse;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.plan.RunChoices;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
@@ -17,7 +17,7 @@ import dev.oleander.web.job.RunEdits;
 import dev.oleander.web.job.Scope;
 import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.ValueEdits;
-import dev.oleander.work.sheet.plan.SheetCut;
+import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;

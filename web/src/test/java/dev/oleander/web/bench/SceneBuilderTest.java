@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.Item;
-import dev.oleander.plan.Side;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Side;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobResult;

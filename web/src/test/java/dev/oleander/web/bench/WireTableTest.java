@@ -3,7 +3,7 @@ package dev.oleander.web.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.Scope;

@@ -3,8 +3,8 @@ package dev.oleander.web.browser;
 import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.oleander.plan.Stop;
-import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.sheet.choice.StopChoice;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;

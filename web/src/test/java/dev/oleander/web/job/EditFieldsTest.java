@@ -4,10 +4,10 @@ import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.oleander.plan.OrderRule;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.choice.OrderRule;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;

@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.drawing.DrawingException;
-import dev.oleander.plan.OrderRule;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.WebTest;
+import dev.oleander.work.sheet.choice.OrderRule;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;

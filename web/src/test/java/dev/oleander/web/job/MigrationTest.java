@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.Purpose;
-import dev.oleander.plan.OrderRule;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.WebTest;
+import dev.oleander.work.sheet.choice.OrderRule;
 import java.util.List;
 import java.util.Map;
 import org.flywaydb.core.Flyway;

@@ -12,7 +12,7 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.verifyNoInteractions;
 import static org.mockito.Mockito.when;
 
-import dev.oleander.plan.PlanException;
+import dev.oleander.plan.bed.PlanException;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.job.Planning.State;

@@ -16,7 +16,7 @@ import dev.oleander.drawing.dxf.DxfReader;
 import dev.oleander.geometry.Segment;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;

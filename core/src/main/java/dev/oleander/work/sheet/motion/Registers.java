@@ -2,8 +2,8 @@ package dev.oleander.work.sheet.motion;
 
 import dev.oleander.machine.Compensation;
 import dev.oleander.machine.CutRow;
-import dev.oleander.plan.Stop;
-import dev.oleander.work.sheet.plan.SheetCut;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.List;
 
 /**

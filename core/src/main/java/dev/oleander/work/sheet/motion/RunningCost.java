@@ -4,8 +4,8 @@ import dev.oleander.machine.CutRow;
 import dev.oleander.motion.Seconds;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
-import dev.oleander.plan.Stop;
-import dev.oleander.work.sheet.plan.SheetCut;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.sheet.cut.SheetCut;
 
 /** Gas, abrasive, energy and wear, by the cut book. */
 public final class RunningCost {

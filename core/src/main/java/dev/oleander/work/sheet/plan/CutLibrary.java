@@ -2,8 +2,10 @@ package dev.oleander.work.sheet.plan;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.Machine;
-import dev.oleander.plan.Placement;
-import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.bed.Placement;
+import dev.oleander.work.sheet.choice.StopChoice;
+import dev.oleander.work.sheet.cut.Turn;
+import dev.oleander.work.sheet.lead.KeptField;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 

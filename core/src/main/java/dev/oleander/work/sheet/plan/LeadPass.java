@@ -1,9 +1,11 @@
 package dev.oleander.work.sheet.plan;
 
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.CutPath;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.CutPath;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
+import dev.oleander.work.sheet.lead.SheetField;
+import dev.oleander.work.sheet.lead.Surroundings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;

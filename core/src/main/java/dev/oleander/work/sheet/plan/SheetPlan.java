@@ -1,12 +1,16 @@
 package dev.oleander.work.sheet.plan;
 
 import dev.oleander.geometry.Segment;
-import dev.oleander.plan.CutPath;
-import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
-import dev.oleander.plan.Stop;
-import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.stop.CutPath;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.choice.PlanChoices;
+import dev.oleander.work.sheet.choice.StopChoice;
+import dev.oleander.work.sheet.cut.SheetCut;
+import dev.oleander.work.sheet.lead.LeadFit;
+import dev.oleander.work.sheet.lead.LeadSearch;
+import dev.oleander.work.sheet.lead.SheetField;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -3,10 +3,10 @@ package dev.oleander.work.sheet.plan;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.CutBook;
 import dev.oleander.machine.Machine;
-import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.progress.Progress;
+import dev.oleander.work.sheet.choice.PlanChoices;
 
 /**
  * Plans a sheet from a reading: places copies, makes the path of every feature, orders the stops,

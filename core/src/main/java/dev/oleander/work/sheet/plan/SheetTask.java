@@ -6,10 +6,12 @@ import dev.oleander.machine.CutBook;
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Decisions;
-import dev.oleander.plan.PlanChoices;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.order.Heat;
 import dev.oleander.plan.order.TravelTime;
+import dev.oleander.work.sheet.choice.PlanChoices;
+import dev.oleander.work.sheet.order.Loosening;
+import dev.oleander.work.sheet.order.OrderCosts;
 
 /** All that a plan of a sheet follows from. */
 record SheetTask(

@@ -2,14 +2,14 @@ package dev.oleander.work.sheet.proof;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.CutRow;
-import dev.oleander.plan.Refusal;
-import dev.oleander.plan.Stop;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.plan.stop.Refusal;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.work.sheet.plan.SheetCut;
+import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

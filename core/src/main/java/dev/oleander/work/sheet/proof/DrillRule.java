@@ -1,6 +1,6 @@
 package dev.oleander.work.sheet.proof;
 
-import dev.oleander.plan.DrillHole;
+import dev.oleander.plan.stop.DrillHole;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;

@@ -13,7 +13,7 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.work.sheet.plan.SheetCut;
+import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.ArrayList;
 import java.util.List;
 

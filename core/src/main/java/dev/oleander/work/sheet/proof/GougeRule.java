@@ -1,6 +1,6 @@
 package dev.oleander.work.sheet.proof;
 
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.KeptMaterial.Nearness;
 import dev.oleander.proof.ProofInput;

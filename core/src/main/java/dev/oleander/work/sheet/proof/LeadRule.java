@@ -2,15 +2,15 @@ package dev.oleander.work.sheet.proof;
 
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.Refusal;
-import dev.oleander.plan.Side;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Refusal;
+import dev.oleander.plan.stop.Side;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.KeptMaterial.Nearness;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.work.sheet.plan.SheetCut;
+import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,6 +1,6 @@
 package dev.oleander.work.sheet.proof;
 
-import dev.oleander.plan.Refusal;
+import dev.oleander.plan.stop.Refusal;
 import dev.oleander.proof.ProofInput;
 
 /** Openings and necks that the kerf does not fit into. */

@@ -1,11 +1,11 @@
 package dev.oleander.work.sheet.proof;
 
 import dev.oleander.plan.RunRules;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
-import dev.oleander.work.sheet.plan.Precedence;
+import dev.oleander.work.sheet.order.Precedence;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,7 +1,7 @@
 package dev.oleander.work.sheet.proof;
 
-import dev.oleander.plan.Refusal;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Refusal;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;

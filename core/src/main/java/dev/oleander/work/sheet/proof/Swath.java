@@ -1,11 +1,11 @@
 package dev.oleander.work.sheet.proof;
 
 import dev.oleander.motion.Item;
-import dev.oleander.plan.CutPath;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.CutPath;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.KeptMaterial.Nearness;
 import dev.oleander.proof.ProofInput;
-import dev.oleander.work.sheet.plan.SheetCut;
+import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.BiPredicate;

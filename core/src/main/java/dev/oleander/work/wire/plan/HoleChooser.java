@@ -4,7 +4,14 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.Refusal;
+import dev.oleander.plan.stop.Refusal;
+import dev.oleander.work.wire.choice.WireChoice;
+import dev.oleander.work.wire.choice.WireKind;
+import dev.oleander.work.wire.cut.RefusedException;
+import dev.oleander.work.wire.cut.StartHole;
+import dev.oleander.work.wire.cut.WireTask;
+import dev.oleander.work.wire.flank.Flanks;
+import dev.oleander.work.wire.hold.HolePlacer;
 import java.util.List;
 
 /**

@@ -1,6 +1,10 @@
 package dev.oleander.work.wire.plan;
 
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.wire.cut.Ruling;
+import dev.oleander.work.wire.cut.StartHole;
+import dev.oleander.work.wire.cut.WireSettings;
+import dev.oleander.work.wire.cut.WireVisit;
 import java.util.List;
 import java.util.Optional;
 

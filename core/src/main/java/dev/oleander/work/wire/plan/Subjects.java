@@ -5,6 +5,8 @@ import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
+import dev.oleander.work.wire.choice.WireChoices;
+import dev.oleander.work.wire.choice.WireKind;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

@@ -1,7 +1,8 @@
 package dev.oleander.work.wire.plan;
 
 import dev.oleander.plan.RunRules;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.wire.cut.WireVisit;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;

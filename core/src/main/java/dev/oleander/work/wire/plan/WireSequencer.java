@@ -1,14 +1,19 @@
 package dev.oleander.work.wire.plan;
 
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.Stop;
 import dev.oleander.plan.order.Heat;
 import dev.oleander.plan.order.OrderOptimiser;
 import dev.oleander.plan.order.OrderOptions;
 import dev.oleander.plan.order.OrderProblem;
 import dev.oleander.plan.order.OrderProblem.Visit;
 import dev.oleander.plan.order.TravelTime;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
+import dev.oleander.work.wire.choice.WireChoices;
+import dev.oleander.work.wire.choice.WireOrder;
+import dev.oleander.work.wire.cut.WireCopy;
+import dev.oleander.work.wire.cut.WireTask;
+import dev.oleander.work.wire.cut.WireVisit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;

@@ -2,7 +2,7 @@ package dev.oleander.work.wire.proof;
 
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
-import dev.oleander.work.wire.plan.Ruling;
+import dev.oleander.work.wire.cut.Ruling;
 import java.util.List;
 
 /**

@@ -1,14 +1,14 @@
 package dev.oleander.work.wire.proof;
 
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.work.wire.plan.WireKind;
+import dev.oleander.work.wire.choice.WireKind;
+import dev.oleander.work.wire.cut.WireSettings;
+import dev.oleander.work.wire.cut.WireVisit;
 import dev.oleander.work.wire.plan.WirePlan;
-import dev.oleander.work.wire.plan.WireSettings;
-import dev.oleander.work.wire.plan.WireVisit;
 
 /** How pieces leave that come free, and whether somebody holds them. */
 public final class ExitRule extends WireRule {

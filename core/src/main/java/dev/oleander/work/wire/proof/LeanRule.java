@@ -1,12 +1,12 @@
 package dev.oleander.work.wire.proof;
 
 import dev.oleander.machine.WireUnit;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.work.wire.plan.LeanCheck;
-import dev.oleander.work.wire.plan.WireCut;
+import dev.oleander.work.wire.cut.WireCut;
+import dev.oleander.work.wire.flank.LeanCheck;
 import dev.oleander.work.wire.plan.WirePlan;
 import java.util.HashMap;
 import java.util.Map;

@@ -3,7 +3,7 @@ package dev.oleander.work.wire.proof;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.work.wire.plan.WireMotion;
+import dev.oleander.work.wire.motion.WireMotion;
 import dev.oleander.work.wire.plan.WirePlan;
 
 /** What is written for the controller moves the wire as planned, above and below. */

@@ -1,13 +1,13 @@
 package dev.oleander.work.wire.proof;
 
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.work.wire.plan.WireCut;
-import dev.oleander.work.wire.plan.WireKind;
+import dev.oleander.work.wire.choice.WireKind;
+import dev.oleander.work.wire.cut.WireCut;
+import dev.oleander.work.wire.cut.WireSettings;
 import dev.oleander.work.wire.plan.WirePlan;
-import dev.oleander.work.wire.plan.WireSettings;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,12 +1,12 @@
 package dev.oleander.work.wire.proof;
 
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.work.wire.plan.StartHole;
+import dev.oleander.work.wire.cut.StartHole;
+import dev.oleander.work.wire.cut.WireVisit;
 import dev.oleander.work.wire.plan.WirePlan;
-import dev.oleander.work.wire.plan.WireVisit;
 import java.util.List;
 
 /** The wire is threaded where a hole is, and the hole is wide enough. */

@@ -7,7 +7,7 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
-import dev.oleander.work.wire.plan.Ruling;
+import dev.oleander.work.wire.cut.Ruling;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,6 +1,6 @@
 package dev.oleander.work.wire.proof;
 
-import dev.oleander.work.wire.plan.Ruling;
+import dev.oleander.work.wire.cut.Ruling;
 
 /**
  * A move of a wire as the judge sees it.

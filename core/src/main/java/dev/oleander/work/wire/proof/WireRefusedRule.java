@@ -1,11 +1,11 @@
 package dev.oleander.work.wire.proof;
 
-import dev.oleander.plan.Refusal;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Refusal;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
+import dev.oleander.work.wire.cut.WireSettings;
 import dev.oleander.work.wire.plan.WirePlan;
-import dev.oleander.work.wire.plan.WireSettings;
 import java.util.LinkedHashSet;
 import java.util.Set;
 

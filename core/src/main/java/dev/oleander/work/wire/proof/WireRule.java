@@ -1,13 +1,13 @@
 package dev.oleander.work.wire.proof;
 
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.ProofRule;
 import dev.oleander.proof.Severity;
+import dev.oleander.work.wire.cut.WireVisit;
 import dev.oleander.work.wire.plan.WirePlan;
-import dev.oleander.work.wire.plan.WireVisit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiConsumer;

@@ -2,7 +2,7 @@ package dev.oleander.work.wire.proof;
 
 import dev.oleander.geometry.Box;
 import dev.oleander.machine.Machine;
-import dev.oleander.plan.SheetLayout;
+import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;

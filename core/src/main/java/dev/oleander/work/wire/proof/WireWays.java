@@ -2,8 +2,8 @@ package dev.oleander.work.wire.proof;
 
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
-import dev.oleander.work.wire.plan.Ruling;
-import dev.oleander.work.wire.plan.WireCut;
+import dev.oleander.work.wire.cut.Ruling;
+import dev.oleander.work.wire.cut.WireCut;
 import java.util.ArrayList;
 import java.util.List;
 

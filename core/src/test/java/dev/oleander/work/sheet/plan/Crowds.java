@@ -2,10 +2,10 @@ package dev.oleander.work.sheet.plan;
 
 import dev.oleander.Drawn;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.plan.PlanChoices;
-import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.StopChoice;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.choice.PlanChoices;
+import dev.oleander.work.sheet.choice.StopChoice;
 import java.util.SplittableRandom;
 
 /** Random sheets on which there is little room. */

@@ -4,12 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.Samples;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.plan.OrderRule;
-import dev.oleander.plan.PlanChoices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunChoices;
-import dev.oleander.plan.SheetChoices;
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.bed.SheetChoices;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.sheet.choice.OrderRule;
+import dev.oleander.work.sheet.choice.PlanChoices;
+import dev.oleander.work.sheet.order.Precedence;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;

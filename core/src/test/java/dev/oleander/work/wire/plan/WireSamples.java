@@ -5,9 +5,12 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.machine.WireBook;
-import dev.oleander.plan.SheetChoices;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.wire.choice.WireChoice;
+import dev.oleander.work.wire.choice.WireChoices;
+import dev.oleander.work.wire.cut.WireTask;
 
 /** Plans of the wire machine for tests. */
 public final class WireSamples {
@@ -47,7 +50,7 @@ public final class WireSamples {
     }
 
     /** The refusal of the only stop. */
-    static String refusal(WirePlan plan) {
+    public static String refusal(WirePlan plan) {
         return plan.run().stops().get(0).refusal().orElseThrow().sentence();
     }
 }

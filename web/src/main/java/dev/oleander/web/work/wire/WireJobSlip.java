@@ -3,7 +3,7 @@ package dev.oleander.web.work.wire;
 import static dev.oleander.work.wire.WireCutting.WIRE;
 
 import dev.oleander.drawing.read.Feature;
-import dev.oleander.plan.FeatureNames;
+import dev.oleander.plan.stop.FeatureNames;
 import dev.oleander.web.bench.EditError;
 import dev.oleander.web.bench.Fields;
 import dev.oleander.web.bench.SlipRow;
@@ -13,7 +13,7 @@ import dev.oleander.web.bench.SlipRow.Own;
 import dev.oleander.web.bench.Unattended;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.work.wire.WireRun;
-import dev.oleander.work.wire.plan.WireChoices;
+import dev.oleander.work.wire.choice.WireChoices;
 import java.util.ArrayList;
 import java.util.List;
 

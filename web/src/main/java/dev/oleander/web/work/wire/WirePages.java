@@ -2,7 +2,7 @@ package dev.oleander.web.work.wire;
 
 import static dev.oleander.work.wire.WireCutting.WIRE;
 
-import dev.oleander.plan.Stop;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.bench.EditError;
 import dev.oleander.web.bench.SlipSection;
 import dev.oleander.web.bench.WorkPages;

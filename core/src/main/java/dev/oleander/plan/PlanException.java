@@ -1,9 +1,0 @@
-package dev.oleander.plan;
-
-/** A choice that cannot be planned; the message names the value and the limit. */
-public final class PlanException extends RuntimeException {
-
-    public PlanException(String message) {
-        super(message);
-    }
-}

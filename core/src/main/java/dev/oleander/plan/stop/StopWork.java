@@ -1,0 +1,18 @@
+package dev.oleander.plan.stop;
+
+/** What a kind of work has of its own for a stop. */
+public interface StopWork {
+
+    /** Nothing besides. */
+    StopWork NONE = new StopWork() {};
+
+    /** How much of the main path an earlier stop has cut, mm. */
+    default double commonLine() {
+        return 0;
+    }
+
+    /** How the tool comes from the stop before. */
+    default Approach approach() {
+        return Approach.UP;
+    }
+}

@@ -1,0 +1,31 @@
+package dev.oleander.work.wire.cut;
+
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.WireBook;
+import dev.oleander.plan.order.Turning;
+
+/**
+ * What a plan is made for.
+ *
+ * @param material of the work
+ * @param height of the work, mm
+ * @param quantity copies of the drawing
+ * @param density of the material, kg/m3; 0 when nobody knows
+ */
+public record WireTask(
+        Machine machine,
+        WireBook book,
+        String material,
+        double height,
+        int quantity,
+        double density) {
+
+    /**
+     * What turning the work with the rotary axis costs.
+     *
+     * @param from degrees at which the axis is
+     */
+    public Turning turning(double from) {
+        return new Turning(from, machine.wire().indexSeconds(), machine.wire().indexSpeed());
+    }
+}
