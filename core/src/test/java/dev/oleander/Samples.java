@@ -9,7 +9,6 @@ import dev.oleander.drawing.file.DrawingFiles;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.machine.CutBook;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.motion.TimeModel;
@@ -19,6 +18,7 @@ import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.Prover;
 import dev.oleander.quantity.LengthUnit;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.motion.ProgramCompiler;
 import dev.oleander.work.sheet.plan.SheetPlanner;
@@ -33,7 +33,7 @@ public final class Samples {
 
     public static final MachineLibrary MACHINES = MachineLibrary.shipped();
     public static final Machine TEASEL = MACHINES.find("teasel").orElseThrow();
-    public static final CutBook BOOK = MACHINES.cutBook(TEASEL);
+    public static final CutBook BOOK = (CutBook) MACHINES.book(TEASEL);
     public static final Dialect DIALECT = DialectLibrary.shipped().find("teasel").orElseThrow();
 
     /** Values of header and footer. */

@@ -10,6 +10,7 @@ import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.Prover;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.motion.RunMotion;
 import dev.oleander.work.sheet.plan.SheetPlan;
@@ -71,7 +72,7 @@ final class DenseParts {
     }
 
     private static SheetPlan plan(Reading reading) {
-        return new SheetPlanner(TEASEL, MACHINES.cutBook(TEASEL))
+        return new SheetPlanner(TEASEL, (CutBook) MACHINES.book(TEASEL))
                 .plan(
                         reading,
                         new SheetPlanner.Order("mild steel", 3, 1),

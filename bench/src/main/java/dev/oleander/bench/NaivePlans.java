@@ -16,6 +16,7 @@ import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.OrderRule;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.choice.StopChoice;
@@ -202,7 +203,8 @@ final class NaivePlans {
                         h.heat(),
                         h.hold(),
                         h.tabs()),
-                m.wire());
+                m.work(),
+                m.unit());
     }
 
     private static Run plan(
@@ -212,7 +214,7 @@ final class NaivePlans {
             PlanChoices choices,
             SheetChoices layout) {
         return new SheetPlanner(
-                        machine, MACHINES.cutBook(MACHINES.find(machine.id()).orElseThrow()))
+                        machine, (CutBook) MACHINES.book(MACHINES.find(machine.id()).orElseThrow()))
                 .plan(
                         reading,
                         new SheetPlanner.Order(

@@ -9,6 +9,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.progress.Progress;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.motion.RunMotion;
 import dev.oleander.work.sheet.plan.SheetPlan;
@@ -64,7 +65,7 @@ record PlannedPlates(
     private static SheetPlan plan(
             Reading reading, PlanChoices choices, SheetChoices sheet, SheetPlan earlier) {
         Machine machine = MACHINES.find("teasel").orElseThrow();
-        SheetPlanner planner = new SheetPlanner(machine, MACHINES.cutBook(machine));
+        SheetPlanner planner = new SheetPlanner(machine, (CutBook) MACHINES.book(machine));
         SheetPlanner.Order order = new SheetPlanner.Order("mild steel", 6, 1);
         return earlier == null
                 ? planner.plan(reading, order, choices, sheet, Progress.NONE)

@@ -8,7 +8,6 @@ import dev.oleander.drawing.dxf.DxfReader;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.machine.CutBook;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.motion.TimeModel;
@@ -17,6 +16,7 @@ import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.Prover;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.motion.ProgramCompiler;
 import dev.oleander.work.sheet.plan.SheetPlanner;
@@ -89,7 +89,7 @@ public class SliceBenchmarks {
     public void prepare() throws IOException {
         MachineLibrary machines = MachineLibrary.shipped();
         machine = machines.find("teasel").orElseThrow();
-        book = machines.cutBook(machine);
+        book = (CutBook) machines.book(machine);
         dialect = DialectLibrary.shipped().find(machine.dialect()).orElseThrow();
         sheet =
                 SheetChoices.defaults()

@@ -19,6 +19,7 @@ import dev.oleander.progress.Progress;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.Prover;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.wire.book.WireBook;
 import dev.oleander.work.wire.choice.Matching;
 import dev.oleander.work.wire.choice.SlugChoice;
 import dev.oleander.work.wire.choice.SlugHandling;
@@ -149,7 +150,7 @@ final class WireArea implements Area {
         WireTask task =
                 new WireTask(
                         BRACKEN,
-                        MachineLibrary.shipped().wireBook(BRACKEN),
+                        (WireBook) MachineLibrary.shipped().book(BRACKEN),
                         "tool steel",
                         20,
                         1,

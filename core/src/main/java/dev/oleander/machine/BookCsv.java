@@ -17,13 +17,13 @@ import tools.jackson.dataformat.csv.CsvSchema;
  * A cut book as CSV (RFC 4180): a line of names, then lines of values. Columns may stand in any
  * order; decimals have a point.
  */
-final class BookCsv {
+public final class BookCsv {
 
     private static final int MOST_LINES = 5_000;
 
     private final CsvMapper mapper = new CsvMapper();
 
-    String write(List<String> columns, List<Map<String, String>> lines) {
+    public String write(List<String> columns, List<Map<String, String>> lines) {
         CsvSchema.Builder schema = CsvSchema.builder().setUseHeader(true);
         columns.forEach(schema::addColumn);
         StringWriter text = new StringWriter();
@@ -38,7 +38,7 @@ final class BookCsv {
      * @return values by column; the first one stands in line 2 of the text
      * @throws CutDataException naming the line and what is wrong
      */
-    List<Map<String, String>> read(String text) {
+    public List<Map<String, String>> read(String text) {
         List<Map<String, String>> read = new ArrayList<>();
         CsvSchema header = CsvSchema.emptySchema().withHeader();
         try (MappingIterator<Map<String, String>> lines =
@@ -74,7 +74,7 @@ final class BookCsv {
         return text.startsWith("\uFEFF") ? text.substring(1) : text;
     }
 
-    static CutDataException unknown(String column) {
+    public static CutDataException unknown(String column) {
         return new CutDataException("The column \"%s\" is not known.".formatted(column));
     }
 }

@@ -3,7 +3,7 @@ package dev.oleander.machine;
 import dev.oleander.quantity.Numbers;
 
 /** Values of cut books from text, with their limits. */
-final class BookText {
+public final class BookText {
 
     private static final int LONGEST = 40;
 
@@ -15,7 +15,8 @@ final class BookText {
      * @param fromZero whether it may be 0; otherwise it must be more
      * @throws CutDataException naming the value and its limits
      */
-    static double number(String label, String unit, boolean fromZero, double most, String written) {
+    public static double number(
+            String label, String unit, boolean fromZero, double most, String written) {
         double value;
         try {
             value = Double.parseDouble(written.strip().replace(',', '.'));
@@ -39,7 +40,7 @@ final class BookText {
     /**
      * @throws CutDataException when there is none or it is too long
      */
-    static String text(String label, String written) {
+    public static String text(String label, String written) {
         String value = written.strip();
         if (value.isEmpty() || value.length() > LONGEST) {
             throw new CutDataException(

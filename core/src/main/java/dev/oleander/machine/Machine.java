@@ -1,5 +1,7 @@
 package dev.oleander.machine;
 
+import java.util.Objects;
+
 /**
  * A machine: what it can reach, how fast it moves, what its people cost.
  *
@@ -10,7 +12,8 @@ package dev.oleander.machine;
  * @param setUpMinutes of machine time for every lot: loading, program, first piece
  * @param head what hangs over the sheet
  * @param habits how it is usually worked with
- * @param wire what a wire machine has besides; null for others
+ * @param work word of the kind of work it does
+ * @param unit what it has for that besides
  */
 public record Machine(
         String id,
@@ -24,11 +27,29 @@ public record Machine(
         double setUpMinutes,
         Head head,
         Habits habits,
-        WireUnit wire) {
+        String work,
+        MachineUnit unit) {
 
-    /** Whether it cuts with a wire. */
-    public boolean hasWire() {
-        return wire != null;
+    public Machine {
+        work = Objects.requireNonNullElse(work, "");
+        unit = Objects.requireNonNullElse(unit, MachineUnit.NONE);
+    }
+
+    Machine of(MachineKind kind, MachineUnit itsUnit) {
+        return new Machine(
+                id,
+                name,
+                process,
+                dialect,
+                travel,
+                motion,
+                pathDeviation,
+                hourlyRate,
+                setUpMinutes,
+                head,
+                habits,
+                kind.work(),
+                itsUnit);
     }
 
     /**

@@ -2,62 +2,47 @@ package dev.oleander.machine;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.URL;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.databind.MapperFeature;
-import tools.jackson.dataformat.yaml.YAMLMapper;
+import java.util.ServiceLoader;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
-/** The machines there are, each with its cut book. */
+/** The machines there are, each with its book. */
 public final class MachineLibrary {
 
-    private static final List<String> SHIPPED = List.of("teasel", "sorrel", "yarrow", "bracken");
-
-    /** A table of cut data, or what it is computed from, or the table of a wire. */
-    private record MachineFile(
-            Machine machine,
-            List<CutRow> cutBook,
-            WaterjetBook.Waterjet waterjet,
-            List<WireRow> wireBook) {
-
-        CutBook book() {
-            if (wireBook != null) {
-                return new CutTable(machine.name(), List.of());
-            }
-            return waterjet == null
-                    ? new CutTable(machine.name(), cutBook)
-                    : new WaterjetBook(machine.name(), waterjet);
-        }
-    }
-
-    private record Entry(Machine machine, CutBook book, WireBook wireBook) {}
+    private record Entry(Machine machine, Book book) {}
 
     private final Map<String, Entry> entries = new LinkedHashMap<>();
 
     private MachineLibrary() {}
 
-    /** The machines that ship with Oleander. */
+    /** The machines that ship with Oleander, kind by kind. */
     public static MachineLibrary shipped() {
         MachineLibrary library = new MachineLibrary();
-        YAMLMapper mapper =
-                YAMLMapper.builder()
-                        .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-                        .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
-                        .build();
-        for (String id : SHIPPED) {
-            try (InputStream in = MachineLibrary.class.getResourceAsStream(id + ".yaml")) {
-                MachineFile file = mapper.readValue(in, MachineFile.class);
-                Machine machine = file.machine();
-                List<WireRow> wires = file.wireBook() == null ? List.of() : file.wireBook();
-                WireBook wireBook = new WireBook(machine.name(), wires);
-                library.entries.put(machine.id(), new Entry(machine, file.book(), wireBook));
-            } catch (IOException unreadable) {
-                throw new IllegalStateException("machine file " + id, unreadable);
-            }
-        }
+        ServiceLoader.load(MachineKind.class).stream()
+                .map(ServiceLoader.Provider::get)
+                .sorted(Comparator.comparing(MachineKind::work))
+                .forEach(kind -> kind.files().forEach(file -> library.add(kind, file)));
         return library;
+    }
+
+    private void add(MachineKind kind, URL file) {
+        try (InputStream in = file.openStream()) {
+            JsonNode all = MachineFiles.MAPPER.readTree(in);
+            ObjectNode own = ((ObjectNode) all.get("machine")).deepCopy();
+            JsonNode unit = all.path("machine").path(kind.work());
+            own.remove(kind.work());
+            Machine machine =
+                    MachineFiles.MAPPER.treeToValue(own, Machine.class).of(kind, kind.unit(unit));
+            entries.put(machine.id(), new Entry(machine, kind.book(machine, all)));
+        } catch (IOException unreadable) {
+            throw new IllegalStateException("machine file " + file, unreadable);
+        }
     }
 
     public List<Machine> machines() {
@@ -74,12 +59,8 @@ public final class MachineLibrary {
                 .findFirst();
     }
 
-    /** The book of a wire machine; of others an empty one. */
-    public WireBook wireBook(Machine machine) {
-        return entries.get(machine.id()).wireBook();
-    }
-
-    public CutBook cutBook(Machine machine) {
+    /** The book of a machine as it ships. */
+    public Book book(Machine machine) {
         return entries.get(machine.id()).book();
     }
 }

@@ -9,6 +9,7 @@ import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
 import dev.oleander.plan.bed.Placement;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.ProofInput;
 import java.util.List;
@@ -20,6 +21,19 @@ import java.util.Set;
 public interface Plan {
 
     Run run();
+
+    /** Whether the machine waits for people at a stop, besides the events that were set for it. */
+    default boolean waits(Stop stop) {
+        return false;
+    }
+
+    /**
+     * Whether what matters of its order is when people are needed, rather than which part a stop
+     * belongs to.
+     */
+    default boolean runsAlone() {
+        return false;
+    }
 
     /** Where the copies of the drawing lie, in the order of their numbers. */
     List<Placement> copies();

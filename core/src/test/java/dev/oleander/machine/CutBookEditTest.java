@@ -5,6 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Samples;
+import dev.oleander.work.sheet.book.CutBook;
+import dev.oleander.work.sheet.book.CutBookCsv;
+import dev.oleander.work.sheet.book.CutField;
+import dev.oleander.work.sheet.book.CutRow;
+import dev.oleander.work.sheet.book.CutRowText;
+import dev.oleander.work.sheet.book.CutTable;
+import dev.oleander.work.sheet.book.WaterjetBook;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -95,7 +102,8 @@ class CutBookEditTest {
     @Test
     void aTestCutChangesTheFeedOfItsMaterialAlone() {
         WaterjetBook book =
-                (WaterjetBook) Samples.MACHINES.cutBook(Samples.MACHINES.find("yarrow").get());
+                (WaterjetBook)
+                        (CutBook) Samples.MACHINES.book(Samples.MACHINES.find("yarrow").get());
         double usual = book.find("stainless", 10, "standard").feed();
         double n = book.calibrated("stainless", 10, "standard", 1.2 * usual);
         WaterjetBook changed = book.with("stainless", n);

@@ -11,6 +11,7 @@ import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.SheetChoices;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.cut.SheetCut;
 import dev.oleander.work.sheet.motion.ProgramCompiler;
@@ -25,7 +26,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class MachinesTest {
 
     private static Run plan(Machine machine, Reading reading, String material) {
-        return new SheetPlanner(machine, Samples.MACHINES.cutBook(machine))
+        return new SheetPlanner(machine, (CutBook) Samples.MACHINES.book(machine))
                 .plan(
                         reading,
                         new SheetPlanner.Order(material, 10, 2),

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Samples;
+import dev.oleander.work.sheet.book.CutBook;
+import dev.oleander.work.sheet.book.CutRow;
+import dev.oleander.work.sheet.book.WaterjetEquation;
 import org.junit.jupiter.api.Test;
 
 class WaterjetTest {
@@ -12,7 +15,7 @@ class WaterjetTest {
     private static final WaterjetEquation EQUATION = new WaterjetEquation(380, 0.33, 1.02, 350, 1);
 
     private static CutBook book() {
-        return Samples.MACHINES.cutBook(Samples.MACHINES.find("yarrow").orElseThrow());
+        return (CutBook) Samples.MACHINES.book(Samples.MACHINES.find("yarrow").orElseThrow());
     }
 
     /**

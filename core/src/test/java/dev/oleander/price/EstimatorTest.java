@@ -13,6 +13,7 @@ import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.price.Estimate.Costs;
 import dev.oleander.price.Estimator.Lot;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.cut.SheetCut;
 import dev.oleander.work.sheet.motion.ProgramCompiler;
@@ -33,7 +34,7 @@ class EstimatorTest {
 
     private static Run run(String machine, Reading reading, double thickness, int quantity) {
         Machine known = Samples.MACHINES.find(machine).orElseThrow();
-        return new SheetPlanner(known, Samples.MACHINES.cutBook(known))
+        return new SheetPlanner(known, (CutBook) Samples.MACHINES.book(known))
                 .plan(
                         reading,
                         new SheetPlanner.Order("mild steel", thickness, quantity),

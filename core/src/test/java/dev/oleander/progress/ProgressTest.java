@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.Samples;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.machine.CutBook;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Prover;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import dev.oleander.work.sheet.proof.SheetProof;

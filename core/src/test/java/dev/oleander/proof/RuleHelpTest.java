@@ -9,6 +9,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.cut.SheetCut;
 import dev.oleander.work.sheet.motion.RunMotion;
@@ -38,7 +39,7 @@ class RuleHelpTest {
                 new Drawn().rectangle(0, 0, 200, 200).rectangle(60, 60, 140, 140).reading();
         Machine sorrel = Samples.MACHINES.find("sorrel").orElseThrow();
         Run run =
-                new SheetPlanner(sorrel, Samples.MACHINES.cutBook(sorrel))
+                new SheetPlanner(sorrel, (CutBook) Samples.MACHINES.book(sorrel))
                         .plan(
                                 square,
                                 new SheetPlanner.Order("mild steel", 10, 1),

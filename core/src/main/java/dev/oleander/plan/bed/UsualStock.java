@@ -35,7 +35,7 @@ public final class UsualStock {
         boolean sized = wished.width() != null || wished.height() != null;
         boolean around =
                 wished.aroundPart() == null
-                        ? machine.wire() != null && !sized
+                        ? machine.unit().usesCutStock() && !sized
                         : wished.aroundPart();
         double[] usual = sheet(machine, part);
         return wished.withStock(

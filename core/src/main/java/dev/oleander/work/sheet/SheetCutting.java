@@ -2,7 +2,6 @@ package dev.oleander.work.sheet;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.Book;
-import dev.oleander.machine.CutBook;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
@@ -13,6 +12,7 @@ import dev.oleander.work.Plan;
 import dev.oleander.work.Starter;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.CutKind;
 import dev.oleander.work.sheet.choice.OrderRule;
 import dev.oleander.work.sheet.choice.PlanChoices;
@@ -41,7 +41,7 @@ public final class SheetCutting implements Work<PlanChoices, StopChoice> {
 
     @Override
     public boolean does(Machine machine) {
-        return !machine.hasWire();
+        return machine.work().equals(word());
     }
 
     @Override

@@ -2,7 +2,6 @@ package dev.oleander.work.sheet;
 
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Compensation;
-import dev.oleander.machine.CutRow;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.material.Remains;
@@ -18,6 +17,7 @@ import dev.oleander.progress.Progress;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.Plan;
+import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.cut.SheetCut;
 import dev.oleander.work.sheet.motion.DataTable;
 import dev.oleander.work.sheet.motion.PostedSheet;

@@ -6,8 +6,6 @@ import static dev.oleander.value.Value.text;
 import static dev.oleander.value.Value.yesOrNo;
 
 import dev.oleander.machine.Compensation;
-import dev.oleander.machine.CutBook;
-import dev.oleander.machine.CutRow;
 import dev.oleander.plan.stop.Lead;
 import dev.oleander.plan.stop.LeadKind;
 import dev.oleander.plan.stop.Side;
@@ -21,6 +19,8 @@ import dev.oleander.value.Value;
 import dev.oleander.value.ValueException;
 import dev.oleander.value.Word;
 import dev.oleander.work.Task;
+import dev.oleander.work.sheet.book.CutBook;
+import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.choice.CornerForm;
 import dev.oleander.work.sheet.choice.LeadChoice;
 import dev.oleander.work.sheet.choice.PlanChoices;

@@ -3,7 +3,6 @@ package dev.oleander.work.wire;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
-import dev.oleander.machine.WireBook;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.value.Subject;
@@ -13,6 +12,7 @@ import dev.oleander.work.Plan;
 import dev.oleander.work.Starter;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
+import dev.oleander.work.wire.book.WireBook;
 import dev.oleander.work.wire.choice.WireChoice;
 import dev.oleander.work.wire.choice.WireChoices;
 import dev.oleander.work.wire.choice.WireKind;
@@ -43,7 +43,7 @@ public final class WireCutting implements Work<WireChoices, WireChoice> {
 
     @Override
     public boolean does(Machine machine) {
-        return machine.hasWire();
+        return machine.work().equals(word());
     }
 
     @Override

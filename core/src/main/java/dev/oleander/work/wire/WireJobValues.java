@@ -5,7 +5,6 @@ import static dev.oleander.value.Value.text;
 import static dev.oleander.value.Value.yesOrNo;
 
 import dev.oleander.geometry.Point;
-import dev.oleander.machine.WireBook;
 import dev.oleander.quantity.Typed;
 import dev.oleander.value.Entry;
 import dev.oleander.value.Subject;
@@ -13,6 +12,7 @@ import dev.oleander.value.Value;
 import dev.oleander.value.ValueException;
 import dev.oleander.value.Word;
 import dev.oleander.work.Task;
+import dev.oleander.work.wire.book.WireBook;
 import dev.oleander.work.wire.choice.CopyChoice;
 import dev.oleander.work.wire.choice.WireChoices;
 import java.util.ArrayList;

@@ -1,7 +1,6 @@
 package dev.oleander.work.wire;
 
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.machine.WireRow;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.motion.PostedProgram;
@@ -16,7 +15,9 @@ import dev.oleander.progress.Once;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.work.Plan;
+import dev.oleander.work.wire.book.WireRow;
 import dev.oleander.work.wire.cut.WireCopy;
+import dev.oleander.work.wire.cut.WireVisit;
 import dev.oleander.work.wire.motion.WireMotion;
 import dev.oleander.work.wire.plan.WirePlan;
 import dev.oleander.work.wire.proof.WireProof;
@@ -54,6 +55,16 @@ public final class WireRun implements Plan {
     @Override
     public Run run() {
         return plan.run();
+    }
+
+    @Override
+    public boolean waits(Stop stop) {
+        return plan.visit(stop.id()).filter(WireVisit::waits).isPresent();
+    }
+
+    @Override
+    public boolean runsAlone() {
+        return true;
     }
 
     @Override

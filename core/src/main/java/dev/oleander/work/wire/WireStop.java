@@ -1,6 +1,6 @@
 package dev.oleander.work.wire;
 
-import dev.oleander.machine.WireBook;
+import dev.oleander.work.wire.book.WireBook;
 import dev.oleander.work.wire.cut.WireSettings;
 import java.util.List;
 

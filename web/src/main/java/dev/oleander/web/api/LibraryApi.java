@@ -1,14 +1,14 @@
 package dev.oleander.web.api;
 
-import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WireRow;
 import dev.oleander.web.api.ApiJson.DialectJson;
 import dev.oleander.web.api.ApiJson.MachineJson;
 import dev.oleander.web.book.Books;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.NotFoundException;
+import dev.oleander.work.sheet.book.CutRow;
+import dev.oleander.work.wire.book.WireRow;
 import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;

@@ -31,9 +31,11 @@ class BenchController {
 
     private final JobService jobs;
     private final PackedScenes scenes;
+    private final PagesOfWork pages;
     private final BenchModel bench;
 
-    BenchController(JobService jobs, BenchModel bench, PackedScenes scenes) {
+    BenchController(JobService jobs, BenchModel bench, PackedScenes scenes, PagesOfWork pages) {
+        this.pages = pages;
         this.scenes = scenes;
         this.jobs = jobs;
         this.bench = bench;
@@ -196,7 +198,7 @@ class BenchController {
         JobView job = jobs.view(id);
         return planned && packed.contains("gzip")
                 ? packed(scenes.planned(job))
-                : ResponseEntity.ok(SceneBuilder.build(job.step(), job.result(), planned));
+                : ResponseEntity.ok(pages.scene(job.step(), job.result(), planned));
     }
 
     /** What the replay plays over the scene. */

@@ -21,7 +21,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -32,16 +31,16 @@ class BenchModel {
     private final ReleaseService releases;
     private final MachineLibrary machines;
     private final ShopRecipes recipes;
-    private final Map<String, WorkPages> pages;
+    private final PagesOfWork pages;
     private final PriceList prices;
 
     BenchModel(
             ReleaseService releases,
             MachineLibrary machines,
             ShopRecipes recipes,
-            List<WorkPages> pages,
+            PagesOfWork pages,
             PriceList prices) {
-        this.pages = pages.stream().collect(Collectors.toMap(p -> p.kind().word(), p -> p));
+        this.pages = pages;
         this.prices = prices;
         this.releases = releases;
         this.machines = machines;
@@ -74,7 +73,7 @@ class BenchModel {
         model.addAttribute("error", shown.error());
         model.addAttribute("foot", FootView.of(result));
         model.addAttribute("order", OrderSlip.of(result));
-        WorkPages work = pages.get(result.kind().word());
+        WorkPages work = pages.of(result);
         model.addAttribute("work", work);
         model.addAttribute("machines", machines.machines());
         List<Stop> stops = planned ? selected(result, shown.selection()) : List.of();

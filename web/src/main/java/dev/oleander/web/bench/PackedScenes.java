@@ -30,6 +30,7 @@ class PackedScenes {
 
     private final JsonMapper json;
     private final JobService jobs;
+    private final PagesOfWork pages;
     private final Cache<Key, byte[]> packed =
             Caffeine.newBuilder()
                     .maximumWeight(MOST_BYTES)
@@ -39,7 +40,8 @@ class PackedScenes {
     /** What a scene, or its replay, follows from. */
     private record Key(JobResult result, int step, boolean replay) {}
 
-    PackedScenes(JsonMapper json, JobService jobs) {
+    PackedScenes(JsonMapper json, JobService jobs, PagesOfWork pages) {
+        this.pages = pages;
         this.json = json;
         this.jobs = jobs;
     }
@@ -80,7 +82,7 @@ class PackedScenes {
                     packing,
                     key.replay()
                             ? Replay.of(key.step(), key.result())
-                            : SceneBuilder.build(key.step(), key.result(), true));
+                            : pages.scene(key.step(), key.result(), true));
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }

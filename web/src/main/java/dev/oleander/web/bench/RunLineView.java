@@ -8,8 +8,6 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobResult;
-import dev.oleander.web.job.Wires;
-import dev.oleander.work.wire.cut.WireVisit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -155,11 +153,9 @@ public record RunLineView(
                 parts);
     }
 
-    /**
-     * Stops of one part and copy belong together; on a wire machine those that run without people.
-     */
+    /** Stops of one part and copy belong together, or those that run without people. */
     private static String title(Stop stop, JobResult result) {
-        if (Wires.plan(result).isPresent()) {
+        if (result.plan().runsAlone()) {
             return waits(stop, result) ? "Needs people" : "Runs alone";
         }
         String part =
@@ -169,11 +165,7 @@ public record RunLineView(
 
     private static boolean waits(Stop stop, JobResult result) {
         boolean asked = result.run().eventsOf(stop).stream().anyMatch(e -> e.kind().isForPeople());
-        return asked
-                || Wires.plan(result)
-                        .flatMap(plan -> plan.visit(stop.id()))
-                        .filter(WireVisit::waits)
-                        .isPresent();
+        return asked || result.plan().waits(stop);
     }
 
     private static Group group(int index, String title, List<Row> rows) {

@@ -1,6 +1,8 @@
 package dev.oleander.web.bench;
 
+import com.fasterxml.jackson.annotation.JsonAnyGetter;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.databind.annotation.JsonSerialize;
 
 /**
@@ -14,7 +16,7 @@ import tools.jackson.databind.annotation.JsonSerialize;
  * @param travel rapids: 1 with the head down and 0 with it up, x and y of both ends
  * @param keepOut clamps: left, bottom, right, top, height
  * @param slats mm between the slats; 0 when there are none
- * @param wire what a wire machine has besides; null for others
+ * @param own what the kind of work draws besides, by its word
  */
 public record Scene(
         int step,
@@ -28,8 +30,8 @@ public record Scene(
         @JsonSerialize(using = ShortNumbers.class) List<double[]> travel,
         double slats,
         List<double[]> keepOut,
-        WireScene wire,
-        Notes notes) {
+        Notes notes,
+        @JsonAnyGetter Map<String, Object> own) {
 
     /**
      * What is not line work.

@@ -14,7 +14,6 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.bed.KeepOut;
-import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.Side;
 import dev.oleander.plan.stop.Stop;
@@ -26,17 +25,16 @@ import dev.oleander.web.bench.Scene.Flag;
 import dev.oleander.web.bench.Scene.Notes;
 import dev.oleander.web.bench.Scene.StopShape;
 import dev.oleander.web.job.JobResult;
-import dev.oleander.web.job.Wires;
-import dev.oleander.work.wire.cut.WireCopy;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 
 /** Puts what the table draws into plain numbers. */
-final class SceneBuilder {
+public final class SceneBuilder {
 
     /** Steps per mm: ten nanometres are far below a pixel at any zoom, and short as text. */
     private static final double STEPS = 1e5;
@@ -48,8 +46,9 @@ final class SceneBuilder {
 
     /**
      * @param planned whether stops, findings and motion are wanted too; Shape draws none of them
+     * @param own what the kind of work draws besides
      */
-    static Scene build(int step, JobResult result, boolean planned) {
+    static Scene build(int step, JobResult result, boolean planned, Map<String, Object> own) {
         Reading reading = result.reading();
         List<String> layers =
                 reading.features().stream().map(Feature::layer).distinct().sorted().toList();
@@ -72,8 +71,8 @@ final class SceneBuilder {
                     List.of(),
                     0,
                     List.of(),
-                    null,
-                    notes(result, layers));
+                    notes(result, layers),
+                    Map.of());
         }
         List<Stop> stops = result.run().stops();
         return new Scene(
@@ -81,22 +80,15 @@ final class SceneBuilder {
                 box,
                 features,
                 parts,
-                placements(result).map(p -> numbers(p.transform())).toList(),
+                result.plan().copies().stream().map(p -> numbers(p.transform())).toList(),
                 numbers(result.run().layout().stock()),
                 stops.stream().map(s -> stop(s, result.run().eventsOf(s))).toList(),
                 result.findings().stream().map(SceneBuilder::flag).toList(),
                 travel(result.timeline().program()),
                 result.machine().habits().slatPitch(),
                 result.run().layout().keepOut().stream().map(SceneBuilder::clamp).toList(),
-                Wires.plan(result).map(WireScene::of).orElse(null),
-                notes(result, layers));
-    }
-
-    /** In the order of their numbers; on a wire machine those of single contours too. */
-    private static Stream<Placement> placements(JobResult result) {
-        return Wires.plan(result)
-                .map(plan -> plan.copies().stream().map(WireCopy::placement))
-                .orElseGet(() -> result.run().layout().placements().stream());
+                notes(result, layers),
+                own);
     }
 
     private static List<String> contours(Part part) {
@@ -234,7 +226,7 @@ final class SceneBuilder {
         return rows;
     }
 
-    static double[] flat(List<Segment> segments) {
+    public static double[] flat(List<Segment> segments) {
         if (segments.isEmpty()) {
             return new double[0];
         }
@@ -251,7 +243,7 @@ final class SceneBuilder {
     }
 
     /** The edge of a box as a closed path. */
-    static double[] loop(Box box) {
+    public static double[] loop(Box box) {
         double left = box.min().x();
         double right = box.max().x();
         double low = box.min().y();

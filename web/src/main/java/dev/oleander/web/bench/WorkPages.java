@@ -4,6 +4,7 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.work.Work;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** What the bench shows of one kind of work. One bean for each kind. */
@@ -19,6 +20,9 @@ public interface WorkPages {
 
     /** Values of the bed, by their words, that mean nothing to it. */
     Set<String> withoutOnBed();
+
+    /** What the table draws of its plan besides stops; empty for nothing. */
+    Optional<Object> scene(JobResult result);
 
     /** The values of selected stops, of which there is at least one. */
     List<SlipSection> ofStops(JobResult result, List<Stop> stops, EditError error);

@@ -1,18 +1,18 @@
 package dev.oleander.web.book;
 
-import dev.oleander.machine.CutBook;
-import dev.oleander.machine.CutBookCsv;
 import dev.oleander.machine.CutDataException;
-import dev.oleander.machine.CutField;
-import dev.oleander.machine.CutRow;
-import dev.oleander.machine.CutRowText;
-import dev.oleander.machine.CutTable;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WaterjetBook;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.work.sheet.SheetCutting;
+import dev.oleander.work.sheet.book.CutBook;
+import dev.oleander.work.sheet.book.CutBookCsv;
+import dev.oleander.work.sheet.book.CutField;
+import dev.oleander.work.sheet.book.CutRow;
+import dev.oleander.work.sheet.book.CutRowText;
+import dev.oleander.work.sheet.book.CutTable;
+import dev.oleander.work.sheet.book.WaterjetBook;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
@@ -40,7 +40,7 @@ public class CutBooks extends JournalledBooks<CutBook, CutRow> {
 
     @Override
     CutBook shipped(Machine machine) {
-        return machines.cutBook(machine);
+        return (CutBook) machines.book(machine);
     }
 
     @Override

@@ -2,13 +2,13 @@ package dev.oleander.web.book;
 
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WireBook;
-import dev.oleander.machine.WireBookCsv;
-import dev.oleander.machine.WireDataField;
-import dev.oleander.machine.WireRow;
-import dev.oleander.machine.WireRowText;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.work.wire.WireCutting;
+import dev.oleander.work.wire.book.WireBook;
+import dev.oleander.work.wire.book.WireBookCsv;
+import dev.oleander.work.wire.book.WireDataField;
+import dev.oleander.work.wire.book.WireRow;
+import dev.oleander.work.wire.book.WireRowText;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
@@ -33,7 +33,7 @@ public class WireBooks extends JournalledBooks<WireBook, WireRow> {
 
     @Override
     WireBook shipped(Machine machine) {
-        return machines.wireBook(machine);
+        return (WireBook) machines.book(machine);
     }
 
     @Override

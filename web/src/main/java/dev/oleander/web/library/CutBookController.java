@@ -1,12 +1,8 @@
 package dev.oleander.web.library;
 
 import dev.oleander.machine.CutDataException;
-import dev.oleander.machine.CutField;
-import dev.oleander.machine.CutRow;
-import dev.oleander.machine.CutRowText;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WaterjetBook;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
@@ -14,6 +10,10 @@ import dev.oleander.web.book.Books;
 import dev.oleander.web.book.CutBooks;
 import dev.oleander.web.book.KeptBook;
 import dev.oleander.web.job.NotFoundException;
+import dev.oleander.work.sheet.book.CutField;
+import dev.oleander.work.sheet.book.CutRow;
+import dev.oleander.work.sheet.book.CutRowText;
+import dev.oleander.work.sheet.book.WaterjetBook;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

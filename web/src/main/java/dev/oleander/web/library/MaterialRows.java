@@ -1,6 +1,6 @@
 package dev.oleander.web.library;
 
-import dev.oleander.machine.CutRow;
+import dev.oleander.work.sheet.book.CutRow;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,14 +1,14 @@
 package dev.oleander.web.library;
 
-import dev.oleander.machine.CutBook;
-import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WaterjetBook;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.CutBooks;
 import dev.oleander.work.Work;
 import dev.oleander.work.sheet.SheetCutting;
+import dev.oleander.work.sheet.book.CutBook;
+import dev.oleander.work.sheet.book.CutRow;
+import dev.oleander.work.sheet.book.WaterjetBook;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;

@@ -2,11 +2,11 @@ package dev.oleander.web.library;
 
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WireRow;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.WireBooks;
 import dev.oleander.work.Work;
 import dev.oleander.work.wire.WireCutting;
+import dev.oleander.work.wire.book.WireRow;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;

@@ -13,14 +13,11 @@ import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.DrillHole;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.job.JobResult;
-import dev.oleander.web.job.Wires;
 import dev.oleander.web.paper.SvgPaths;
-import dev.oleander.work.wire.choice.WireKind;
-import dev.oleander.work.wire.cut.Ruling;
-import dev.oleander.work.wire.plan.WirePlan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** The sheet on the machine's table with the order of the stops, as an SVG element for paper. */
 final class SheetPicture {
@@ -46,14 +43,21 @@ final class SheetPicture {
     private final JobResult result;
     private final Run run;
     private final Program program;
+    private final Optional<List<WorkSheet.Profile>> profiles;
     private final Box shown;
     private final SvgPaths paths;
     private final StringBuilder svg = new StringBuilder();
 
-    private SheetPicture(JobResult result, Run run, Program program, Box shown) {
+    private SheetPicture(
+            JobResult result,
+            Run run,
+            Program program,
+            Optional<List<WorkSheet.Profile>> profiles,
+            Box shown) {
         this.result = result;
         this.run = run;
         this.program = program;
+        this.profiles = profiles;
         this.shown = shown;
         this.paths = new SvgPaths(shown, SIZE, BORDER);
     }
@@ -63,9 +67,14 @@ final class SheetPicture {
      *
      * @param run stops that are shown
      * @param program their motion
+     * @param profiles what is drawn in the place of the parts
      */
-    static SheetPicture used(JobResult result, Run run, Program program) {
-        return new SheetPicture(result, run, program, usedBox(result.run()));
+    static SheetPicture used(
+            JobResult result,
+            Run run,
+            Program program,
+            Optional<List<WorkSheet.Profile>> profiles) {
+        return new SheetPicture(result, run, program, profiles, usedBox(result.run()));
     }
 
     private static Box usedBox(Run run) {
@@ -94,7 +103,7 @@ final class SheetPicture {
 
     /** The whole stock with no more than the outlines on it, and what the other picture shows. */
     String overview() {
-        SheetPicture whole = new SheetPicture(result, run, program, run.layout().stock());
+        SheetPicture whole = new SheetPicture(result, run, program, profiles, run.layout().stock());
         whole.open();
         whole.outline("stock", run.layout().stock());
         whole.parts();
@@ -137,8 +146,8 @@ final class SheetPicture {
     }
 
     private void parts() {
-        if (Wires.plan(result).isPresent()) {
-            Wires.plan(result).get().surfaces().forEach(this::profile);
+        if (profiles.isPresent()) {
+            profiles.get().forEach(this::profile);
             return;
         }
         for (Placement placement : run.layout().placements()) {
@@ -146,12 +155,9 @@ final class SheetPicture {
         }
     }
 
-    /** A profile of a wire; punches are filled. */
-    private void profile(String subject, List<Ruling> surface) {
-        WirePlan plan = Wires.plan(result).orElseThrow();
-        boolean punch = plan.settings().get(subject).kind() == WireKind.PUNCH;
-        begin(punch ? "kept" : "profile");
-        paths.append(svg, new Path(surface.stream().map(Ruling::lower).toList()));
+    private void profile(WorkSheet.Profile profile) {
+        begin(profile.kept() ? "kept" : "profile");
+        paths.append(svg, new Path(profile.segments()));
         svg.append("\"/>");
     }
 

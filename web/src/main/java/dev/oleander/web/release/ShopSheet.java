@@ -1,7 +1,5 @@
 package dev.oleander.web.release;
 
-import dev.oleander.machine.Compensation;
-import dev.oleander.machine.CutRow;
 import dev.oleander.motion.Seconds;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
@@ -12,24 +10,19 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.job.Wires;
 import dev.oleander.web.paper.Pdf;
-import dev.oleander.work.sheet.cut.SheetCut;
-import dev.oleander.work.sheet.motion.DataTable;
-import dev.oleander.work.sheet.motion.Registers;
+import dev.oleander.web.release.WorkSheet.Fact;
+import dev.oleander.web.release.WorkSheet.HaltRow;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** The sheet of paper that hangs at the machine. */
@@ -47,25 +40,14 @@ class ShopSheet {
 
     private final Pdf pdf;
     private final String address;
+    private final Map<String, WorkSheet> sheets;
 
-    ShopSheet(Pdf pdf, OleanderSettings settings) {
+    ShopSheet(Pdf pdf, OleanderSettings settings, List<WorkSheet> sheets) {
         this.pdf = pdf;
+        this.sheets =
+                sheets.stream().collect(Collectors.toMap(sheet -> sheet.kind().word(), s -> s));
         this.address = settings.publicUrl();
     }
-
-    /** A value with its name. */
-    public record Fact(String name, String value) {}
-
-    /** A row of cutting data as the program calls it. */
-    public record DataRow(
-            String number, String label, String kerf, String feed, String pierce, String means) {}
-
-    /** A stop of the list. */
-    public record StopRow(
-            int number, String name, String part, String data, String time, String note) {}
-
-    /** Where the program waits. */
-    public record HaltRow(String where, String when, String why, String time) {}
 
     /** A hole that is drilled later. */
     public record DrillRow(String diameter, String x, String y, int copy) {}
@@ -83,8 +65,10 @@ class ShopSheet {
             Instant when) {
         JobResult result = job.result();
         Run run = trial.isEmpty() ? result.run() : result.run().only(trial);
-        List<CutRow> rows = DataTable.of(result.run());
-        SheetPicture picture = SheetPicture.used(result, run, timeline.program());
+        WorkSheet sheet = sheets.get(result.kind().word());
+        WorkSheet.Content content = sheet.of(result, run, timeline);
+        SheetPicture picture =
+                SheetPicture.used(result, run, timeline.program(), sheet.profiles(result));
         Map<String, Object> values = new HashMap<>();
         values.put("job", job);
         values.put("revision", preview.revision());
@@ -103,38 +87,24 @@ class ShopSheet {
         values.put("link", link);
         values.put("qr", QrCode.svg(link));
         values.put("trial", trial.isEmpty() ? "" : trialNote(run, result.run()));
-        boolean parts = trial.isEmpty() && Wires.plan(result).isEmpty();
-        values.put("facts", facts(result, parts));
-        values.put("passes", List.of());
-        values.put("holes", List.of());
-        values.put("threading", "");
+        boolean parts = trial.isEmpty() && content.countsParts();
+        values.put("facts", joined(facts(result, parts), content.facts()));
         values.put("times", times(timeline.seconds()));
         values.put("parts", parts ? parts(result) : List.of());
-        values.put("rows", rows(run, rows));
-        values.put("registers", registers(run, rows));
-        values.put("halts", halts(run));
+        values.put("registers", content.registers());
+        values.put("halts", joined(halts(run), content.halts()));
         values.put("drilled", drilled(run));
-        if (Wires.plan(result).isPresent()) {
-            wire(new WireSheet(Wires.plan(result).get(), run, timeline), values);
-        } else {
-            values.put("stops", stops(run, rows, timeline));
-        }
+        values.put("stops", content.stops());
+        values.put("own", content.own().template());
+        values.putAll(content.own().model());
         values.put("accepted", accepted(result.proof(), run, trial));
         return pdf.of("shop-sheet", values);
     }
 
-    private static void wire(WireSheet sheet, Map<String, Object> values) {
-        List<Object> facts = new ArrayList<>((List<?>) values.get("facts"));
-        facts.addAll(sheet.facts());
-        List<Object> halts = new ArrayList<>((List<?>) values.get("halts"));
-        halts.addAll(sheet.halts());
-        values.put("facts", facts);
-        values.put("halts", halts);
-        values.put("passes", sheet.passes());
-        values.put("holes", sheet.holes());
-        values.put("threading", sheet.threading());
-        values.put("registers", List.of());
-        values.put("stops", sheet.stops());
+    private static <T> List<T> joined(List<T> first, List<T> then) {
+        List<T> all = new ArrayList<>(first);
+        all.addAll(then);
+        return all;
     }
 
     private static String footer(JobView job, ProgramPreview preview) {
@@ -211,46 +181,6 @@ class ShopSheet {
                 .toList();
     }
 
-    /** Those that the stops of a run use, numbered as in the program. */
-    private static List<DataRow> rows(Run run, List<CutRow> rows) {
-        Set<CutRow> used = Set.copyOf(DataTable.of(run));
-        return IntStream.range(0, rows.size())
-                .filter(i -> used.contains(rows.get(i)))
-                .mapToObj(
-                        i -> {
-                            CutRow r = rows.get(i);
-                            return new DataRow(
-                                    String.valueOf(i + 1),
-                                    r.label(),
-                                    Numbers.plain(r.kerf(), 3) + " mm",
-                                    Numbers.plain(r.feed(), 0) + " mm/min",
-                                    Numbers.plain(r.pierceSeconds(), 2) + " s",
-                                    "%s, %s bar"
-                                            .formatted(r.gas(), Numbers.plain(r.pressure(), 1)));
-                        })
-                .toList();
-    }
-
-    /** Values that must stand in the controller's registers. */
-    private static List<Fact> registers(Run run, List<CutRow> rows) {
-        Map<Integer, String> values = new TreeMap<>();
-        for (Stop stop : run.stops()) {
-            if (SheetCut.of(stop).row().isPresent()
-                    && stop.path().isPresent()
-                    && stop.compensation() != Compensation.PATH) {
-                values.put(
-                        Registers.of(stop, rows),
-                        Numbers.plain(Registers.value(stop), 3)
-                                + (stop.compensation() == Compensation.BOTH
-                                        ? " mm (wear)"
-                                        : " mm"));
-            }
-        }
-        return values.entrySet().stream()
-                .map(e -> new Fact("D" + e.getKey(), e.getValue()))
-                .toList();
-    }
-
     /** Where the program waits for the operator, and why. */
     private static List<HaltRow> halts(Run run) {
         List<HaltRow> halts = new ArrayList<>();
@@ -273,46 +203,6 @@ class ShopSheet {
             }
         }
         return halts;
-    }
-
-    private static List<StopRow> stops(Run run, List<CutRow> rows, Timeline timeline) {
-        return run.cut().stream()
-                .map(
-                        s ->
-                                new StopRow(
-                                        s.number(),
-                                        s.name(),
-                                        s.part().isEmpty()
-                                                ? "copy " + s.copy()
-                                                : "part %s, copy %d"
-                                                        .formatted(
-                                                                s.part().replace("p", ""),
-                                                                s.copy()),
-                                        "T"
-                                                + (rows.indexOf(SheetCut.of(s).row().orElseThrow())
-                                                        + 1),
-                                        Numbers.duration(
-                                                timeline.byStop()
-                                                        .getOrDefault(s.id(), Seconds.NONE)
-                                                        .total()),
-                                        note(s)))
-                .toList();
-    }
-
-    private static String note(Stop stop) {
-        Map<String, Boolean> notes = new LinkedHashMap<>();
-        notes.put("marked", stop.kind() == Stop.Kind.MARK);
-        notes.put(
-                stop.tabs().size() + (stop.tabs().size() == 1 ? " tab" : " tabs"),
-                !stop.tabs().isEmpty());
-        notes.put(stop.passes().size() + " passes", stop.passes().size() > 1);
-        notes.put("common line", stop.work().commonLine() > 0);
-        return String.join(
-                ", ",
-                notes.entrySet().stream()
-                        .filter(Map.Entry::getValue)
-                        .map(Map.Entry::getKey)
-                        .toList());
     }
 
     private static List<DrillRow> drilled(Run run) {

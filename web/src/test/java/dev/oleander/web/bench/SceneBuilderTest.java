@@ -14,6 +14,7 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.SheetField;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class SceneBuilderTest extends WebTest {
@@ -22,7 +23,7 @@ class SceneBuilderTest extends WebTest {
     void theTableGetsEveryStopMoveAndRegion() {
         JobView job = jobs.view(makeJob("cleat_backing_plate", "Scene", 3));
         JobResult result = job.result();
-        Scene scene = SceneBuilder.build(job.step(), result, true);
+        Scene scene = SceneBuilder.build(job.step(), result, true, Map.of());
         assertThat(scene.stops()).hasSize(24);
         assertThat(scene.placements()).hasSize(3);
         assertThat(scene.parts()).hasSize(1);
@@ -45,7 +46,7 @@ class SceneBuilderTest extends WebTest {
     void everyChainSaysWhichLayerItLiesOn() {
         long id = makeJob("flag_socket_islands", "Layers", 1);
         JobView job = jobs.view(id);
-        Scene scene = SceneBuilder.build(job.step(), job.result(), false);
+        Scene scene = SceneBuilder.build(job.step(), job.result(), false, Map.of());
         assertThat(scene.features()).isNotEmpty();
         scene.features()
                 .forEach(
@@ -73,7 +74,7 @@ class SceneBuilderTest extends WebTest {
     @Test
     void theScrapLiesLeftOfEveryPath() {
         JobView job = jobs.view(makeJob("cleat_backing_plate", "Scrap", 2));
-        Scene scene = SceneBuilder.build(job.step(), job.result(), true);
+        Scene scene = SceneBuilder.build(job.step(), job.result(), true, Map.of());
         assertThat(scene.stops()).allMatch(s -> s.scrap() == 1);
         assertThat(job.result().run().stops()).allMatch(s -> s.side() != Side.ON);
     }
@@ -91,7 +92,7 @@ class SceneBuilderTest extends WebTest {
                                                 SheetField.MIRRORED.set(
                                                         b.document().sheet(), "true")),
                         person("mira"));
-        Scene scene = SceneBuilder.build(job.step(), job.result(), true);
+        Scene scene = SceneBuilder.build(job.step(), job.result(), true, Map.of());
         assertThat(scene.stops()).extracting(Scene.StopShape::copy).contains(1, 2);
         assertThat(scene.stops()).allMatch(s -> s.scrap() == 1);
         assertThat(job.result().proof().releasable()).isTrue();
@@ -101,7 +102,7 @@ class SceneBuilderTest extends WebTest {
     void withoutASheetTheDrawingIsStillShown() {
         JobView job =
                 unplanned(jobs, makeJob("cleat_backing_plate", "No sheet", 1), person("mira"));
-        Scene scene = SceneBuilder.build(job.step(), job.result(), true);
+        Scene scene = SceneBuilder.build(job.step(), job.result(), true, Map.of());
         assertThat(scene.stock()).isNull();
         assertThat(scene.stops()).isEmpty();
         assertThat(scene.features()).hasSize(8);

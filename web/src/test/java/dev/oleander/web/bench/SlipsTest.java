@@ -315,7 +315,7 @@ class SlipsTest extends WebTest {
         assertThat(slip.heldAt()).isEqualTo("top");
         assertThat(slip.heldNote()).startsWith("Thicker than 4 mm");
         assertThat(result.findings()).anyMatch(f -> f.rule().equals("keep-out"));
-        assertThat(SceneBuilder.build(1, result, true).keepOut()).hasSize(2);
+        assertThat(SceneBuilder.build(1, result, true, Map.of()).keepOut()).hasSize(2);
         assertThatThrownBy(() -> edit(id, SheetField.KEEP_OUT, "1, 2, 3"))
                 .hasMessage("Clamp 1 has 3 numbers; it needs five: x, y, width, depth, height.");
         assertThatThrownBy(() -> edit(id, SheetField.KEEP_OUT, "1, 2, 0, 4, 5"))

@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WireDataField;
-import dev.oleander.machine.WireRow;
-import dev.oleander.machine.WireRowText;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.book.Change;
 import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.Wires;
+import dev.oleander.work.wire.book.WireDataField;
+import dev.oleander.work.wire.book.WireRow;
+import dev.oleander.work.wire.book.WireRowText;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.List;

@@ -1,9 +1,9 @@
 package dev.oleander.work.sheet.cut;
 
 import dev.oleander.geometry.Contour;
-import dev.oleander.machine.CutRow;
 import dev.oleander.plan.stop.Lead;
 import dev.oleander.plan.stop.LeadKind;
+import dev.oleander.work.sheet.book.CutRow;
 
 /** How features are cut when nobody said otherwise. */
 public final class HouseRecipe {

@@ -2,11 +2,11 @@ package dev.oleander.work.sheet.cut;
 
 import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
-import dev.oleander.machine.CutRow;
 import dev.oleander.plan.stop.Approach;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.plan.stop.StopWork;
+import dev.oleander.work.sheet.book.CutRow;
 import java.util.List;
 import java.util.Optional;
 

@@ -4,7 +4,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
-import dev.oleander.machine.CutRow;
+import dev.oleander.work.sheet.book.CutRow;
 
 /** Which holes are too small for their cut data, and how those are treated. */
 public final class SmallHoleRule {

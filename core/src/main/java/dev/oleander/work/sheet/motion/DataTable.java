@@ -1,8 +1,8 @@
 package dev.oleander.work.sheet.motion;
 
-import dev.oleander.machine.CutRow;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.LinkedHashSet;
 import java.util.List;

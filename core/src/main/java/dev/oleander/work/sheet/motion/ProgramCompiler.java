@@ -2,7 +2,6 @@ package dev.oleander.work.sheet.motion;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.machine.Compensation;
-import dev.oleander.machine.CutRow;
 import dev.oleander.machine.Machine.TabRule;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.HappeningItems;
@@ -18,6 +17,7 @@ import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.Pass;
 import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.cut.SheetCut;
 import dev.oleander.work.sheet.motion.Stretches.Stretch;
 import java.util.ArrayList;

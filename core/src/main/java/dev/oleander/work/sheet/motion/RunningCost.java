@@ -1,10 +1,10 @@
 package dev.oleander.work.sheet.motion;
 
-import dev.oleander.machine.CutRow;
 import dev.oleander.motion.Seconds;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.cut.SheetCut;
 
 /** Gas, abrasive, energy and wear, by the cut book. */

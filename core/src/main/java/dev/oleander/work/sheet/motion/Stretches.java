@@ -2,11 +2,11 @@ package dev.oleander.work.sheet.motion;
 
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Segment;
-import dev.oleander.machine.CutRow;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.Pass;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.plan.stop.Tab;
+import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,11 +1,11 @@
 package dev.oleander.work.sheet.plan;
 
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.machine.CutBook;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.progress.Progress;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 
 /**

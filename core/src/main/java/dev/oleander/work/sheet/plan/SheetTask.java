@@ -2,13 +2,13 @@ package dev.oleander.work.sheet.plan;
 
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
-import dev.oleander.machine.CutBook;
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Decisions;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.order.Heat;
 import dev.oleander.plan.order.TravelTime;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.order.Loosening;
 import dev.oleander.work.sheet.order.OrderCosts;

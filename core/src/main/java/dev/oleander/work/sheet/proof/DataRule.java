@@ -1,7 +1,6 @@
 package dev.oleander.work.sheet.proof;
 
 import dev.oleander.drawing.read.Feature;
-import dev.oleander.machine.CutRow;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.stop.Refusal;
 import dev.oleander.plan.stop.Stop;
@@ -9,6 +8,7 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,9 +1,9 @@
 package dev.oleander.work.wire.cut;
 
 import dev.oleander.machine.Compensation;
-import dev.oleander.machine.WireRow;
 import dev.oleander.plan.stop.Source;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.wire.book.WireRow;
 import dev.oleander.work.wire.choice.HoldStop;
 import dev.oleander.work.wire.choice.SlugHandling;
 import dev.oleander.work.wire.choice.TaperChoice;

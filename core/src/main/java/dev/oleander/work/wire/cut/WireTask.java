@@ -1,8 +1,9 @@
 package dev.oleander.work.wire.cut;
 
 import dev.oleander.machine.Machine;
-import dev.oleander.machine.WireBook;
 import dev.oleander.plan.order.Turning;
+import dev.oleander.work.wire.book.WireBook;
+import dev.oleander.work.wire.book.WireUnit;
 
 /**
  * What a plan is made for.
@@ -26,6 +27,7 @@ public record WireTask(
      * @param from degrees at which the axis is
      */
     public Turning turning(double from) {
-        return new Turning(from, machine.wire().indexSeconds(), machine.wire().indexSpeed());
+        return new Turning(
+                from, WireUnit.of(machine).indexSeconds(), WireUnit.of(machine).indexSpeed());
     }
 }

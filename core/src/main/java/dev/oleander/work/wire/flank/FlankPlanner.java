@@ -7,6 +7,7 @@ import dev.oleander.geometry.Transform;
 import dev.oleander.plan.stop.Refusal;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.choice.TaperChoice;
 import dev.oleander.work.wire.choice.UpperChoice;
 import dev.oleander.work.wire.choice.WireChoice;
@@ -123,7 +124,7 @@ public final class FlankPlanner {
                                                 share(l.upper(), at, sameTurn, above.length())))
                         .toList();
         TwoContours both = new TwoContours(elements, upperChain, settings.wireLeft(), upper, drawn);
-        new LeanCheck(task.machine().wire(), task.height()).requireSimple(both.surface());
+        new LeanCheck(WireUnit.of(task.machine()), task.height()).requireSimple(both.surface());
         return both;
     }
 

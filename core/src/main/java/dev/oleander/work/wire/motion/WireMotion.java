@@ -3,7 +3,6 @@ package dev.oleander.work.wire.motion;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import dev.oleander.machine.WireUnit;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.HappeningItems;
 import dev.oleander.motion.Item;
@@ -16,6 +15,7 @@ import dev.oleander.motion.Origin;
 import dev.oleander.motion.Program;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.cut.Ruling;
 import dev.oleander.work.wire.cut.WireCut;
 import dev.oleander.work.wire.cut.WireVisit;
@@ -62,7 +62,7 @@ public record WireMotion(Program wire, Program posted, List<Integer> itemOfWire)
 
         Work(WirePlan plan) {
             this.plan = plan;
-            this.unit = plan.task().machine().wire();
+            this.unit = WireUnit.of(plan.task().machine());
         }
 
         WireMotion motion() {

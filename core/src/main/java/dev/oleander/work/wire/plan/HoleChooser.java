@@ -5,6 +5,7 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.stop.Refusal;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.choice.WireChoice;
 import dev.oleander.work.wire.choice.WireKind;
 import dev.oleander.work.wire.cut.RefusedException;
@@ -48,7 +49,7 @@ final class HoleChooser {
         if (nearest != null) {
             return nearest;
         }
-        double diameter = fitting(contour, inside, task.machine().wire().startHole());
+        double diameter = fitting(contour, inside, WireUnit.of(task.machine()).startHole());
         Point at = inside ? placer.inside(contour, diameter) : placer.outside(contour, diameter);
         return hole(at, diameter, StartHole.Given.PROPOSED);
     }
@@ -65,7 +66,7 @@ final class HoleChooser {
             double d = contour.nearest(at).point().distance(at);
             if (contour.contains(at) == inside && d < least) {
                 least = d;
-                double usual = task.machine().wire().startHole();
+                double usual = WireUnit.of(task.machine()).startHole();
                 double diameter = feature.circleDiameter().orElse(usual);
                 best = hole(at, diameter, StartHole.Given.DRAWN);
             }
@@ -90,6 +91,6 @@ final class HoleChooser {
                                     inside ? "into the opening" : "beside the part");
             throw new RefusedException(new Refusal(Refusal.Kind.HOLE, sentence, at, 0, 0));
         }
-        return hole(at, task.machine().wire().startHole(), StartHole.Given.CLICKED);
+        return hole(at, WireUnit.of(task.machine()).startHole(), StartHole.Given.CLICKED);
     }
 }

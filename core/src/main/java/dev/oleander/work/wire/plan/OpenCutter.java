@@ -12,6 +12,7 @@ import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.stop.Refusal;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.choice.HoldStop;
 import dev.oleander.work.wire.choice.SlugHandling;
 import dev.oleander.work.wire.choice.TaperChoice;
@@ -140,7 +141,7 @@ final class OpenCutter {
         Point end = last.end();
         double all = outside(layout.stock().grown(OUTSIDE), end, last.direction(1)).distance(end);
         double half = settings.row().width(1) / 2;
-        double least = task.machine().wire().leastWeb(task.height());
+        double least = WireUnit.of(task.machine()).leastWeb(task.height());
         boolean waits = settings.slug() == SlugHandling.STOP_BEFORE;
         if (waits && settings.hold() - half < least) {
             throw new RefusedException(
@@ -197,7 +198,7 @@ final class OpenCutter {
                     "hold the piece before its last %s mm"
                             .formatted(Numbers.plain(length - last, 2));
             boolean always = settings.holdStop() == HoldStop.ALWAYS;
-            steps.add(new Wait(always, task.machine().wire().holdSeconds(), reason));
+            steps.add(new Wait(always, WireUnit.of(task.machine()).holdSeconds(), reason));
             WireCut rest = work.cut(new Stretch(Role.CUT_OFF, 1, last, length, false), null, false);
             steps.add(new Cut(rest));
             now = rest.off();

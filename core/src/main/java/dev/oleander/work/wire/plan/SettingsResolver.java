@@ -3,11 +3,12 @@ package dev.oleander.work.wire.plan;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Box;
 import dev.oleander.machine.CutDataException;
-import dev.oleander.machine.WireRow;
 import dev.oleander.plan.stop.Refusal;
 import dev.oleander.plan.stop.Source;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.wire.book.WireRow;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.choice.HoldStop;
 import dev.oleander.work.wire.choice.SlugHandling;
 import dev.oleander.work.wire.choice.TaperChoice;
@@ -115,7 +116,7 @@ final class SettingsResolver {
                     number(
                             "backOff",
                             c -> c.entry().backOff(),
-                            task.machine().wire().backOff(),
+                            WireUnit.of(task.machine()).backOff(),
                             Source.BOOK,
                             0.01,
                             20),
@@ -157,7 +158,7 @@ final class SettingsResolver {
 
         /** So wide that something is left of it on a curve too, where its ends come nearer. */
         private double leastHold(WireRow row) {
-            double web = task.machine().wire().leastWeb(task.height());
+            double web = WireUnit.of(task.machine()).leastWeb(task.height());
             Box box = feature.chain().box();
             double radius = Math.max(box.width(), box.height()) / 2;
             double nearer = Math.max(0.5, 1 - row.greatestOffset() / radius);
@@ -230,7 +231,7 @@ final class SettingsResolver {
                 return SlugHandling.CORELESS;
             }
             double mass = feature.area() * task.height() / MM3_PER_M3 * task.density();
-            return upright && mass > 0 && mass < task.machine().wire().dropMass()
+            return upright && mass > 0 && mass < WireUnit.of(task.machine()).dropMass()
                     ? SlugHandling.DROP
                     : SlugHandling.HOLD_LATER;
         }

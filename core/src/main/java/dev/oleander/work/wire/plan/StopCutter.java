@@ -2,9 +2,9 @@ package dev.oleander.work.wire.plan;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import dev.oleander.machine.WirePass;
-import dev.oleander.machine.WireRow;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.wire.book.WirePass;
+import dev.oleander.work.wire.book.WireRow;
 import dev.oleander.work.wire.choice.HoldStop;
 import dev.oleander.work.wire.choice.SlugHandling;
 import dev.oleander.work.wire.choice.WireKind;

@@ -17,6 +17,7 @@ import dev.oleander.plan.stop.Refusal;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.choice.SlugHandling;
 import dev.oleander.work.wire.choice.WireChoice;
 import dev.oleander.work.wire.choice.WireChoices;
@@ -217,14 +218,15 @@ final class SubjectPlanner {
                             holds,
                             ends,
                             work,
-                            task.machine().wire().holdSeconds());
+                            WireUnit.of(task.machine()).holdSeconds());
             requireRoom(contour);
             List<WireVisit> visits =
                     settings.slug() == SlugHandling.CORELESS
                             ? cutter.coreless(rings(contour, hole.at()))
                             : cutter.visits(choices.rule());
             requireLean(visits);
-            new HoldCheck(settings, task.machine().wire().leastWeb(task.height())).require(visits);
+            new HoldCheck(settings, WireUnit.of(task.machine()).leastWeb(task.height()))
+                    .require(visits);
             List<Stop> stops =
                     visits.stream().map(v -> WireStops.of(feature, settings, v)).toList();
             return new SubjectPlan(
@@ -238,7 +240,7 @@ final class SubjectPlanner {
         }
 
         private void requireLean(List<WireVisit> visits) {
-            LeanCheck check = new LeanCheck(task.machine().wire(), task.height());
+            LeanCheck check = new LeanCheck(WireUnit.of(task.machine()), task.height());
             for (WireVisit visit : visits) {
                 for (WireCut cut : visit.cuts()) {
                     if (cut.isLeaning()) {

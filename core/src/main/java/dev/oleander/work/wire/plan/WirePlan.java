@@ -1,8 +1,8 @@
 package dev.oleander.work.wire.plan;
 
-import dev.oleander.machine.WireRow;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
+import dev.oleander.work.wire.book.WireRow;
 import dev.oleander.work.wire.choice.WireChoices;
 import dev.oleander.work.wire.cut.Ruling;
 import dev.oleander.work.wire.cut.StartHole;

@@ -5,6 +5,7 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.choice.WireKind;
 import dev.oleander.work.wire.cut.WireSettings;
 import dev.oleander.work.wire.cut.WireVisit;
@@ -52,7 +53,7 @@ public final class ExitRule extends WireRule {
         String name = ProofInput.named(stop);
         Point place = visit.begin();
         double mass = mass(plan, input.reading().byId().get(visit.feature()).area());
-        double most = plan.task().machine().wire().dropMass();
+        double most = WireUnit.of(plan.task().machine()).dropMass();
         if (!exit.up() && !exit.down()) {
             findings.add(
                     Severity.MUST_FIX,

@@ -2,13 +2,13 @@ package dev.oleander.work.wire.proof;
 
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
-import dev.oleander.machine.WireUnit;
 import dev.oleander.motion.Item;
 import dev.oleander.plan.bed.KeepOut;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.plan.WirePlan;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,7 +33,7 @@ public final class GuideRule extends WireRule {
     @Override
     void check(WirePlan plan, ProofInput input, Findings findings) {
         List<KeepOut> clamps = plan.run().layout().keepOut();
-        WireUnit wire = plan.task().machine().wire();
+        WireUnit wire = WireUnit.of(plan.task().machine());
         double height = plan.task().height();
         // the guide runs extended beyond the upper side of the work
         double beyond = wire.upperGap() / height;

@@ -12,6 +12,7 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.choice.SlugHandling;
 import dev.oleander.work.wire.cut.StartHole;
 import dev.oleander.work.wire.cut.WireCut;
@@ -109,7 +110,7 @@ public final class HoldRule extends WireRule {
 
     private static void held(
             WirePlan plan, Profile profile, Stop stop, List<Done> done, Findings findings) {
-        double least = plan.task().machine().wire().leastWeb(plan.task().height());
+        double least = WireUnit.of(plan.task().machine()).leastWeb(plan.task().height());
         for (Plane plane : Plane.values()) {
             Contour edge = profile.at(plane);
             double reach = ROUND + 2 * profile.settings().row().greatestOffset();

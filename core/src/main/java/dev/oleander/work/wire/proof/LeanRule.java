@@ -1,10 +1,10 @@
 package dev.oleander.work.wire.proof;
 
-import dev.oleander.machine.WireUnit;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.cut.WireCut;
 import dev.oleander.work.wire.flank.LeanCheck;
 import dev.oleander.work.wire.plan.WirePlan;
@@ -28,7 +28,7 @@ public final class LeanRule extends WireRule {
 
     @Override
     void check(WirePlan plan, ProofInput input, Findings findings) {
-        WireUnit wire = plan.task().machine().wire();
+        WireUnit wire = WireUnit.of(plan.task().machine());
         LeanCheck check = new LeanCheck(wire, plan.task().height());
         Map<Stop, LeanCheck.Lean> worst = new HashMap<>();
         visits(

@@ -8,6 +8,7 @@ import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.plan.WirePlan;
 import dev.oleander.work.wire.proof.WireProfiles.Plane;
 import dev.oleander.work.wire.proof.WireProfiles.Profile;
@@ -39,7 +40,7 @@ public final class WebRule extends WireRule {
     void check(WirePlan plan, ProofInput input, Findings findings) {
         WireProfiles profiles = new WireProfiles(plan, input.reading().byId());
         double height = plan.task().height();
-        double least = plan.task().machine().wire().leastWeb(height);
+        double least = WireUnit.of(plan.task().machine()).leastWeb(height);
         for (double turn : profiles.turns()) {
             Map<String, Web> narrowest = new TreeMap<>();
             for (Profile profile : profiles.at(turn)) {

@@ -6,6 +6,7 @@ import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.plan.WirePlan;
 
 /** The work fits into the machine, and all copies onto the work. */
@@ -46,19 +47,19 @@ public final class WireStockRule extends WireRule {
                                     Numbers.plain(machine.travel().x(), 1),
                                     Numbers.plain(machine.travel().y(), 1)));
         }
-        double top = plan.task().height() + machine.wire().upperGap();
-        if (top > machine.wire().upperReach()) {
+        double top = plan.task().height() + WireUnit.of(machine).upperGap();
+        if (top > WireUnit.of(machine).upperReach()) {
             findings.add(
                     Severity.MUST_FIX,
                     "",
                     null,
                     top,
-                    machine.wire().upperReach(),
+                    WireUnit.of(machine).upperReach(),
                     "The work is %s high; with its gap the upper guide would stand at %s, it reaches %s."
                             .formatted(
                                     Numbers.length(plan.task().height()),
                                     Numbers.length(top),
-                                    Numbers.length(machine.wire().upperReach())));
+                                    Numbers.length(WireUnit.of(machine).upperReach())));
         }
         if (layout.placed() == 0) {
             findings.add(

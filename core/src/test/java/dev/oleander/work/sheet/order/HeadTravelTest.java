@@ -11,7 +11,6 @@ import dev.oleander.geometry.Distances;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import dev.oleander.machine.CutRow;
 import dev.oleander.motion.Item;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunChoices;
@@ -19,6 +18,8 @@ import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.order.TravelTime;
 import dev.oleander.plan.stop.Approach;
 import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.sheet.book.CutBook;
+import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.cut.SheetCut;
 import dev.oleander.work.sheet.motion.ProgramCompiler;
@@ -148,7 +149,7 @@ class HeadTravelTest {
         PlanChoices byHand =
                 PlanChoices.defaults().withRun(RunChoices.USUAL.inSequence(PAST_THE_MIDDLE));
         var found = Samples.MACHINES.find(machine).orElseThrow();
-        return new SheetPlanner(found, Samples.MACHINES.cutBook(found))
+        return new SheetPlanner(found, (CutBook) Samples.MACHINES.book(found))
                 .plan(
                         reading,
                         new SheetPlanner.Order("mild steel", 6, 1),

@@ -18,6 +18,7 @@ import dev.oleander.plan.stop.LeadKind;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.LeadChoice;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.choice.StopChoice;
@@ -75,7 +76,7 @@ class CrowdedSheetsTest {
         Reading reading = Crowds.crowd(random);
         Machine machine = Samples.MACHINES.find(random.nextBoolean() ? "teasel" : "sorrel").get();
         Run run =
-                new SheetPlanner(machine, Samples.MACHINES.cutBook(machine))
+                new SheetPlanner(machine, (CutBook) Samples.MACHINES.book(machine))
                         .plan(
                                 reading,
                                 new SheetPlanner.Order("mild steel", 6, 1 + random.nextInt(5)),
@@ -125,7 +126,7 @@ class CrowdedSheetsTest {
         SheetChoices sheet = Crowds.tight(random);
         SheetPlanner.Order order = new SheetPlanner.Order("mild steel", 6, 1 + random.nextInt(4));
         Machine machine = Samples.MACHINES.find(random.nextBoolean() ? "teasel" : "sorrel").get();
-        SheetPlanner planner = new SheetPlanner(machine, Samples.MACHINES.cutBook(machine));
+        SheetPlanner planner = new SheetPlanner(machine, (CutBook) Samples.MACHINES.book(machine));
         PlanChoices choices = Crowds.someByHand(reading, random);
         SheetPlan plan = planner.plan(reading, order, choices, sheet, Progress.NONE);
         RunMotion motion = RunMotion.of(plan.run());
@@ -146,7 +147,7 @@ class CrowdedSheetsTest {
         Reading reading = Crowds.crowd(random);
         Machine machine = Samples.MACHINES.find(random.nextBoolean() ? "teasel" : "yarrow").get();
         Run run =
-                new SheetPlanner(machine, Samples.MACHINES.cutBook(machine))
+                new SheetPlanner(machine, (CutBook) Samples.MACHINES.book(machine))
                         .plan(
                                 reading,
                                 new SheetPlanner.Order("mild steel", 4, 1 + random.nextInt(5)),

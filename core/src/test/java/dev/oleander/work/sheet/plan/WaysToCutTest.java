@@ -21,6 +21,7 @@ import dev.oleander.plan.stop.Source;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.plan.stop.Tab;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.CornerForm;
 import dev.oleander.work.sheet.choice.LeadChoice;
 import dev.oleander.work.sheet.choice.PlanChoices;
@@ -42,7 +43,7 @@ class WaysToCutTest {
     private static Run plan(
             String machine, double thickness, Reading reading, PlanChoices choices) {
         Machine known = Samples.MACHINES.find(machine).orElseThrow();
-        return new SheetPlanner(known, Samples.MACHINES.cutBook(known))
+        return new SheetPlanner(known, (CutBook) Samples.MACHINES.book(known))
                 .plan(
                         reading,
                         new SheetPlanner.Order("mild steel", thickness, 1),

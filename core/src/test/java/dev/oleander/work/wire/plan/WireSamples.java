@@ -4,10 +4,10 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
-import dev.oleander.machine.WireBook;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.wire.book.WireBook;
 import dev.oleander.work.wire.choice.WireChoice;
 import dev.oleander.work.wire.choice.WireChoices;
 import dev.oleander.work.wire.cut.WireTask;
@@ -16,7 +16,7 @@ import dev.oleander.work.wire.cut.WireTask;
 public final class WireSamples {
 
     public static final Machine BRACKEN = MachineLibrary.shipped().find("bracken").orElseThrow();
-    public static final WireBook BOOK = MachineLibrary.shipped().wireBook(BRACKEN);
+    public static final WireBook BOOK = (WireBook) MachineLibrary.shipped().book(BRACKEN);
 
     /** Round the parts, with 15 mm left. */
     public static final SheetChoices ROUND_PARTS =

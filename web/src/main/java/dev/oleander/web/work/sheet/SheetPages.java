@@ -2,7 +2,6 @@ package dev.oleander.web.work.sheet;
 
 import static dev.oleander.work.sheet.SheetCutting.SHEET;
 
-import dev.oleander.machine.CutRow;
 import dev.oleander.plan.stop.Lead;
 import dev.oleander.plan.stop.LeadKind;
 import dev.oleander.plan.stop.Side;
@@ -20,6 +19,7 @@ import dev.oleander.web.bench.SlipSection;
 import dev.oleander.web.bench.WorkPages;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.work.sheet.SheetCutting;
+import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.choice.StopChoice;
 import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.ArrayList;
@@ -52,6 +52,11 @@ class SheetPages implements WorkPages {
     @Override
     public Set<String> withoutOnBed() {
         return Set.of();
+    }
+
+    @Override
+    public Optional<Object> scene(JobResult result) {
+        return Optional.empty();
     }
 
     @Override

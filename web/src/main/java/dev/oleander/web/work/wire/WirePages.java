@@ -8,7 +8,9 @@ import dev.oleander.web.bench.SlipSection;
 import dev.oleander.web.bench.WorkPages;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.work.wire.WireCutting;
+import dev.oleander.work.wire.WireRun;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 
@@ -38,6 +40,11 @@ class WirePages implements WorkPages {
     @Override
     public Set<String> withoutOnBed() {
         return Set.of("heldAt", "commonLines");
+    }
+
+    @Override
+    public Optional<Object> scene(JobResult result) {
+        return result.own(WireRun.class).map(run -> WireScene.of(run.plan()));
     }
 
     @Override

@@ -2,8 +2,6 @@ package dev.oleander.web.work.wire;
 
 import static dev.oleander.work.wire.WireCutting.WIRE;
 
-import dev.oleander.machine.WirePass;
-import dev.oleander.machine.WireRow;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
@@ -19,6 +17,8 @@ import dev.oleander.web.bench.SlipSection;
 import dev.oleander.web.job.JobResult;
 import dev.oleander.work.wire.WireRun;
 import dev.oleander.work.wire.WireStop;
+import dev.oleander.work.wire.book.WirePass;
+import dev.oleander.work.wire.book.WireRow;
 import dev.oleander.work.wire.choice.SlugHandling;
 import dev.oleander.work.wire.choice.WireChoice;
 import dev.oleander.work.wire.choice.WireLead;

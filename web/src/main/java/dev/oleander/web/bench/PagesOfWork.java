@@ -1,0 +1,38 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.web.job.JobResult;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Finds what the bench shows of a job's kind of work. */
+@Component
+class PagesOfWork {
+
+    private final Map<String, WorkPages> byWord;
+
+    PagesOfWork(List<WorkPages> pages) {
+        this.byWord = pages.stream().collect(Collectors.toMap(p -> p.kind().word(), p -> p));
+    }
+
+    WorkPages of(JobResult result) {
+        return byWord.get(result.kind().word());
+    }
+
+    /**
+     * The picture of a job.
+     *
+     * @param planned whether stops, findings and motion are wanted too
+     */
+    Scene scene(int step, JobResult result, boolean planned) {
+        Map<String, Object> own =
+                planned && result.isPlanned()
+                        ? of(result)
+                                .scene(result)
+                                .map(drawn -> Map.of(result.kind().word(), drawn))
+                                .orElse(Map.of())
+                        : Map.of();
+        return SceneBuilder.build(step, result, planned, own);
+    }
+}
