@@ -1,8 +1,10 @@
 package dev.oleander.dialect;
 
+import dev.oleander.machine.MachineLibrary;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.net.URL;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,10 +14,18 @@ import java.util.Optional;
 /** Loads descriptions of dialects and checks them. */
 public final class DialectLibrary {
 
-    private static final List<String> SHIPPED =
-            List.of(
-                    "teasel", "sorrel", "yarrow", "bracken", "hazel", "iso6983", "iso6582",
-                    "iso3592", "moves");
+    /** Those that belong to no machine. */
+    private static final List<String> PLAIN =
+            List.of("hazel", "iso6983", "iso6582", "iso3592", "moves");
+
+    private static final Map<String, URL> SHIPPED = descriptions();
+
+    private static Map<String, URL> descriptions() {
+        Map<String, URL> all = new LinkedHashMap<>();
+        MachineLibrary.kinds().forEach(kind -> all.putAll(kind.formats()));
+        PLAIN.forEach(name -> all.put(name, DialectLibrary.class.getResource(name + ".yaml")));
+        return all;
+    }
 
     private final Map<String, Dialect> dialects = new LinkedHashMap<>();
 
@@ -24,7 +34,7 @@ public final class DialectLibrary {
     /** The dialects that ship with Oleander. */
     public static DialectLibrary shipped() {
         DialectLibrary library = new DialectLibrary();
-        for (String name : SHIPPED) {
+        for (String name : SHIPPED.keySet()) {
             Dialect dialect = parse(name + ".yaml", description(name));
             library.dialects.put(dialect.name(), dialect);
         }
@@ -54,10 +64,10 @@ public final class DialectLibrary {
      * @throws IllegalArgumentException when none of them has the name
      */
     public static String description(String name) {
-        if (!SHIPPED.contains(name)) {
+        if (!SHIPPED.containsKey(name)) {
             throw new IllegalArgumentException("no format " + name + " ships");
         }
-        try (InputStream in = DialectLibrary.class.getResourceAsStream(name + ".yaml")) {
+        try (InputStream in = SHIPPED.get(name).openStream()) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException unreadable) {
             throw new UncheckedIOException(unreadable);
@@ -66,6 +76,6 @@ public final class DialectLibrary {
 
     /** Names of all that ship. */
     public static List<String> shippedNames() {
-        return SHIPPED;
+        return List.copyOf(SHIPPED.keySet());
     }
 }

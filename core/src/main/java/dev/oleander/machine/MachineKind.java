@@ -2,6 +2,7 @@ package dev.oleander.machine;
 
 import java.net.URL;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -15,6 +16,9 @@ public interface MachineKind {
 
     /** Files of the machines that ship, in the order in which people see them. */
     List<URL> files();
+
+    /** Descriptions of the formats of their programs, by name. */
+    Map<String, URL> formats();
 
     /**
      * What a machine has besides.

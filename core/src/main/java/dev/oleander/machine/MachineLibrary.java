@@ -23,12 +23,22 @@ public final class MachineLibrary {
 
     /** The machines that ship with Oleander, kind by kind. */
     public static MachineLibrary shipped() {
+        return of(kinds());
+    }
+
+    /** The machines of some kinds of work. */
+    public static MachineLibrary of(List<MachineKind> kinds) {
         MachineLibrary library = new MachineLibrary();
-        ServiceLoader.load(MachineKind.class).stream()
+        kinds.forEach(kind -> kind.files().forEach(file -> library.add(kind, file)));
+        return library;
+    }
+
+    /** All that are registered, in the order of their words. */
+    public static List<MachineKind> kinds() {
+        return ServiceLoader.load(MachineKind.class).stream()
                 .map(ServiceLoader.Provider::get)
                 .sorted(Comparator.comparing(MachineKind::work))
-                .forEach(kind -> kind.files().forEach(file -> library.add(kind, file)));
-        return library;
+                .toList();
     }
 
     private void add(MachineKind kind, URL file) {

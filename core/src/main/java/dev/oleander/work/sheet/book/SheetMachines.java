@@ -5,7 +5,9 @@ import dev.oleander.machine.MachineFiles;
 import dev.oleander.machine.MachineKind;
 import dev.oleander.machine.MachineUnit;
 import java.net.URL;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
@@ -23,6 +25,15 @@ public final class SheetMachines implements MachineKind {
         return Stream.of("teasel", "sorrel", "yarrow")
                 .map(id -> SheetMachines.class.getResource(id + ".yaml"))
                 .toList();
+    }
+
+    @Override
+    public Map<String, URL> formats() {
+        Map<String, URL> formats = new LinkedHashMap<>();
+        formats.put("teasel", SheetMachines.class.getResource("teasel-format.yaml"));
+        formats.put("sorrel", SheetMachines.class.getResource("sorrel-format.yaml"));
+        formats.put("yarrow", SheetMachines.class.getResource("yarrow-format.yaml"));
+        return formats;
     }
 
     @Override

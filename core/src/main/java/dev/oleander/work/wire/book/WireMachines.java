@@ -4,7 +4,9 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineFiles;
 import dev.oleander.machine.MachineKind;
 import java.net.URL;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
 
@@ -19,6 +21,13 @@ public final class WireMachines implements MachineKind {
     @Override
     public List<URL> files() {
         return List.of(WireMachines.class.getResource("bracken.yaml"));
+    }
+
+    @Override
+    public Map<String, URL> formats() {
+        Map<String, URL> formats = new LinkedHashMap<>();
+        formats.put("bracken", WireMachines.class.getResource("bracken-format.yaml"));
+        return formats;
     }
 
     @Override
