@@ -1,3 +1,4 @@
+import {ask} from './ask.js';
 import './event-form.js';
 import {addKeys} from './commands.js';
 import {area, length} from './paths.js';
@@ -43,11 +44,11 @@ let scene = null;
 const nextPicture = () => new Promise((shown) => requestAnimationFrame(() => setTimeout(shown)));
 
 async function fetched(path) {
-  const answer = await fetch(`/jobs/${job}/${path}`);
-  if (!answer.ok) {
-    throw new Error(answer.statusText);
+  const answer = await ask(`/jobs/${job}/${path}`);
+  if (answer === null) {
+    throw new Error(`no answer to ${path}`);
   }
-  return answer.json();
+  return answer;
 }
 
 /** The picture first: what the replay plays is more, and would be in its way. */

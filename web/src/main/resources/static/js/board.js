@@ -1,3 +1,4 @@
+import {ask} from './ask.js';
 import './commands.js';
 
 // Drawings dropped anywhere on the board go the same way as those chosen by the button.
@@ -27,9 +28,9 @@ function offerMaterials() {
 
 /** What is typed stays; only title and tickets are taken from the board as it is now. */
 async function lookAgain() {
-  const answer = await fetch(window.location.href);
-  if (answer.ok) {
-    const fresh = new DOMParser().parseFromString(await answer.text(), 'text/html');
+  const page = await ask(window.location.href, 'text');
+  if (page !== null) {
+    const fresh = new DOMParser().parseFromString(page, 'text/html');
     for (const part of ['.job-title', '.tickets']) {
       document.querySelector(part).replaceWith(fresh.querySelector(part));
     }

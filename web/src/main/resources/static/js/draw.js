@@ -1,3 +1,4 @@
+import {ask} from './ask.js';
 import {trace} from './paths.js';
 
 // Drawing on the table: a command asks for places, clicked or typed, and for values, then the server
@@ -366,8 +367,8 @@ export class Drawing {
       return;
     }
     this.#asking = true;
-    const answer = await fetch(`/jobs/${this.job}/shape/preview?${question}`).catch(() => null);
-    const ghost = answer?.ok ? ghostOf(await answer.json()) : null;
+    const preview = await ask(`/jobs/${this.job}/shape/preview?${question}`);
+    const ghost = preview && ghostOf(preview);
     this.#asking = false;
     // the command may have ended, or another one begun, while the server was at it
     this.#ghost = this.#asked === question ? ghost : null;

@@ -1,3 +1,4 @@
+import {ask} from './ask.js';
 import './commands.js';
 
 // The editor of a format's description: numbered lines, a check while one writes, fields to look up.
@@ -31,12 +32,12 @@ async function check() {
   if (csrf) {
     body.set('_csrf', csrf.value);
   }
-  const answer = await fetch(form.dataset.check, {method: 'POST', body});
+  const checked = await ask(form.dataset.check, 'text', {method: 'POST', body});
   if (mine !== latest) {
     return;
   }
-  if (answer.ok) {
-    result.innerHTML = await answer.text();
+  if (checked !== null) {
+    result.innerHTML = checked;
     mark();
   } else {
     result.textContent = 'The check could not be made. Is the server running?';

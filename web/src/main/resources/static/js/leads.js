@@ -1,3 +1,4 @@
+import {ask} from './ask.js';
 import {apply, inverse, nearest, placeAt, trace} from './paths.js';
 
 // Leads on the table: dragging the start of a stop along its contour with what it would hit, tabs by
@@ -36,8 +37,7 @@ export class StartDrag {
     this.#asking = true;
     this.#asked = wish;
     const question = new URLSearchParams({stop: this.stop.id, start: wish});
-    const answer = await fetch(`/jobs/${this.job}/cuts/lead?${question}`).catch(() => null);
-    this.#trial = answer?.ok ? await answer.json() : null;
+    this.#trial = await ask(`/jobs/${this.job}/cuts/lead?${question}`);
     this.#asking = false;
     this.table.refreshTop();
     if (this.table.overlays.includes(this.paint)) {
@@ -173,8 +173,7 @@ class Why {
   }
 
   async show(stop) {
-    const answer = await fetch(`/jobs/${this.job}/cuts/why?${new URLSearchParams({stop})}`).catch(() => null);
-    this.reasons = answer?.ok ? await answer.json() : null;
+    this.reasons = await ask(`/jobs/${this.job}/cuts/why?${new URLSearchParams({stop})}`);
     this.#write();
     this.table.refreshTop();
   }

@@ -1,3 +1,5 @@
+import {ask} from './ask.js';
+
 // The program beside the picture. Only the lines in sight are in the page, so any length scrolls.
 
 const HEIGHT = 18;
@@ -30,14 +32,13 @@ export class ProgramList {
     this.lines = [];
     this.#note(revision ? `revision ${revision}` : 'the next revision');
     this.#paint();
-    const answer = await fetch(`/jobs/${job}/program?revision=${encodeURIComponent(revision)}`);
-    if (!answer.ok) {
+    const text = await ask(`/jobs/${job}/program?revision=${encodeURIComponent(revision)}`);
+    if (text === null) {
       this.lines = [];
       this.#note('no program can be written');
       this.#paint();
       return;
     }
-    const text = await answer.json();
     this.lines = text.lines;
     this.items = text.items;
     this.current = text.current;

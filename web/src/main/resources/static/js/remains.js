@@ -1,3 +1,4 @@
+import {ask} from './ask.js';
 import {trace} from './paths.js';
 
 // What is left after the last move, compared with the drawing: where material stays that should have gone,
@@ -39,8 +40,7 @@ export class Remains {
       this.#areas = null;
       return;
     }
-    const answer = await fetch(`/jobs/${this.job}/remains`);
-    const found = answer.ok ? await answer.json() : {sentence: 'What is left could not be computed.', areas: []};
+    const found = (await ask(`/jobs/${this.job}/remains`)) ?? {sentence: 'What is left could not be computed.', areas: []};
     this.#areas = found.areas.map((area) => ({...area, path: this.#path(area.d)}));
     this.note(found.sentence);
     this.table.refreshTop();

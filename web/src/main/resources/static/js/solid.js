@@ -1,3 +1,4 @@
+import {ask} from './ask.js';
 import * as THREE from '/webjars/three/0.181.1/build/three.module.min.js';
 import {FANS, fanned} from './fan.js';
 import {readColours} from './painter.js';
@@ -32,11 +33,10 @@ export class Solid {
 
   /** Fetches and shows the work of a job; says why when it cannot be shown. */
   async show(job) {
-    const answer = await fetch(`/jobs/${job}/solid`);
-    if (!answer.ok) {
+    this.data = await ask(`/jobs/${job}/solid`);
+    if (this.data === null) {
       return 'There is no plan to show.';
     }
-    this.data = await answer.json();
     try {
       this.renderer ??= new THREE.WebGLRenderer({antialias: true, preserveDrawingBuffer: true});
     } catch {

@@ -5,6 +5,7 @@ import dev.oleander.quantity.Typed;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 
@@ -23,26 +24,31 @@ public final class Value<T> {
     private final Form<T> form;
     private final Function<T, String> kept;
     private final BiFunction<T, Entry, T> put;
-    private final Shown<T> shown;
+    private final Look<T> look;
 
-    /**
-     * How it is shown.
-     *
-     * @param label on its row; short
-     * @param unit empty for none
-     * @param source name under which a plan says where it comes from
-     * @param absent says in the place of that name that nothing is set nor used; empty: as the plan
-     *     says
-     * @param used what holds in the plan, as text; empty when the plan says nothing of it
-     * @param ofAllCopies whether one copy alone cannot have its own
-     */
-    private record Shown<T>(
-            String label,
-            String unit,
-            String source,
-            String absent,
-            Function<Subject<T>, Optional<String>> used,
-            boolean ofAllCopies) {}
+    /** How it is shown. */
+    private static final class Look<T> {
+        private String label;
+        private String unit = "";
+        private String source;
+        private String absent = "";
+        private Function<Subject<T>, Optional<String>> used = subject -> Optional.empty();
+        private boolean ofAllCopies;
+
+        Look(String label, String source) {
+            this.label = label;
+            this.source = source;
+        }
+
+        Look(Look<T> of) {
+            label = of.label;
+            unit = of.unit;
+            source = of.source;
+            absent = of.absent;
+            used = of.used;
+            ofAllCopies = of.ofAllCopies;
+        }
+    }
 
     private Value(
             String word,
@@ -50,13 +56,13 @@ public final class Value<T> {
             Form<T> form,
             Function<T, String> kept,
             BiFunction<T, Entry, T> put,
-            Shown<T> shown) {
+            Look<T> look) {
         this.word = word;
         this.name = name;
         this.form = form;
         this.kept = kept;
         this.put = put;
-        this.shown = shown;
+        this.look = look;
     }
 
     private static <T> Value<T> plain(
@@ -65,8 +71,7 @@ public final class Value<T> {
             Form<T> form,
             Function<T, String> kept,
             BiFunction<T, Entry, T> put) {
-        Shown<T> shown = new Shown<>(name, "", word, "", subject -> Optional.empty(), false);
-        return new Value<>(word, name, form, kept, put, shown);
+        return new Value<>(word, name, form, kept, put, new Look<>(name, word));
     }
 
     /**
@@ -172,71 +177,42 @@ public final class Value<T> {
 
     /** The same with other words to choose from; what can be read stays. */
     public Value<T> choosing(Function<List<Subject<T>>, List<Word>> possible) {
-        return new Value<>(word, name, new Form.Words<>(possible), kept, put, shown);
+        return new Value<>(word, name, new Form.Words<>(possible), kept, put, look);
     }
 
-    private Value<T> shown(Shown<T> as) {
-        return new Value<>(word, name, form, kept, put, as);
+    private Value<T> with(Consumer<Look<T>> change) {
+        Look<T> changed = new Look<>(look);
+        change.accept(changed);
+        return new Value<>(word, name, form, kept, put, changed);
     }
 
     /** The same with what stands on its row. */
     public Value<T> label(String label, String unit) {
-        return shown(
-                new Shown<>(
-                        label,
-                        unit,
-                        shown.source(),
-                        shown.absent(),
-                        shown.used(),
-                        shown.ofAllCopies()));
+        return with(
+                l -> {
+                    l.label = label;
+                    l.unit = unit;
+                });
     }
 
     /** The same with another name under which a plan says where it comes from. */
     public Value<T> from(String source) {
-        return shown(
-                new Shown<>(
-                        shown.label(),
-                        shown.unit(),
-                        source,
-                        shown.absent(),
-                        shown.used(),
-                        shown.ofAllCopies()));
+        return with(l -> l.source = source);
     }
 
     /** The same with a word for where it comes from when nothing is set nor used. */
     public Value<T> orElse(String absent) {
-        return shown(
-                new Shown<>(
-                        shown.label(),
-                        shown.unit(),
-                        shown.source(),
-                        absent,
-                        shown.used(),
-                        shown.ofAllCopies()));
+        return with(l -> l.absent = absent);
     }
 
     /** The same, which one copy alone cannot have. */
     public Value<T> ofAllCopies() {
-        return shown(
-                new Shown<>(
-                        shown.label(),
-                        shown.unit(),
-                        shown.source(),
-                        shown.absent(),
-                        shown.used(),
-                        true));
+        return with(l -> l.ofAllCopies = true);
     }
 
-    /** The same with what holds where nothing is set. */
+    /** The same with what holds where nothing is set; empty where nothing is said of it. */
     public Value<T> usually(Function<Subject<T>, Optional<String>> used) {
-        return shown(
-                new Shown<>(
-                        shown.label(),
-                        shown.unit(),
-                        shown.source(),
-                        shown.absent(),
-                        used,
-                        shown.ofAllCopies()));
+        return with(l -> l.used = used);
     }
 
     /** The same with what holds in the plan. */
@@ -267,23 +243,23 @@ public final class Value<T> {
     }
 
     public String label() {
-        return shown.label();
+        return look.label;
     }
 
     public String unit() {
-        return shown.unit();
+        return look.unit;
     }
 
     public String source() {
-        return shown.source();
+        return look.source;
     }
 
     public String absent() {
-        return shown.absent();
+        return look.absent;
     }
 
     public boolean isOfAllCopies() {
-        return shown.ofAllCopies();
+        return look.ofAllCopies;
     }
 
     /** As it was typed; empty when it is not set. */
@@ -293,7 +269,7 @@ public final class Value<T> {
 
     /** What holds, as text; empty when nothing is said of it. */
     public Optional<String> used(Subject<T> subject) {
-        return shown.used().apply(subject);
+        return look.used.apply(subject);
     }
 
     /**

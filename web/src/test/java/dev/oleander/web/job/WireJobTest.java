@@ -227,7 +227,7 @@ class WireJobTest extends WebTest {
         String whole = pages.get("/jobs/%d/cuts".formatted(job)).body();
         assertThat(whole).contains("alone, then waits once for people", "start-holes.csv");
         assertThat(pages.get("/jobs/%d/start-holes.csv".formatted(job)).body())
-                .contains("number,x,y,diameter", ",3,", "drawn");
+                .contains("\"number\",\"x\",\"y\",\"diameter\"", ",\"3\",", "\"drawn\"");
         assertThat(pages.get("/jobs/%d/start-holes.dxf".formatted(job)).body())
                 .contains("START_HOLES", "CIRCLE");
         assertThat(pages.get("/jobs/%d/solid".formatted(job)).body())

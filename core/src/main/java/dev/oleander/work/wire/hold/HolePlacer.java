@@ -4,7 +4,8 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Chain.Station;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.fit.FlatShapes;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.enclose.LargestCircle;
 import dev.oleander.plan.stop.Refusal;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.wire.cut.RefusedException;
@@ -14,7 +15,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import org.locationtech.jts.algorithm.construct.MaximumInscribedCircle;
 
 /**
  * Finds places for start holes: in scrap, clear of every profile, near to a long straight element
@@ -30,9 +30,6 @@ public final class HolePlacer {
 
     private static final double STEP = 0.5;
     private static final double FARTHEST = 40;
-    private static final double PRECISION = 0.01;
-
-    private static final FlatShapes FLAT = new FlatShapes(PRECISION / 2);
 
     private final ToDoubleFunction<Point> clear;
     private final Box stock;
@@ -60,8 +57,7 @@ public final class HolePlacer {
         if (near.isPresent()) {
             return near.get();
         }
-        var circle = new MaximumInscribedCircle(FLAT.polygon(opening), PRECISION);
-        Point centre = new Point(circle.getCenter().getX(), circle.getCenter().getY());
+        Point centre = LargestCircle.within(new Region(opening, List.of())).centre();
         double room = clear.applyAsDouble(centre);
         if (room < radius + CLEAR) {
             throw new RefusedException(
