@@ -61,17 +61,22 @@ class EditController {
             @RequestParam(defaultValue = "all") String scope) {
         List<String> ids = BenchController.ids(context.stop());
         context.model().addAttribute("scope", scope);
-        Work<?, ?> kind = jobs.view(context.id()).result().kind();
-        String name =
-                ids.isEmpty()
-                        ? ValueEdits.ofJob(kind, field).name()
-                        : ValueEdits.ofStop(kind, field).name() + of(ids);
-        JobService.Edit edit =
-                ids.isEmpty()
-                        ? valueEdits.ofJob(field, value)
-                        : valueEdits.ofStops(ids, Scope.ofWord(scope), Map.of(field, value));
-        String label = (value.isBlank() ? "Put back: " : "") + name;
-        return answers.edit(context, new EditError(field, value, ""), label, edit);
+        return answers.answer(
+                context,
+                new EditError(field, value, ""),
+                () -> {
+                    Work<?, ?> kind = jobs.view(context.id()).result().kind();
+                    String name =
+                            ids.isEmpty()
+                                    ? ValueEdits.ofJob(kind, field).name()
+                                    : ValueEdits.ofStop(kind, field).name() + of(ids);
+                    JobService.Edit edit =
+                            ids.isEmpty()
+                                    ? valueEdits.ofJob(field, value)
+                                    : valueEdits.ofStops(
+                                            ids, Scope.ofWord(scope), Map.of(field, value));
+                    return edit(context, (value.isBlank() ? "Put back: " : "") + name, edit);
+                });
     }
 
     private static String of(List<String> ids) {

@@ -31,7 +31,11 @@ public class ValueEdits {
         this.computer = computer;
     }
 
-    /** The value of stops with a word. */
+    /**
+     * The value of stops with a word.
+     *
+     * @throws NotFoundException when there is none
+     */
     public static <C extends Choices<C, S>, S extends Choice<S>> Value<S> ofStop(
             Work<C, S> kind, String word) {
         return Value.find(kind.stopValues(), word)
@@ -42,12 +46,23 @@ public class ValueEdits {
                                                 .formatted(word)));
     }
 
-    /** The value of a whole job with a word. */
+    /**
+     * The value of a whole job with a word.
+     *
+     * @throws RefusedEditException when it is one of stops
+     * @throws NotFoundException when there is none
+     */
     public static <C extends Choices<C, S>, S extends Choice<S>> Value<C> ofJob(
             Work<C, S> kind, String word) {
         return Value.find(kind.values(), word)
                 .orElseThrow(
-                        () -> new NotFoundException("There is no value \"%s\".".formatted(word)));
+                        () -> {
+                            boolean ofStops = Value.find(kind.stopValues(), word).isPresent();
+                            return ofStops
+                                    ? new RefusedEditException("No stop is selected.")
+                                    : new NotFoundException(
+                                            "There is no value \"%s\".".formatted(word));
+                        });
     }
 
     // ---- of stops

@@ -48,7 +48,7 @@ class FragmentsTest extends WebTest {
     void anEditAnswersEveryRegionAndTheNewStep() {
         HttpResponse<String> answer =
                 edit(
-                        "cuts/stops",
+                        "cuts/values",
                         Map.of(
                                 "step", "1", "stop", outline, "scope", "all", "field", "overRun",
                                 "value", "2"));
@@ -67,7 +67,7 @@ class FragmentsTest extends WebTest {
     void aRefusedEditKeepsWhatWasTyped() {
         HttpResponse<String> answer =
                 edit(
-                        "cuts/stops",
+                        "cuts/values",
                         Map.of(
                                 "step", "1", "stop", outline, "field", "overRun", "value",
                                 "<b>far"));
@@ -90,12 +90,12 @@ class FragmentsTest extends WebTest {
 
     @Test
     void oddRequestsAreNoServerError() {
-        assertStatus(404, "cuts/stops", Map.of("stop", outline, "field", "colour", "value", "x"));
-        assertStatus(404, "cuts/stops", Map.of("stop", "c99.1", "field", "side", "value", "on"));
-        assertStatus(422, "cuts/stops", Map.of("stop", "", "field", "side", "value", "on"));
-        assertStatus(422, "cuts/stops", Map.of("stop", outline, "field", "side", "value", "up"));
-        assertStatus(400, "cuts/stops", Map.of("stop", outline));
-        assertStatus(400, "cuts/stops", Map.of("step", "x", "field", "side"));
+        assertStatus(404, "cuts/values", Map.of("stop", outline, "field", "colour", "value", "x"));
+        assertStatus(404, "cuts/values", Map.of("stop", "c99.1", "field", "side", "value", "on"));
+        assertStatus(422, "cuts/values", Map.of("stop", "", "field", "side", "value", "on"));
+        assertStatus(422, "cuts/values", Map.of("stop", outline, "field", "side", "value", "up"));
+        assertStatus(400, "cuts/values", Map.of("stop", outline));
+        assertStatus(400, "cuts/values", Map.of("step", "x", "field", "side"));
         assertStatus(404, "cuts/order", Map.of("moved", outline, "before", "c99.1"));
         assertStatus(422, "cuts/order", Map.of("moved", ""));
         assertStatus(422, "shape/purposes", Map.of("layer", "PLATE", "purpose", "eat"));
