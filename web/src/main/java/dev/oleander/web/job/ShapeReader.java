@@ -41,7 +41,17 @@ final class ShapeReader {
     Shape read(ShapeChoices choices, double thickness, Progress progress) {
         List<BroughtFiles.Brought> brought = choices.files().stream().map(files::find).toList();
         long bytes = brought.stream().mapToLong(f -> f.content().length).sum();
+        requireRoom(bytes);
         return memory.within(bytes, () -> read(brought, choices, thickness, progress));
+    }
+
+    /** What fills the memory ends the server for everybody. */
+    private void requireRoom(long bytes) {
+        if (bytes > memory.most()) {
+            throw new RefusedEditException(
+                    "The drawing has %d MB; with the memory of this server at most %d MB can be read. Split it, or give the server more."
+                            .formatted(bytes >> 20, memory.most() >> 20));
+        }
     }
 
     private static Shape read(

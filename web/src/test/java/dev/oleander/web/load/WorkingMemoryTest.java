@@ -14,7 +14,8 @@ class WorkingMemoryTest {
 
     private static final int MB = 1 << 20;
 
-    private final WorkingMemory memory = new WorkingMemory(10 * MB, Duration.ofMillis(100));
+    private final WorkingMemory memory =
+            new WorkingMemory(10 * MB, 600L * MB, Duration.ofMillis(100));
 
     @Test
     void whatFitsIsReadAtOnceAndTheRestIsToldToComeAgain() throws Exception {
@@ -46,6 +47,14 @@ class WorkingMemoryTest {
         assertThatThrownBy(
                         () -> memory.within(500L * MB, () -> memory.within(MB, () -> "beside it")))
                 .isInstanceOf(TooBusyException.class);
+    }
+
+    @Test
+    void theLargestFileFollowsFromTheHeap() {
+        assertThat(memory.most()).isEqualTo(600L * MB);
+        assertThat(new WorkingMemory().most())
+                .isEqualTo(Runtime.getRuntime().maxMemory() / 25)
+                .isLessThan(Runtime.getRuntime().maxMemory());
     }
 
     @Test
