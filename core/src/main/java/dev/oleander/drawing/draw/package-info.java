@@ -7,5 +7,7 @@
  * drawing, guides, dimensions, and what could not be done. Start at {@link
  * dev.oleander.drawing.draw.DrawSteps}; the commands there are stand in {@link
  * dev.oleander.drawing.draw.Commands}.
+ *
+ * <p>One package, since every sort of command is one class and all of them work on the same sketch.
  */
 package dev.oleander.drawing.draw;

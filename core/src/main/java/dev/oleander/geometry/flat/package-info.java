@@ -6,5 +6,7 @@
  * a place ({@link dev.oleander.geometry.flat.BoxTree}) and the faces into which they part the plane
  * ({@link dev.oleander.geometry.flat.Arrangement}). Nothing here knows the value types above;
  * people who want a result start at the offset and overlay packages.
+ *
+ * <p>One package, since its loops share arrays that nobody else may touch.
  */
 package dev.oleander.geometry.flat;
