@@ -1,21 +1,12 @@
 package dev.oleander.dialect;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-
 /** Descriptions of dialects as texts, to be changed before they are used. */
 final class Descriptions {
 
     private Descriptions() {}
 
     static String shipped(String name) {
-        try (InputStream in = Dialect.class.getResourceAsStream(name + ".yaml")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
-        }
+        return DialectLibrary.description(name);
     }
 
     /** The format of Teasel with something else in it. */
