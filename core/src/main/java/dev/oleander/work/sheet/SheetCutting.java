@@ -101,15 +101,17 @@ public final class SheetCutting implements Work<PlanChoices, StopChoice> {
         List<String> qualities =
                 ((CutBook) task.book())
                         .qualities(task.order().material(), task.order().thickness());
+        Map<String, Feature> features = task.reading().byId();
         return stops.stream()
-                .map(stop -> subject(task, new CutStop(stop, usualTab, qualities)))
+                .map(stop -> new CutStop(stop, usualTab, qualities))
+                .map(cut -> subject(task, features.get(cut.stop().feature()), cut))
                 .toList();
     }
 
     /** In formulas t is the thickness, k the kerf, r and d are those of a round feature. */
-    private static Subject<StopChoice> subject(Task<PlanChoices> task, CutStop cut) {
+    private static Subject<StopChoice> subject(
+            Task<PlanChoices> task, Feature feature, CutStop cut) {
         Stop stop = cut.stop();
-        Feature feature = task.reading().byId().get(stop.feature());
         Map<String, Double> names = new TreeMap<>(task.names(feature));
         SheetCut.of(stop).row().ifPresent(row -> names.put("k", row.kerf()));
         String kind = CutKind.of(feature).word();

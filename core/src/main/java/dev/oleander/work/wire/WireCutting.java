@@ -103,20 +103,21 @@ public final class WireCutting implements Work<WireChoices, WireChoice> {
         Map<String, Stop> once = new LinkedHashMap<>();
         stops.forEach(stop -> once.putIfAbsent(Stop.id(stop.feature(), stop.copy()), stop));
         Map<String, WireSettings> settings = ((WireRun) plan).plan().settings();
+        Map<String, Feature> features = task.reading().byId();
         return once.entrySet().stream()
                 .map(
                         of ->
                                 subject(
                                         task,
                                         of.getValue(),
+                                        features.get(of.getValue().feature()),
                                         Optional.ofNullable(settings.get(of.getKey()))))
                 .toList();
     }
 
     /** In formulas t is the height, w the wire, r and d are those of a round feature. */
     private static Subject<WireChoice> subject(
-            Task<WireChoices> task, Stop stop, Optional<WireSettings> settings) {
-        Feature feature = task.reading().byId().get(stop.feature());
+            Task<WireChoices> task, Stop stop, Feature feature, Optional<WireSettings> settings) {
         Map<String, Double> names = new TreeMap<>(task.names(feature));
         settings.ifPresent(known -> names.put("w", known.row().wireDiameter()));
         String kind = settings.map(known -> known.kind().word()).orElse("");

@@ -119,9 +119,10 @@ final class PenPlotting implements Work<PenChoices, PenChoice> {
 
     @Override
     public List<Subject<PenChoice>> subjects(Task<PenChoices> task, Plan plan, List<Stop> stops) {
+        Map<String, Feature> features = task.reading().byId();
         List<Subject<PenChoice>> subjects = new ArrayList<>();
         for (Stop stop : stops) {
-            Feature feature = task.reading().byId().get(stop.feature());
+            Feature feature = features.get(stop.feature());
             PenChoice here = task.choices().of(stop.feature(), stop.copy());
             subjects.add(
                     new Subject<>(

@@ -65,7 +65,7 @@ class EditController {
                 context,
                 new EditError(field, value, ""),
                 () -> {
-                    Work<?, ?> kind = jobs.view(context.id()).result().kind();
+                    Work<?, ?> kind = jobs.kind(context.id());
                     String name =
                             ids.isEmpty()
                                     ? ValueEdits.ofJob(kind, field).name()

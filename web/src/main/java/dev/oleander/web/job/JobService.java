@@ -6,6 +6,7 @@ import dev.oleander.drawing.Layer;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.work.Work;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -174,6 +175,15 @@ public class JobService {
      */
     public JobView view(long id) {
         return view(store.read(id));
+    }
+
+    /**
+     * What kind of work a job is; nothing is planned for that.
+     *
+     * @throws NotFoundException when there is no such job
+     */
+    public Work<?, ?> kind(long id) {
+        return computer.result(store.read(id).document()).kind();
     }
 
     /**
