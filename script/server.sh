@@ -50,6 +50,8 @@ defaults
   maxconn 2000
   option forwardfor
   option redispatch
+  # a node is to see that a person has left
+  option abortonclose
   retries 3
   timeout connect 2s
   timeout http-request 10s

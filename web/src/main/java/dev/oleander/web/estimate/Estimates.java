@@ -1,5 +1,7 @@
 package dev.oleander.web.estimate;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.machine.Machine;
 import dev.oleander.price.Estimate;
 import dev.oleander.progress.CancelledException;
@@ -7,6 +9,8 @@ import dev.oleander.progress.Progress;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobComputer;
 import dev.oleander.web.job.JobService;
+import dev.oleander.web.load.Caller;
+import dev.oleander.web.load.Waiters;
 import dev.oleander.web.longwork.WorkKind;
 import dev.oleander.web.longwork.WorkProgress;
 import dev.oleander.web.longwork.WorkState;
@@ -30,12 +34,17 @@ public class Estimates implements WorkKind {
 
     private static final Duration LOOKS_EVERY = Duration.ofMillis(100);
 
+    /** How long one who does not wait may take to come again. */
+    private static final Duration REMEMBERED = Duration.ofMinutes(10);
+
     private static final TypeReference<List<Estimate>> LIST = new TypeReference<>() {};
 
     private final EstimateService service;
     private final JobService jobs;
     private final JobComputer computer;
     private final Works works;
+    private final Cache<String, Waiters> waiters =
+            Caffeine.newBuilder().expireAfterAccess(REMEMBERED).build();
 
     Estimates(EstimateService service, JobService jobs, JobComputer computer, Works works) {
         this.service = service;
@@ -77,7 +86,13 @@ public class Estimates implements WorkKind {
      * @throws dev.oleander.web.job.NotFoundException when there is no such job
      */
     public Told ask(long job, int quantity, SignedIn who) {
-        WorkState state = works.want(wish(job, quantity, jobs.present(job), who));
+        Works.Wish wish = wish(job, quantity, jobs.present(job), who);
+        waiters(wish).comeAgain();
+        return told(wish);
+    }
+
+    private Told told(Works.Wish wish) {
+        WorkState state = works.want(wish);
         List<Estimate> soFar = read(state.soFar());
         List<String> names = service.names();
         return new Told(state, soFar, names.subList(soFar.size(), names.size()));
@@ -95,18 +110,46 @@ public class Estimates implements WorkKind {
         return new Works.Wish(this, key, subject(job), present.version(), who.id());
     }
 
-    /** Waits until all are known, or nothing more will come. */
+    /**
+     * Waits until all are known, or nothing more will come.
+     *
+     * @throws CallerLeftException when the caller does not wait any more; what nobody else wants
+     *     ends
+     */
     public Told await(long job, int quantity, SignedIn who, Duration longest) {
-        long deadline = System.nanoTime() + longest.toNanos();
-        Told told = ask(job, quantity, who);
+        Works.Wish wish = wish(job, quantity, jobs.present(job), who);
+        Waiters of = waiters(wish);
+        of.join();
+        try {
+            Told told = await(wish, System.nanoTime() + longest.toNanos());
+            if (!told.isOver()) {
+                of.comeAgain();
+            }
+            return told;
+        } finally {
+            of.leave();
+            if (of.isForsaken()) {
+                works.forget(wish);
+            }
+        }
+    }
+
+    private Waiters waiters(Works.Wish wish) {
+        return waiters.get(wish.id(), id -> new Waiters());
+    }
+
+    private Told await(Works.Wish wish, long deadline) {
+        Caller caller = Caller.present();
+        Told told = told(wish);
         while (!told.isOver() && System.nanoTime() < deadline) {
+            caller.requireThere();
             try {
-                Thread.sleep(LOOKS_EVERY.toMillis());
+                Thread.sleep(Waiters.LOOKS_EVERY.toMillis());
             } catch (InterruptedException closing) {
                 Thread.currentThread().interrupt();
                 return told;
             }
-            told = ask(job, quantity, who);
+            told = told(wish);
         }
         return told;
     }

@@ -90,13 +90,19 @@ class LongPlans implements WorkKind {
     }
 
     private WorkState ask(Planning.Wanted wanted) {
-        return works.want(
-                new Works.Wish(
-                        this,
-                        key(wanted),
-                        subject(wanted.job()),
-                        wanted.version(),
-                        wanted.account()));
+        return works.want(wish(wanted));
+    }
+
+    private Works.Wish wish(Planning.Wanted wanted) {
+        return new Works.Wish(
+                this, key(wanted), subject(wanted.job()), wanted.version(), wanted.account());
+    }
+
+    /** Nobody on this node wants a plan any more; who does on another one, begins it again. */
+    void forget(PlanWork work) {
+        if (watched.values().remove(work)) {
+            works.forget(wish(work.what()));
+        }
     }
 
     void stop(long job) {

@@ -3,9 +3,9 @@ package dev.oleander.web.job;
 import dev.oleander.progress.CancelledException;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.job.Planning.State;
+import dev.oleander.web.load.Waiters;
 import java.time.Duration;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -23,6 +23,7 @@ final class PlanWork implements Progress {
     private final long deadline;
     private final CountDownLatch planned = new CountDownLatch(1);
     private final CountDownLatch ended = new CountDownLatch(1);
+    private final Waiters waiters = new Waiters();
     private volatile long proofDeadline;
     private volatile boolean wanted = true;
     private volatile boolean failed;
@@ -146,12 +147,22 @@ final class PlanWork implements Progress {
         return wanted;
     }
 
-    /** Whether it is complete while a person waits. */
+    Waiters waiters() {
+        return waiters;
+    }
+
+    /**
+     * Whether it is complete while a person waits.
+     *
+     * @throws dev.oleander.web.load.CallerLeftException when they do not wait any more
+     */
     boolean await() {
         try {
             // ended comes before planned when there is no plan, or nothing told of it
             boolean inTime =
-                    until(deadline, planned) && until(proofDeadline, ended) && isComplete();
+                    Waiters.until(deadline, planned)
+                            && Waiters.until(proofDeadline, ended)
+                            && isComplete();
             if (!inTime) {
                 leave();
             }
@@ -162,26 +173,28 @@ final class PlanWork implements Progress {
         }
     }
 
-    /** Waits until it ends, or somebody does not want it any more. */
+    /**
+     * Waits until it ends, or somebody does not want it any more.
+     *
+     * @throws dev.oleander.web.load.CallerLeftException when the caller does not
+     */
     void finish(Duration longest) {
         try {
-            until(System.nanoTime() + longest.toNanos(), ended);
+            if (!Waiters.until(System.nanoTime() + longest.toNanos(), ended)) {
+                waiters.comeAgain();
+            }
         } catch (InterruptedException closing) {
             Thread.currentThread().interrupt();
         }
     }
 
-    private static boolean until(long moment, CountDownLatch latch) throws InterruptedException {
-        long left = Math.max(0, moment - System.nanoTime());
-        return latch.await(left, TimeUnit.NANOSECONDS);
-    }
-
-    private synchronized boolean isComplete() {
+    synchronized boolean isComplete() {
         return complete;
     }
 
     private synchronized void leave() {
         leftAlone = true;
+        waiters.comeAgain();
         if (complete) {
             ready.run();
         }

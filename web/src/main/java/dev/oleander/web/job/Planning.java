@@ -1,20 +1,27 @@
 package dev.oleander.web.job;
 
+import dev.oleander.progress.CancelledException;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.OleanderSettings;
+import dev.oleander.web.load.CallerLeftException;
 import dev.oleander.web.load.TooBusyException;
+import dev.oleander.web.load.Waiters;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Future;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
@@ -35,6 +42,8 @@ public class Planning {
 
     /** Plans that wait for each that is made, from which on there is a crowd. */
     private static final int CROWD = 3;
+
+    private static final Logger LOG = LoggerFactory.getLogger(Planning.class);
 
     private final ThreadPoolExecutor threads = threads(AT_A_TIME, "planning");
     private final ExecutorService followers = threads(1, "plan-followers");
@@ -123,11 +132,48 @@ public class Planning {
         if (wanted.result().isComplete()) {
             return Optional.empty();
         }
-        PlanWork work = work(wanted);
+        PlanWork work = joined(wanted, PlanWork::await);
         if (work.result() != wanted.result()) {
             return Optional.of(State.WAITING);
         }
-        return work.await() ? Optional.empty() : Optional.of(work.state());
+        return work.isComplete() ? Optional.empty() : Optional.of(work.state());
+    }
+
+    /**
+     * Waits in a way for the plan of a state, with all others who do; not at all when a newer state
+     * of the job is being planned.
+     *
+     * @return what is being planned
+     * @throws CallerLeftException when the caller does not wait any more
+     */
+    private PlanWork joined(Wanted wanted, Consumer<PlanWork> waiting) {
+        PlanWork work = work(wanted, Waiters::join);
+        if (work.result() != wanted.result()) {
+            return work;
+        }
+        try {
+            waiting.accept(work);
+            work.waiters().leave();
+            return work;
+        } catch (CallerLeftException left) {
+            work.waiters().leave();
+            endForsaken(work);
+            throw left;
+        }
+    }
+
+    /** Ends a plan that was waited for by people who all have left. */
+    private void endForsaken(PlanWork work) {
+        works.computeIfPresent(
+                work.what().job(),
+                (id, present) -> {
+                    if (present != work || !work.waiters().isForsaken()) {
+                        return present;
+                    }
+                    work.stop();
+                    longPlans.forget(work);
+                    return null;
+                });
     }
 
     /** How far a plan is, without waiting for it; empty when it is complete. */
@@ -135,7 +181,7 @@ public class Planning {
         if (wanted.result().isComplete()) {
             return Optional.empty();
         }
-        PlanWork work = work(wanted);
+        PlanWork work = work(wanted, Waiters::comeAgain);
         return Optional.of(work.result() == wanted.result() ? work.state() : State.WAITING);
     }
 
@@ -148,10 +194,7 @@ public class Planning {
         if (wanted.result().isComplete()) {
             return;
         }
-        PlanWork work = work(wanted);
-        if (work.result() == wanted.result()) {
-            work.finish(longest);
-        }
+        joined(wanted, work -> work.finish(longest));
     }
 
     /**
@@ -159,30 +202,52 @@ public class Planning {
      *
      * @throws dev.oleander.plan.PlanException when there can be no plan
      * @throws TooBusyException when its turn does not come in time
+     * @throws CallerLeftException when the caller does not wait any more
      */
     public void aside(JobResult result) {
         if (result.isPlanned()) {
             return;
         }
-        Future<?> plan = threads.submit(result::timeline);
+        CountDownLatch ended = new CountDownLatch(1);
+        AtomicBoolean wanted = new AtomicBoolean(true);
+        Future<?> plan = threads.submit(() -> plan(result, wanted, ended));
         try {
-            plan.get(ASIDE.toSeconds(), TimeUnit.SECONDS);
+            if (!Waiters.until(System.nanoTime() + ASIDE.toNanos(), ended)) {
+                throw new TooBusyException(
+                        "Too many plans are being made at this moment. Try again in a minute.");
+            }
+            plan.get();
         } catch (ExecutionException failed) {
             if (failed.getCause() instanceof RuntimeException cause) {
                 throw cause;
             }
             throw new IllegalStateException(failed.getCause());
-        } catch (TimeoutException late) {
-            plan.cancel(false);
-            throw new TooBusyException(
-                    "Too many plans are being made at this moment. Try again in a minute.");
         } catch (InterruptedException closing) {
             Thread.currentThread().interrupt();
+        } finally {
+            // nothing to one that is there
+            wanted.set(false);
         }
     }
 
-    private PlanWork work(Wanted wanted) {
-        PlanWork work = newest(wanted);
+    private static void plan(JobResult result, AtomicBoolean wanted, CountDownLatch ended) {
+        try {
+            result.plan(
+                    (done, doing) -> {
+                        if (!wanted.get()) {
+                            throw new CancelledException();
+                        }
+                    });
+        } finally {
+            ended.countDown();
+        }
+    }
+
+    /**
+     * @param joining tells those who want it of one more
+     */
+    private PlanWork work(Wanted wanted, Consumer<Waiters> joining) {
+        PlanWork work = newest(wanted, joining);
         if (work.enqueue()) {
             if (longPlans.isLong(work.what())) {
                 longPlans.want(work);
@@ -194,18 +259,23 @@ public class Planning {
     }
 
     /** Of the job; an older one is stopped. */
-    private PlanWork newest(Wanted wanted) {
+    private PlanWork newest(Wanted wanted, Consumer<Waiters> joining) {
         return works.compute(
                 wanted.job(),
                 (id, before) -> {
-                    if (goesOn(before, wanted)) {
-                        return before;
+                    PlanWork work = goesOn(before, wanted) ? before : begun(wanted, before);
+                    if (work.result() == wanted.result()) {
+                        joining.accept(work.waiters());
                     }
-                    if (before != null) {
-                        before.stop();
-                    }
-                    return new PlanWork(wanted, patience(), () -> tell(wanted.job()));
+                    return work;
                 });
+    }
+
+    private PlanWork begun(Wanted wanted, PlanWork before) {
+        if (before != null) {
+            before.stop();
+        }
+        return new PlanWork(wanted, patience(), () -> tell(wanted.job()));
     }
 
     /** Who looks at an older state does not stop the plan of the newer one. */
@@ -239,7 +309,7 @@ public class Planning {
      * @return the work, which is over
      */
     PlanWork runLong(Wanted wanted, Progress also) {
-        PlanWork work = newest(wanted);
+        PlanWork work = newest(wanted, waiters -> {});
         work.enqueue();
         boolean here = work.result() == wanted.result() && work.begin();
         if (here && run(work, also)) {
@@ -273,7 +343,15 @@ public class Planning {
 
     /** Does something that may wait for plans, after what was to be done before. */
     void later(Runnable work) {
-        followers.execute(work);
+        followers.execute(
+                () -> {
+                    try {
+                        work.run();
+                    } catch (RuntimeException failed) {
+                        // most often of a job that was removed meanwhile
+                        LOG.warn("who follows plans was told in vain: {}", failed.getMessage());
+                    }
+                });
     }
 
     @PreDestroy

@@ -71,35 +71,39 @@ class WorkTable {
                         account);
     }
 
-    /** Whether it was not known. */
-    boolean add(String id, String subject, long version, Long account) {
+    /**
+     * @param task what does it
+     * @return whether it was not known
+     */
+    boolean add(String id, String task, String subject, long version, Long account) {
         sql.update("delete from long_work where told_at < now() - " + KEPT);
         return sql.update(
-                        "insert into long_work (id, subject, version, account_id, state, share, doing, wanted_at, told_at)"
-                                + " values (?, ?, ?, ?, 'WAITING', 0, 'Waiting for its turn', now(), now())"
+                        "insert into long_work (id, task, subject, version, account_id, state, share, doing, wanted_at, told_at)"
+                                + " values (?, ?, ?, ?, ?, 'WAITING', 0, 'Waiting for its turn', now(), now())"
                                 + " on conflict (id) do nothing",
                         id,
+                        task,
                         subject,
                         version,
                         account)
                 > 0;
     }
 
-    /** Ids of those that were stopped by it: older ones of the subject. */
+    /** Tasks of those that were stopped by it: older ones of the subject. */
     List<String> stopOlder(String subject, long version) {
         return sql.queryForList(
                 "update long_work set state = 'STOPPED', doing = 'A newer state came', told_at = now()"
-                        + " where subject = ? and version < ? and state in ('WAITING', 'RUNNING') returning id",
+                        + " where subject = ? and version < ? and state in ('WAITING', 'RUNNING') returning task",
                 String.class,
                 subject,
                 version);
     }
 
-    /** Ids of those that were stopped. */
+    /** Tasks of those that were stopped. */
     List<String> stop(String subject) {
         return sql.queryForList(
                 "update long_work set state = 'STOPPED', doing = 'Stopped', told_at = now()"
-                        + " where subject = ? and state in ('WAITING', 'RUNNING') returning id",
+                        + " where subject = ? and state in ('WAITING', 'RUNNING') returning task",
                 String.class,
                 subject);
     }
@@ -111,40 +115,59 @@ class WorkTable {
                 subject);
     }
 
+    /** The id of the work that a task is to do; empty when nobody wants it any more. */
+    Optional<String> workOf(String task) {
+        return sql
+                .queryForList(
+                        "select id from long_work where task = ? and state in ('WAITING', 'RUNNING')",
+                        String.class,
+                        task)
+                .stream()
+                .findFirst();
+    }
+
+    /** Forgets one that nobody wants; gives what was to do it. */
+    List<String> forget(String id) {
+        return sql.queryForList(
+                "delete from long_work where id = ? and state in ('WAITING', 'RUNNING') returning task",
+                String.class,
+                id);
+    }
+
     /**
      * @return whether it is still wanted
      */
-    boolean tell(String id, double share, String doing, String node) {
+    boolean tell(String task, double share, String doing, String node) {
         return sql.update(
                         "update long_work set state = 'RUNNING', share = ?, doing = ?, node = ?, told_at = now()"
-                                + " where id = ? and state in ('WAITING', 'RUNNING')",
+                                + " where task = ? and state in ('WAITING', 'RUNNING')",
                         share,
                         doing,
                         node,
-                        id)
+                        task)
                 > 0;
     }
 
     /**
      * @return whether it is still wanted
      */
-    boolean keep(String id, String soFar) {
+    boolean keep(String task, String soFar) {
         return sql.update(
                         "update long_work set so_far = ?, told_at = now()"
-                                + " where id = ? and state in ('WAITING', 'RUNNING')",
+                                + " where task = ? and state in ('WAITING', 'RUNNING')",
                         soFar,
-                        id)
+                        task)
                 > 0;
     }
 
     /** Nothing happens to one that is over. */
-    void end(String id, Phase phase, String doing) {
+    void end(String task, Phase phase, String doing) {
         sql.update(
                 "update long_work set state = ?, share = ?, doing = ?, told_at = now()"
-                        + " where id = ? and state in ('WAITING', 'RUNNING')",
+                        + " where task = ? and state in ('WAITING', 'RUNNING')",
                 phase.name(),
                 phase == Phase.DONE ? 1 : 0,
                 doing,
-                id);
+                task);
     }
 }

@@ -57,7 +57,8 @@ public class Works {
      */
     public record Wish(WorkKind kind, String key, String subject, long version, Long account) {
 
-        String id() {
+        /** Names it among the works of all kinds. */
+        public String id() {
             return kind.word() + ":" + key;
         }
     }
@@ -86,12 +87,13 @@ public class Works {
         }
         table.stopOlder(wish.subject(), wish.version()).forEach(this::cancel);
         int before = table.of(wish.account());
-        if (table.add(wish.id(), wish.subject(), wish.version(), wish.account())) {
+        String task = wish.id() + "#" + UUID.randomUUID().toString().substring(0, 8);
+        if (table.add(wish.id(), task, wish.subject(), wish.version(), wish.account())) {
             scheduler
                     .getObject()
                     .scheduleIfNotExists(
                             WorkConfig.TASK
-                                    .instance(wish.id())
+                                    .instance(task)
                                     .priority(-before)
                                     .scheduledTo(clock.instant()));
         }
@@ -121,17 +123,22 @@ public class Works {
         table.stop(subject).forEach(this::cancel);
     }
 
+    /** Ends what nobody waits for any more, as if it had never been wanted. */
+    public void forget(Wish wish) {
+        table.forget(wish.id()).forEach(this::cancel);
+    }
+
     /** What was stopped or failed may be wanted again. */
     public void resume(String subject) {
         table.forgetEnded(subject);
     }
 
     /** One that runs hears of it by itself. */
-    private void cancel(String id) {
+    private void cancel(String task) {
         try {
-            scheduler.getObject().cancel(WorkConfig.TASK.instanceId(id));
+            scheduler.getObject().cancel(WorkConfig.TASK.instanceId(task));
         } catch (TaskInstanceException runsOrIsOver) {
-            LOG.debug("work {} is not waiting", id);
+            LOG.debug("{} is not waiting", task);
         }
     }
 
@@ -141,11 +148,16 @@ public class Works {
     }
 
     /**
-     * Does one that was picked on this node.
+     * Does what a task that was picked on this node is to do; nothing when nobody wants it any
+     * more.
      *
      * @throws IllegalStateException when this node ends before the work does
      */
-    void run(String id) {
+    void run(String task) {
+        table.workOf(task).ifPresent(id -> run(task, id));
+    }
+
+    private void run(String task, String id) {
         int colon = id.indexOf(':');
         WorkKind kind =
                 kinds.stream()
@@ -153,32 +165,32 @@ public class Works {
                         .findFirst()
                         .orElseThrow();
         try {
-            kind.run(id.substring(colon + 1), new Telling(id));
-            table.end(id, Phase.DONE, "Done");
+            kind.run(id.substring(colon + 1), new Telling(task));
+            table.end(task, Phase.DONE, "Done");
         } catch (CancelledException stopped) {
-            requireGoingOn(id);
-            table.end(id, Phase.STOPPED, "Stopped");
+            requireGoingOn(task);
+            table.end(task, Phase.STOPPED, "Stopped");
         } catch (RuntimeException | StackOverflowError failed) {
-            requireGoingOn(id);
+            requireGoingOn(task);
             LOG.error("The work {} failed", id, failed);
-            table.end(id, Phase.FAILED, "Failed");
+            table.end(task, Phase.FAILED, "Failed");
         }
     }
 
-    private void requireGoingOn(String id) {
+    private void requireGoingOn(String task) {
         if (closing) {
-            throw new IllegalStateException("this node ends in the middle of " + id);
+            throw new IllegalStateException("this node ends in the middle of " + task);
         }
     }
 
     /** Writes down how far a work is, and hears when it is wanted no more. */
     private final class Telling implements WorkProgress {
 
-        private final String id;
+        private final String task;
         private long told = System.nanoTime() - TELLS.toNanos();
 
-        Telling(String id) {
-            this.id = id;
+        Telling(String task) {
+            this.task = task;
         }
 
         @Override
@@ -191,14 +203,14 @@ public class Works {
                 return;
             }
             told = now;
-            if (!table.tell(id, done, doing, node)) {
+            if (!table.tell(task, done, doing, node)) {
                 throw new CancelledException();
             }
         }
 
         @Override
         public void keep(String soFar) {
-            if (!table.keep(id, soFar)) {
+            if (!table.keep(task, soFar)) {
                 throw new CancelledException();
             }
         }

@@ -1,5 +1,6 @@
 package dev.oleander.web.page;
 
+import dev.oleander.web.load.CallerLeftException;
 import dev.oleander.web.load.EarlyAnswer;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -17,7 +18,8 @@ import org.springframework.web.multipart.MultipartException;
 
 /**
  * Round everything, sessions and sign-in too: who waited in vain for a connection or a lock is told
- * to come again, and a form that filters cannot read is told to be none.
+ * to come again, a form that filters cannot read is told to be none, and who has left is told
+ * nothing.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -30,6 +32,10 @@ class BusyFilter extends OncePerRequestFilter {
         try {
             chain.doFilter(request, response);
         } catch (ServletException | RuntimeException failed) {
+            if (NestedExceptionUtils.getMostSpecificCause(failed) instanceof CallerLeftException) {
+                logger.debug("nobody waits for " + request.getRequestURI());
+                return;
+            }
             if (isBrokenForm(failed)) {
                 EarlyAnswer.write(
                         request,

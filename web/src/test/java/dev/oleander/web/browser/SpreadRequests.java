@@ -19,6 +19,7 @@ final class SpreadRequests {
             """
             defaults
               mode http
+              option abortonclose
               timeout connect 2s
               timeout client 120s
               timeout server 120s

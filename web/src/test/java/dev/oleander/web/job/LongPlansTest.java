@@ -6,7 +6,13 @@ import dev.oleander.web.SecondNode;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.Base64;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -23,6 +29,7 @@ import tools.jackson.databind.JsonNode;
 class LongPlansTest extends WebTest {
 
     @Autowired private JdbcTemplate sql;
+    @Autowired private Planning planning;
     private static SecondNode other;
 
     @BeforeEach
@@ -99,6 +106,81 @@ class LongPlansTest extends WebTest {
         until(() -> states(job).contains("DONE"));
     }
 
+    /** A call that waits for the run of a job, and its connection. */
+    private Socket waitingFor(long job) throws IOException {
+        Socket caller = new Socket("127.0.0.1", port);
+        caller.getOutputStream().write(request(job, "wait=60").getBytes(StandardCharsets.UTF_8));
+        return caller;
+    }
+
+    private static String request(long job, String prefer) {
+        String name =
+                Base64.getEncoder()
+                        .encodeToString("mira:slipway-mira".getBytes(StandardCharsets.UTF_8));
+        return "GET /api/jobs/%d/run HTTP/1.1\r\nHost: localhost\r\nAuthorization: Basic %s\r\nPrefer: %s\r\n\r\n"
+                .formatted(job, name, prefer);
+    }
+
+    /** A large job whose plan nobody wants yet. */
+    private long unplanned(String name) throws Exception {
+        long job = makeJobInMillimetres("winch_drum_cheek", name, 4000);
+        jobs.plan(job, false);
+        until(() -> states(job).contains("STOPPED"));
+        planning.resume(job);
+        assertThat(states(job)).isEmpty();
+        return job;
+    }
+
+    @Test
+    void aPlanEndsWhenAllHaveLeftWhoWaitedForIt() throws Exception {
+        long job = unplanned("Forsaken");
+        Socket first = waitingFor(job);
+        Socket second = waitingFor(job);
+        until(() -> states(job).contains("RUNNING"));
+        first.close();
+        Thread.sleep(500);
+        assertThat(states(job)).as("one still waits").containsExactly("RUNNING");
+        second.close();
+        until(() -> states(job).isEmpty());
+        until(
+                () ->
+                        sql.queryForList(
+                                        "select 1 from scheduled_tasks where task_instance like ?",
+                                        "plan:%d/%%".formatted(job))
+                                .isEmpty());
+        // and it can be had at any time, as if nothing had been
+        try (Socket again = waitingFor(job)) {
+            until(() -> states(job).contains("DONE"));
+            assertThat(statusLine(again)).isEqualTo("HTTP/1.1 200 ");
+        }
+    }
+
+    private static String statusLine(Socket caller) throws IOException {
+        return new BufferedReader(
+                        new InputStreamReader(caller.getInputStream(), StandardCharsets.UTF_8))
+                .readLine();
+    }
+
+    @Test
+    void whoComesAgainKeepsThePlanGoing() throws Exception {
+        long job = unplanned("Wanted again");
+        assertThat(jobs.planning(job)).isPresent();
+        until(() -> states(job).contains("RUNNING"));
+        waitingFor(job).close();
+        until(() -> states(job).contains("DONE"));
+    }
+
+    @Test
+    void whoSendsTheNextRequestEarlyHasNotLeft() throws Exception {
+        long job = unplanned("Two at once");
+        try (Socket caller = waitingFor(job)) {
+            caller.getOutputStream()
+                    .write(request(job, "respond-async").getBytes(StandardCharsets.UTF_8));
+            until(() -> states(job).contains("DONE"));
+            assertThat(statusLine(caller)).isEqualTo("HTTP/1.1 200 ");
+        }
+    }
+
     @Test
     void whatANodeThatDiedWasDoingIsDoneByAnother() throws Exception {
         long job = makeJobInMillimetres("winch_drum_cheek", "Handed on", 61);
@@ -108,7 +190,7 @@ class LongPlansTest extends WebTest {
                 sql.queryForObject(
                         "select id from long_work where subject = ?", String.class, "job " + job);
         sql.update(
-                "update long_work set state = 'RUNNING', share = 0.4, node = 'dead' where id = ?",
+                "update long_work set state = 'RUNNING', share = 0.4, node = 'dead', task = id where id = ?",
                 id);
         sql.update(
                 "insert into scheduled_tasks (task_name, task_instance, execution_time, picked, picked_by, last_heartbeat, version, priority)"

@@ -5,17 +5,22 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.doAnswer;
+import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.timeout;
+import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.verifyNoInteractions;
 import static org.mockito.Mockito.when;
 
 import dev.oleander.plan.bed.PlanException;
+import dev.oleander.progress.CancelledException;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.job.Planning.State;
+import dev.oleander.web.load.CallerLeftException;
+import dev.oleander.web.load.Callers;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
@@ -216,7 +221,7 @@ class PlanningTest {
     void plansAsideWaitForTheirTurnAndTellWhyThereIsNone() throws Exception {
         half(slowPlan());
         JobResult aside = mock(JobResult.class);
-        when(aside.timeline()).thenThrow(new PlanException("The stock is too small."));
+        doThrow(new PlanException("The stock is too small.")).when(aside).plan(any());
         Thread later =
                 new Thread(
                         () -> {
@@ -232,5 +237,60 @@ class PlanningTest {
                 .isInstanceOf(PlanException.class)
                 .hasMessage("The stock is too small.");
         later.join();
+    }
+
+    @Test
+    void aPlanThatNobodyWaitsForAnyMoreEndsAndIsBegunAnewForTheNext() throws Exception {
+        planning.close();
+        planning = patient(Duration.ofSeconds(60));
+        JobResult result = slowPlan();
+        AtomicBoolean left = new AtomicBoolean();
+        Thread caller = callerOf(() -> await(1, result), left);
+        assertThat(halfWay.await(10, TimeUnit.SECONDS)).isTrue();
+        left.set(true);
+        caller.join(10_000);
+        goOn.countDown();
+        assertThat(await(1, result)).as("the next one does not find it stopped").isEmpty();
+        verify(result, times(2)).complete(any(), any());
+    }
+
+    @Test
+    void aPlanAsideEndsWhenItsCallerLeaves() throws Exception {
+        JobResult aside = mock(JobResult.class);
+        CountDownLatch cancelled = new CountDownLatch(1);
+        doAnswer(
+                        call -> {
+                            Progress progress = call.getArgument(0);
+                            halfWay.countDown();
+                            assertThat(goOn.await(10, TimeUnit.SECONDS)).isTrue();
+                            try {
+                                progress.at(0.5, "Placing leads");
+                            } catch (CancelledException ended) {
+                                cancelled.countDown();
+                            }
+                            return null;
+                        })
+                .when(aside)
+                .plan(any());
+        AtomicBoolean left = new AtomicBoolean();
+        Thread caller = callerOf(() -> planning.aside(aside), left);
+        assertThat(halfWay.await(10, TimeUnit.SECONDS)).isTrue();
+        left.set(true);
+        caller.join(10_000);
+        goOn.countDown();
+        assertThat(cancelled.await(10, TimeUnit.SECONDS)).isTrue();
+    }
+
+    /** Waits on a thread that works on a request, until its caller leaves. */
+    private static Thread callerOf(Runnable waiting, AtomicBoolean left) {
+        Thread thread =
+                new Thread(
+                        () -> {
+                            Callers.leaveWhen(left::get);
+                            assertThatThrownBy(waiting::run)
+                                    .isInstanceOf(CallerLeftException.class);
+                        });
+        thread.start();
+        return thread;
     }
 }

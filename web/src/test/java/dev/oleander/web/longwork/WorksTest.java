@@ -2,6 +2,8 @@ package dev.oleander.web.longwork;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.ArgumentMatchers.startsWith;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
@@ -23,6 +25,7 @@ import org.springframework.beans.factory.ObjectProvider;
 class WorksTest {
 
     private static final long MIRA = 3;
+    private static final String TASK = "stack:7#f00d";
 
     private final WorkTable table = mock(WorkTable.class);
     private final SchedulerClient scheduler = mock(SchedulerClient.class);
@@ -53,7 +56,9 @@ class WorksTest {
         when(client.getObject()).thenReturn(scheduler);
         when(kinds.stream()).thenAnswer(call -> Stream.of(kind));
         when(table.find("stack:7")).thenReturn(Optional.empty());
-        when(table.add("stack:7", "pile 1", 5, MIRA)).thenReturn(true);
+        when(table.add(eq("stack:7"), startsWith("stack:7#"), eq("pile 1"), eq(5L), eq(MIRA)))
+                .thenReturn(true);
+        when(table.workOf(TASK)).thenReturn(Optional.of("stack:7"));
         when(table.tell(any(), org.mockito.ArgumentMatchers.anyDouble(), any(), any()))
                 .thenReturn(true);
     }
@@ -65,7 +70,7 @@ class WorksTest {
     private int priority() {
         ArgumentCaptor<SchedulableInstance<Void>> asked = ArgumentCaptor.captor();
         verify(scheduler).scheduleIfNotExists(asked.capture());
-        assertThat(asked.getValue().getId()).isEqualTo("stack:7");
+        assertThat(asked.getValue().getId()).startsWith("stack:7#");
         return asked.getValue().getTaskInstance().getPriority();
     }
 
@@ -86,9 +91,9 @@ class WorksTest {
 
     @Test
     void anOlderStateIsNotDoneAndANewerOneStopsTheOlder() {
-        when(table.stopOlder("pile 1", 5)).thenReturn(List.of("stack:6"));
+        when(table.stopOlder("pile 1", 5)).thenReturn(List.of("stack:6#1"));
         want();
-        verify(scheduler).cancel(WorkConfig.TASK.instanceId("stack:6"));
+        verify(scheduler).cancel(WorkConfig.TASK.instanceId("stack:6#1"));
         when(table.hasNewer("pile 1", 5)).thenReturn(true);
         assertThat(want().phase()).isEqualTo(Phase.STOPPED);
     }
@@ -102,14 +107,14 @@ class WorksTest {
 
     @Test
     void whatBecameOfAWorkIsWrittenDown() {
-        works.run("stack:7");
-        verify(table).end("stack:7", Phase.DONE, "Done");
+        works.run(TASK);
+        verify(table).end(TASK, Phase.DONE, "Done");
         doing =
                 (key, progress) -> {
                     throw new IllegalStateException("broken");
                 };
-        works.run("stack:7");
-        verify(table).end("stack:7", Phase.FAILED, "Failed");
+        works.run(TASK);
+        verify(table).end(TASK, Phase.FAILED, "Failed");
     }
 
     @Test
@@ -117,15 +122,26 @@ class WorksTest {
         when(table.tell(any(), org.mockito.ArgumentMatchers.anyDouble(), any(), any()))
                 .thenReturn(false);
         doing = (key, progress) -> progress.at(0.5, "Piling");
-        works.run("stack:7");
-        verify(table).end("stack:7", Phase.STOPPED, "Stopped");
+        works.run(TASK);
+        verify(table).end(TASK, Phase.STOPPED, "Stopped");
+    }
+
+    @Test
+    void whatWasForgottenIsNotDone() {
+        when(table.forget("stack:7")).thenReturn(List.of(TASK));
+        works.forget(new Works.Wish(kind, "7", "pile 1", 5, MIRA));
+        verify(scheduler).cancel(WorkConfig.TASK.instanceId(TASK));
+        when(table.workOf(TASK)).thenReturn(Optional.empty());
+        doing = (key, progress) -> org.assertj.core.api.Assertions.fail("done all the same");
+        works.run(TASK);
+        verify(table, never()).end(any(), any(), any());
     }
 
     @Test
     void aNodeThatEndsLeavesItsWorkToAnother() {
         doing = (key, progress) -> progress.at(0.5, "Piling");
         works.close();
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> works.run("stack:7"))
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> works.run(TASK))
                 .isInstanceOf(IllegalStateException.class);
         verify(table, never()).end(any(), any(), any());
     }
