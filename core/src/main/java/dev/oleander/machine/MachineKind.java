@@ -1,5 +1,6 @@
 package dev.oleander.machine;
 
+import dev.oleander.book.Book;
 import java.net.URL;
 import java.util.List;
 import java.util.Map;
@@ -32,5 +33,5 @@ public interface MachineKind {
      *
      * @param file the whole of its file
      */
-    Book book(Machine machine, JsonNode file);
+    Book<?> book(Machine machine, JsonNode file);
 }

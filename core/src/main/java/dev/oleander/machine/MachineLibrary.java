@@ -1,5 +1,6 @@
 package dev.oleander.machine;
 
+import dev.oleander.book.Book;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URL;
@@ -15,7 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** The machines there are, each with its book. */
 public final class MachineLibrary {
 
-    private record Entry(Machine machine, Book book) {}
+    private record Entry(Machine machine, Book<?> book) {}
 
     private final Map<String, Entry> entries = new LinkedHashMap<>();
 
@@ -70,7 +71,7 @@ public final class MachineLibrary {
     }
 
     /** The book of a machine as it ships. */
-    public Book book(Machine machine) {
+    public Book<?> book(Machine machine) {
         return entries.get(machine.id()).book();
     }
 }

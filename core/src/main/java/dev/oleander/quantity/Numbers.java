@@ -19,6 +19,11 @@ public final class Numbers {
         return text.equals("-0") ? "0" : text;
     }
 
+    /** With as many decimals as are said, zeros too: 0.40. */
+    public static String fixed(double value, int decimals) {
+        return String.format(Locale.ROOT, "%." + decimals + "f", value);
+    }
+
     /** A length for sentences: three decimals below 1 mm, two below 100 mm, else one. */
     public static String length(double millimetres) {
         double size = Math.abs(millimetres);

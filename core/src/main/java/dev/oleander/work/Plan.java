@@ -1,6 +1,6 @@
 package dev.oleander.work;
 
-import dev.oleander.machine.BookRow;
+import dev.oleander.book.BookRow;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.motion.PostedProgram;

@@ -1,8 +1,8 @@
 package dev.oleander.work;
 
+import dev.oleander.book.Book;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.bed.SheetChoices;
@@ -16,7 +16,7 @@ import java.util.TreeMap;
  * @param bed where the parts are wished to lie, and on what
  */
 public record Task<C extends Choices<C, ?>>(
-        Machine machine, Book book, Reading reading, Order order, SheetChoices bed, C choices) {
+        Machine machine, Book<?> book, Reading reading, Order order, SheetChoices bed, C choices) {
 
     /** What formulas may use by name: t the thickness, r and d of a round feature; mm. */
     public Map<String, Double> names(Feature feature) {

@@ -1,6 +1,6 @@
 package dev.oleander.work;
 
-import dev.oleander.machine.Book;
+import dev.oleander.book.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
@@ -77,7 +77,7 @@ public interface Work<C extends Choices<C, S>, S extends Choice<S>> {
      * @param thickness mm
      * @throws dev.oleander.machine.CutDataException when it has none for them
      */
-    C suited(C choices, Book book, String material, double thickness);
+    C suited(C choices, Book<?> book, String material, double thickness);
 
     /** The rules of order that a person can choose, besides by hand. */
     List<? extends Named> orders();

@@ -1,7 +1,7 @@
 package dev.oleander.work.sheet;
 
+import dev.oleander.book.Book;
 import dev.oleander.drawing.read.Feature;
-import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
@@ -135,7 +135,8 @@ public final class SheetCutting implements Work<PlanChoices, StopChoice> {
     }
 
     @Override
-    public PlanChoices suited(PlanChoices choices, Book book, String material, double thickness) {
+    public PlanChoices suited(
+            PlanChoices choices, Book<?> book, String material, double thickness) {
         CutBook data = (CutBook) book;
         List<String> qualities = data.qualities(material, thickness);
         String wanted = choices.quality();

@@ -1,7 +1,7 @@
 package dev.oleander.work.wire;
 
+import dev.oleander.book.Book;
 import dev.oleander.drawing.read.Feature;
-import dev.oleander.machine.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
@@ -149,7 +149,8 @@ public final class WireCutting implements Work<WireChoices, WireChoice> {
     }
 
     @Override
-    public WireChoices suited(WireChoices choices, Book book, String material, double thickness) {
+    public WireChoices suited(
+            WireChoices choices, Book<?> book, String material, double thickness) {
         WireBook data = (WireBook) book;
         String wire = data.wires().get(0);
         List<String> finishes = data.finishes(wire, material);

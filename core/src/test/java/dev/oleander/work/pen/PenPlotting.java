@@ -1,8 +1,8 @@
 package dev.oleander.work.pen;
 
+import dev.oleander.book.Book;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Segment;
-import dev.oleander.machine.Book;
 import dev.oleander.machine.Compensation;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Run;
@@ -148,7 +148,7 @@ final class PenPlotting implements Work<PenChoices, PenChoice> {
     }
 
     @Override
-    public PenChoices suited(PenChoices choices, Book book, String material, double thickness) {
+    public PenChoices suited(PenChoices choices, Book<?> book, String material, double thickness) {
         return choices;
     }
 

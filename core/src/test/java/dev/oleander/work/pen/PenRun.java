@@ -1,8 +1,8 @@
 package dev.oleander.work.pen;
 
+import dev.oleander.book.BookRow;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import dev.oleander.machine.BookRow;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.motion.EventKind;

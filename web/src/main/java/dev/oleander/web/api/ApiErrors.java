@@ -1,9 +1,9 @@
 package dev.oleander.web.api;
 
+import dev.oleander.book.CutDataException;
 import dev.oleander.dialect.DialectException;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.drawing.draw.DrawException;
-import dev.oleander.machine.CutDataException;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.value.ValueException;

@@ -1,5 +1,6 @@
 package dev.oleander.web.api;
 
+import dev.oleander.book.BookRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.web.api.ApiJson.DialectJson;
@@ -7,12 +8,6 @@ import dev.oleander.web.api.ApiJson.MachineJson;
 import dev.oleander.web.book.Books;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.NotFoundException;
-import dev.oleander.work.sheet.book.CutRow;
-import dev.oleander.work.wire.book.WireRow;
-import io.swagger.v3.oas.annotations.media.ArraySchema;
-import io.swagger.v3.oas.annotations.media.Content;
-import io.swagger.v3.oas.annotations.media.Schema;
-import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -55,19 +50,8 @@ class LibraryApi {
      * passes.
      */
     @GetMapping("/api/cut-book")
-    @ApiResponse(
-            responseCode = "200",
-            content =
-                    @Content(
-                            array =
-                                    @ArraySchema(
-                                            schema =
-                                                    @Schema(
-                                                            oneOf = {
-                                                                CutRow.class,
-                                                                WireRow.class
-                                                            }))))
-    List<?> cutBook(@RequestParam String machine, @RequestParam(required = false) String material) {
+    List<? extends BookRow> cutBook(
+            @RequestParam String machine, @RequestParam(required = false) String material) {
         Machine of = known(machine);
         return books.of(of).rows().stream().filter(r -> isOf(r.material(), material)).toList();
     }

@@ -1,18 +1,28 @@
 package dev.oleander.web.api;
 
+import dev.oleander.book.BookRow;
+import dev.oleander.machine.MachineLibrary;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.value.Form;
 import dev.oleander.value.Value;
 import dev.oleander.work.Kinds;
 import dev.oleander.work.Work;
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverters;
+import io.swagger.v3.core.converter.ResolvedSchema;
 import io.swagger.v3.oas.models.Components;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.ComposedSchema;
 import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.security.SecurityRequirement;
 import io.swagger.v3.oas.models.security.SecurityScheme;
+import java.util.LinkedHashSet;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -65,5 +75,27 @@ class OpenApiConfig {
                                         Numbers.plain(number.most(), 4))
                         : "";
         return new StringSchema().description(value.name() + unit + limits).nullable(true);
+    }
+
+    /** The rows of books: one of those that the books of the machines have. */
+    @Bean
+    OpenApiCustomizer rowsOfBooks(MachineLibrary machines) {
+        return api -> {
+            ComposedSchema any = new ComposedSchema();
+            for (Class<?> type : rowTypes(machines)) {
+                ResolvedSchema resolved =
+                        ModelConverters.getInstance()
+                                .readAllAsResolvedSchema(new AnnotatedType(type));
+                resolved.referencedSchemas.forEach(api.getComponents()::addSchemas);
+                any.addOneOfItem(new Schema<>().$ref(type.getSimpleName()));
+            }
+            api.getComponents().addSchemas(BookRow.class.getSimpleName(), any);
+        };
+    }
+
+    private static Set<Class<?>> rowTypes(MachineLibrary machines) {
+        return machines.machines().stream()
+                .map(machine -> machines.book(machine).form().type())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 }

@@ -1,7 +1,7 @@
 package dev.oleander.web.board;
 
-import dev.oleander.machine.Book;
-import dev.oleander.machine.BookRow;
+import dev.oleander.book.Book;
+import dev.oleander.book.BookRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.quantity.Numbers;
@@ -21,7 +21,7 @@ public record Intake(List<MachineChoice> machines) {
         return new Intake(library.machines().stream().map(m -> choice(m, books.of(m))).toList());
     }
 
-    private static MachineChoice choice(Machine machine, Book book) {
+    private static MachineChoice choice(Machine machine, Book<?> book) {
         return new MachineChoice(
                 machine.id(),
                 machine.name(),
@@ -30,7 +30,7 @@ public record Intake(List<MachineChoice> machines) {
                         .toList());
     }
 
-    private static List<String> thicknesses(Book book, String material) {
+    private static List<String> thicknesses(Book<?> book, String material) {
         return book.rows().stream()
                 .filter(r -> r.material().equals(material))
                 .mapToDouble(BookRow::thickness)

@@ -9,8 +9,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import java.time.Instant;
+import java.util.Optional;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** One change of a cut book. Never changed itself; the latest one of a subject holds. */
 @Entity
@@ -71,6 +74,11 @@ class BookChange {
 
     String after() {
         return after;
+    }
+
+    /** What it was changed to; empty: taken away. */
+    Optional<JsonNode> json() {
+        return Optional.ofNullable(after).map(JsonMapper.shared()::readTree);
     }
 
     String note() {

@@ -1,13 +1,13 @@
 package dev.oleander.web.book;
 
-import dev.oleander.machine.CutDataException;
+import dev.oleander.book.BookRow;
+import dev.oleander.book.CutDataException;
 import dev.oleander.machine.Machine;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -80,11 +80,10 @@ class BookJournal {
      *
      * @throws CutDataException when there is none with the id, or it is the last one
      */
-    <R> void takeAway(
-            Machine machine, List<R> rows, Function<R, String> ids, String id, SignedIn who) {
-        R row =
+    void takeAway(Machine machine, List<? extends BookRow> rows, String id, SignedIn who) {
+        BookRow row =
                 rows.stream()
-                        .filter(r -> ids.apply(r).equals(id))
+                        .filter(r -> r.id().equals(id))
                         .findFirst()
                         .orElseThrow(
                                 () ->

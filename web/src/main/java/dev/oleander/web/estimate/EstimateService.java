@@ -1,7 +1,7 @@
 package dev.oleander.web.estimate;
 
-import dev.oleander.machine.Book;
-import dev.oleander.machine.CutDataException;
+import dev.oleander.book.Book;
+import dev.oleander.book.CutDataException;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.Choice;
@@ -96,7 +96,7 @@ class EstimateService {
     }
 
     private static <C extends Choices<C, S>, S extends Choice<S>> JobDocument suited(
-            JobDocument document, Work<C, S> kind, Book book) {
+            JobDocument document, Work<C, S> kind, Book<?> book) {
         double thickness = document.thickness().value();
         return document.changed(kind, c -> kind.suited(c, book, document.material(), thickness));
     }

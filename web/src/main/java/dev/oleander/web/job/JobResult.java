@@ -1,9 +1,9 @@
 package dev.oleander.web.job;
 
+import dev.oleander.book.Book;
+import dev.oleander.book.BookRow;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.machine.Book;
-import dev.oleander.machine.BookRow;
 import dev.oleander.machine.Machine;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
@@ -44,7 +44,7 @@ public final class JobResult {
 
     private final JobDocument document;
     private final Machine machine;
-    private final Book book;
+    private final Book<?> book;
     private final Dialect dialect;
     private final Shape shape;
     private final double density;
@@ -112,7 +112,7 @@ public final class JobResult {
     }
 
     /** The machine with what it works by and what is written for it. */
-    record Data(Machine machine, Book book, Dialect dialect) {}
+    record Data(Machine machine, Book<?> book, Dialect dialect) {}
 
     /**
      * The same for a document that differs only in what nothing is computed from; all that is
@@ -225,7 +225,7 @@ public final class JobResult {
         return machine;
     }
 
-    public Book book() {
+    public Book<?> book() {
         return book;
     }
 

@@ -1,18 +1,76 @@
 package dev.oleander.web.library;
 
+import dev.oleander.book.Book;
+import dev.oleander.book.BookRow;
 import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
 import dev.oleander.web.account.SignedIn;
-import dev.oleander.work.Work;
+import dev.oleander.web.book.Books;
+import dev.oleander.work.Kinds;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
-/** The page of a machine with the book of its kind of work. */
-interface BookPage {
+/** The page of a machine with its book, whatever kind it is. */
+@Component
+public class BookPage {
 
-    Work<?, ?> kind();
+    private final MachineLibrary machines;
+    private final Books books;
+    private final Map<String, BookView<?>> views;
+
+    BookPage(MachineLibrary machines, Books books, List<BookView<?>> views) {
+        this.machines = machines;
+        this.books = books;
+        this.views =
+                views.stream().collect(Collectors.toMap(v -> v.kind().word(), Function.identity()));
+    }
 
     /**
      * @param find words that rows must have
+     * @param problem what stands against what was sent
      * @return name of the view
      */
-    String show(Machine machine, String find, BookProblem problem, SignedIn who, Model model);
+    public String show(
+            Machine machine, String find, BookProblem problem, SignedIn who, Model model) {
+        model.addAttribute("who", who);
+        model.addAttribute("machine", machine);
+        model.addAttribute("machines", machines.machines());
+        model.addAttribute("find", find);
+        model.addAttribute("history", books.history(machine));
+        model.addAttribute("wrong", problem.of());
+        model.addAttribute("error", problem.sentence());
+        return show(machine, books.of(machine), find, model);
+    }
+
+    private <R extends BookRow> String show(
+            Machine machine, Book<R> book, String find, Model model) {
+        BookView<R> view = view(machine, book);
+        List<BookTables.Table> tables = BookTables.of(book, view, find);
+        model.addAttribute("figures", view.figures(machine));
+        model.addAttribute("example", view.example());
+        model.addAttribute("columns", view.columns(book.form()));
+        model.addAttribute("lineColumns", view.lineColumns());
+        model.addAttribute("lines", book.form().lines().orElse(null));
+        model.addAttribute("tables", tables);
+        model.addAttribute("count", tables.stream().mapToInt(t -> t.rows().size()).sum());
+        model.addAttribute("computed", book.table().isEmpty());
+        view.part(book)
+                .ifPresent(
+                        part -> {
+                            model.addAttribute("part", part.fragment());
+                            model.addAllAttributes(part.model());
+                        });
+        return "book";
+    }
+
+    /** A kind's view is of the rows of its own books. */
+    @SuppressWarnings("unchecked")
+    private <R extends BookRow> BookView<R> view(Machine machine, Book<R> book) {
+        BookView<?> own = views.get(Kinds.of(machine).word());
+        return own == null ? new FieldsView<>(Kinds.of(machine), book.form()) : (BookView<R>) own;
+    }
 }

@@ -1,12 +1,12 @@
 package dev.oleander.web.release;
 
+import dev.oleander.book.BookRow;
 import dev.oleander.dialect.CheckedWriter.Checked;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectException;
 import dev.oleander.dialect.FileNames;
 import dev.oleander.dialect.Parameter;
 import dev.oleander.dialect.SplitWriter;
-import dev.oleander.machine.BookRow;
 import dev.oleander.motion.Excerpt;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;

@@ -2,6 +2,7 @@ package dev.oleander.web.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.oleander.quantity.Typed;
 import dev.oleander.web.SecondNode;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
@@ -123,12 +124,30 @@ class LongPlansTest extends WebTest {
 
     /** A large job whose plan nobody wants yet. */
     private long unplanned(String name) throws Exception {
-        long job = makeJobInMillimetres("winch_drum_cheek", name, 4000);
+        long job =
+                jobs.create(
+                        List.of(new JobService.Upload(name + ".dxf", manyHoles())),
+                        new JobDocument.Order(name, "teasel", "mild steel", Typed.of(6), 1),
+                        WebTest::inMillimetres,
+                        person("mira"));
         jobs.plan(job, false);
         until(() -> states(job).contains("STOPPED"));
         planning.resume(job);
         assertThat(states(job)).isEmpty();
         return job;
+    }
+
+    /** A plate with so many holes that its plan takes seconds. */
+    private static byte[] manyHoles() {
+        StringBuilder drawing = new StringBuilder("0\nSECTION\n2\nENTITIES\n");
+        drawing.append(
+                "0\nLWPOLYLINE\n8\n0\n90\n4\n70\n1\n10\n0\n20\n0\n10\n2000\n20\n0\n10\n2000\n20\n1000\n10\n0\n20\n1000\n");
+        for (int x = 30; x < 1980; x += 30) {
+            for (int y = 30; y < 980; y += 30) {
+                drawing.append("0\nCIRCLE\n8\n0\n10\n%d\n20\n%d\n40\n6\n".formatted(x, y));
+            }
+        }
+        return drawing.append("0\nENDSEC\n0\nEOF\n").toString().getBytes(StandardCharsets.UTF_8);
     }
 
     @Test

@@ -3,18 +3,18 @@ package dev.oleander.web.library;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.oleander.book.RowText;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
-import dev.oleander.web.book.CutBooks;
+import dev.oleander.web.book.Books;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.Stage;
 import dev.oleander.web.release.ReleaseService;
-import dev.oleander.work.sheet.book.CutField;
+import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.book.CutRow;
-import dev.oleander.work.sheet.book.CutRowText;
 import dev.oleander.work.sheet.cut.SheetCut;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
@@ -28,7 +28,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** Cut books that the shop changes, and jobs that follow. */
 class CutBookTest extends WebTest {
 
-    @Autowired private CutBooks books;
+    @Autowired private Books books;
     @Autowired private MachineLibrary machines;
     @Autowired private ReleaseService releases;
 
@@ -49,15 +49,18 @@ class CutBookTest extends WebTest {
     }
 
     private Map<String, String> form(CutRow row) {
-        Map<String, String> form = new HashMap<>();
-        CutRowText.write(row).forEach((field, text) -> form.put(field.word(), text));
+        Map<String, String> form = new HashMap<>(book().form().write(row).values());
         form.put("copy", "false");
         form.put("note", "");
         return form;
     }
 
+    private CutBook book() {
+        return (CutBook) books.of(teasel);
+    }
+
     private CutRow six() {
-        return books.of(teasel).find("mild steel", 6, "standard");
+        return book().find("mild steel", 6, "standard");
     }
 
     @Test
@@ -65,7 +68,7 @@ class CutBookTest extends WebTest {
         long job = makeJob("cleat_backing_plate", "Follows the book", 1);
         double before = feed(job);
         Map<String, String> form = form(six());
-        form.put(CutField.FEED.word(), "2000");
+        form.put("feed", "2000");
         form.put("note", "worn nozzle");
         HttpResponse<String> answer = pages.post("/machines/teasel/rows/ms-6-standard", form);
         assertThat(answer.statusCode()).isEqualTo(302);
@@ -83,16 +86,16 @@ class CutBookTest extends WebTest {
         long job = makeJobInMillimetres("cleat_backing_plate", "Stale by data", 1);
         releases.release(job, person("mira"));
         assertThat(jobs.view(job).stage(Stage.RELEASE).sentence()).doesNotContain("stale");
-        Map<CutField, String> texts = CutRowText.write(six());
-        texts.put(CutField.KERF, "0.3");
-        books.save(teasel, "ms-6-standard", texts, "", person("anselm"));
+        Map<String, String> wider = new HashMap<>(book().form().write(six()).values());
+        wider.put("kerf", "0.3");
+        books.save(teasel, "ms-6-standard", new RowText(wider), "", person("anselm"));
         assertThat(jobs.view(job).stage(Stage.RELEASE).sentence()).contains("stale");
     }
 
     @Test
     void aValueThatCannotBeIsRefusedAndNothingIsLost() {
         Map<String, String> form = form(six());
-        form.put(CutField.FEED.word(), "0");
+        form.put("feed", "0");
         form.put("note", "a try");
         HttpResponse<String> answer = pages.post("/machines/teasel/rows/ms-6-standard", form);
         assertThat(answer.statusCode()).isEqualTo(422);
@@ -107,7 +110,7 @@ class CutBookTest extends WebTest {
         form.put("copy", "true");
         assertThat(pages.post("/machines/teasel/rows/ms-6-standard", form).body())
                 .contains("has a row for mild steel 6, standard already");
-        form.put(CutField.THICKNESS.word(), "5");
+        form.put("thickness", "5");
         assertThat(pages.post("/machines/teasel/rows/ms-6-standard", form).statusCode())
                 .isEqualTo(302);
         assertThat(pages.get("/machines/teasel?find=steel+5+standard").body())
@@ -117,7 +120,7 @@ class CutBookTest extends WebTest {
                         pages.post("/machines/teasel/rows/mild-steel-5-standard/delete", Map.of())
                                 .statusCode())
                 .isEqualTo(302);
-        assertThat(books.of(teasel).find("mild steel", 5, "standard").interpolated()).isTrue();
+        assertThat(book().find("mild steel", 5, "standard").interpolated()).isTrue();
         assertThat(pages.post("/machines/teasel/rows/none/delete", Map.of()).statusCode())
                 .isEqualTo(422);
     }

@@ -3,16 +3,17 @@ package dev.oleander.web.library;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.oleander.book.BookField;
+import dev.oleander.book.RowText;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
+import dev.oleander.web.book.Books;
 import dev.oleander.web.book.Change;
-import dev.oleander.web.book.WireBooks;
 import dev.oleander.web.job.Wires;
-import dev.oleander.work.wire.book.WireDataField;
+import dev.oleander.work.wire.book.WireBook;
 import dev.oleander.work.wire.book.WireRow;
-import dev.oleander.work.wire.book.WireRowText;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.List;
@@ -25,7 +26,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** The wire's cut book that the shop changes, and jobs that follow. */
 class WireBookTest extends WebTest {
 
-    @Autowired private WireBooks books;
+    @Autowired private Books books;
     @Autowired private MachineLibrary machines;
 
     private PageClient pages;
@@ -44,27 +45,32 @@ class WireBookTest extends WebTest {
         owner().execute("alter table book_change enable trigger user");
     }
 
+    private WireBook book() {
+        return (WireBook) books.of(bracken);
+    }
+
     private WireRow good() {
-        return books.of(bracken).find("brass 0.25", "tool steel", 40, "good");
+        return book().find("brass 0.25", "tool steel", 40, "good");
     }
 
     private Map<String, String> form(WireRow row) {
-        Map<String, String> form = new HashMap<>();
-        int pass = 0;
-        for (Map<WireDataField, String> line : WireRowText.write(row)) {
-            pass++;
-            for (Map.Entry<WireDataField, String> value : line.entrySet()) {
-                boolean own = value.getKey().isOfPass();
-                form.put(value.getKey().word() + (own ? "." + pass : ""), value.getValue());
-            }
+        RowText text = book().form().write(row);
+        Map<String, String> form = new HashMap<>(text.values());
+        for (int pass = 1; pass <= text.lines().size(); pass++) {
+            String number = "." + pass;
+            text.lines().get(pass - 1).forEach((word, value) -> form.put(word + number, value));
         }
         form.put("copy", "false");
         form.put("note", "");
         return form;
     }
 
+    private List<String> passWords() {
+        return book().form().lines().orElseThrow().fields().stream().map(BookField::word).toList();
+    }
+
     private HttpResponse<String> send(WireRow row, Map<String, String> form) {
-        return pages.post("/machines/bracken/wire-rows/" + row.id(), form);
+        return pages.post("/machines/bracken/rows/" + row.id(), form);
     }
 
     @Test
@@ -94,15 +100,15 @@ class WireBookTest extends WebTest {
     void passesAreAddedAndLeftOut() {
         int passes = good().passes().size();
         Map<String, String> form = form(good());
-        for (WireDataField field : WireDataField.ofPasses()) {
-            form.put(field.word() + "." + (passes + 1), form.get(field.word() + "." + passes));
+        for (String word : passWords()) {
+            form.put(word + "." + (passes + 1), form.get(word + "." + passes));
         }
         send(good(), form);
         assertThat(good().passes()).hasSize(passes + 1);
         assertThat(books.history(bracken).get(0).what())
                 .containsExactly("passes %d new".formatted(passes + 1));
         Map<String, String> less = form(good());
-        WireDataField.ofPasses().forEach(f -> less.put(f.word() + ".2", " "));
+        passWords().forEach(word -> less.put(word + ".2", " "));
         send(good(), less);
         assertThat(good().passes()).hasSize(passes);
     }
@@ -120,8 +126,8 @@ class WireBookTest extends WebTest {
                         "value=\"fast\"",
                         "value=\"kept\"");
         assertThat(books.history(bracken)).isEmpty();
-        assertThat(pages.get("/machines/bracken/wire-rows/none").statusCode()).isEqualTo(404);
-        assertThat(pages.get("/machines/teasel/wire-rows/none").statusCode()).isEqualTo(404);
+        assertThat(pages.get("/machines/bracken/rows/none").statusCode()).isEqualTo(404);
+        assertThat(pages.get("/machines/teasel/rows/none").statusCode()).isEqualTo(404);
     }
 
     @Test
@@ -129,16 +135,13 @@ class WireBookTest extends WebTest {
         Map<String, String> form = form(good());
         form.put("copy", "true");
         form.put("height", "55");
-        assertThat(
-                        pages.get("/machines/bracken/wire-rows/%s?copy=true".formatted(good().id()))
-                                .body())
+        assertThat(pages.get("/machines/bracken/rows/%s?copy=true".formatted(good().id())).body())
                 .contains("A new row like " + good().id());
         send(good(), form);
-        WireRow made = books.of(bracken).find("brass 0.25", "tool steel", 55, "good");
+        WireRow made = book().find("brass 0.25", "tool steel", 55, "good");
         assertThat(made.interpolated()).isFalse();
         pages.post("/machines/bracken/rows/%s/delete".formatted(made.id()), Map.of());
-        assertThat(books.of(bracken).find("brass 0.25", "tool steel", 55, "good").interpolated())
-                .isTrue();
+        assertThat(book().find("brass 0.25", "tool steel", 55, "good").interpolated()).isTrue();
         assertThat(books.history(bracken))
                 .extracting(Change::what)
                 .contains(List.of("taken away"), List.of("new"));
@@ -166,9 +169,7 @@ class WireBookTest extends WebTest {
     void operatorsMayLookOnly() {
         PageClient tove = new PageClient(port).signedIn("tove");
         assertThat(tove.get("/machines/bracken").body()).doesNotContain("Change</a>", "Bring in");
-        assertThat(
-                        tove.post("/machines/bracken/wire-rows/" + good().id(), form(good()))
-                                .statusCode())
+        assertThat(tove.post("/machines/bracken/rows/" + good().id(), form(good())).statusCode())
                 .isEqualTo(403);
     }
 }

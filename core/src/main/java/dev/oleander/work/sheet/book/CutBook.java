@@ -1,16 +1,12 @@
 package dev.oleander.work.sheet.book;
 
-import dev.oleander.machine.Book;
-import dev.oleander.machine.CutDataException;
+import dev.oleander.book.Book;
+import dev.oleander.book.CutDataException;
 import dev.oleander.quantity.Numbers;
 import java.util.List;
 
 /** The cutting data of one machine. */
-public sealed interface CutBook extends Book permits CutTable, WaterjetBook {
-
-    /** Rows to look through: all there are, or some of what can be computed. */
-    @Override
-    List<CutRow> rows();
+public sealed interface CutBook extends Book<CutRow> permits CutTable, WaterjetBook {
 
     @Override
     default List<String> words() {

@@ -1,6 +1,6 @@
 package dev.oleander.work.sheet.book;
 
-import dev.oleander.machine.BookRow;
+import dev.oleander.book.BookRow;
 import dev.oleander.quantity.Numbers;
 
 /**

@@ -1,54 +1,43 @@
 package dev.oleander.work.sheet.book;
 
-import dev.oleander.machine.CutDataException;
+import dev.oleander.book.BookForm;
+import dev.oleander.book.BookTable;
+import dev.oleander.book.ByThickness;
+import dev.oleander.book.CutDataException;
 import dev.oleander.quantity.Numbers;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 
-/** A table of cutting data; between two thicknesses it is interpolated. */
-public record CutTable(String machine, List<CutRow> rows) implements CutBook {
-
-    /** Thicknesses nearer than this, mm, are the same row; sheet tolerances are far wider. */
-    private static final double SAME = 1e-6;
+/**
+ * A table of cutting data; between two thicknesses it is interpolated.
+ *
+ * @param machine its name
+ * @param process of the machine: laser, plasma
+ */
+public record CutTable(String machine, String process, List<CutRow> rows)
+        implements CutBook, BookTable<CutRow, CutTable> {
 
     public CutTable {
         rows = List.copyOf(rows);
     }
 
-    /**
-     * The table with a row in the place of the one with its id, or besides the others.
-     *
-     * @throws CutDataException when another row has the same material, thickness and quality
-     */
-    public CutTable with(CutRow row) {
-        List<CutRow> all = new ArrayList<>(rows);
-        all.removeIf(r -> r.id().equals(row.id()));
-        for (CutRow other : all) {
-            if (other.label().equals(row.label())) {
-                throw new CutDataException(
-                        "The cut book of %s has a row for %s already."
-                                .formatted(machine, row.label()));
-            }
-        }
-        all.add(row);
-        List<String> order = all.stream().map(CutRow::material).distinct().toList();
-        all.sort(
-                Comparator.comparing((CutRow r) -> order.indexOf(r.material()))
-                        .thenComparing(CutRow::thickness)
-                        .thenComparing(CutRow::quality, Comparator.reverseOrder()));
-        return new CutTable(machine, all);
-    }
-
-    /** The table without a row. */
-    public CutTable without(String id) {
-        return new CutTable(machine, rows.stream().filter(r -> !r.id().equals(id)).toList());
+    @Override
+    public BookForm<CutRow> form() {
+        return CutFields.of(process);
     }
 
     @Override
-    public List<String> materials() {
-        return rows.stream().map(CutRow::material).distinct().toList();
+    public CutTable of(List<CutRow> others) {
+        return new CutTable(machine, process, others);
+    }
+
+    @Override
+    public Comparator<CutRow> order(List<CutRow> all) {
+        List<String> materials = all.stream().map(CutRow::material).distinct().toList();
+        return Comparator.comparing((CutRow r) -> materials.indexOf(r.material()))
+                .thenComparing(CutRow::thickness)
+                .thenComparing(CutRow::quality, Comparator.reverseOrder());
     }
 
     @Override
@@ -57,7 +46,7 @@ public record CutTable(String machine, List<CutRow> rows) implements CutBook {
                 .filter(r -> r.material().equals(material))
                 .map(CutRow::quality)
                 .distinct()
-                .filter(q -> reaches(rowsOf(material, q), thickness))
+                .filter(q -> rowsOf(material, q).reaches(thickness))
                 .toList();
     }
 
@@ -65,28 +54,52 @@ public record CutTable(String machine, List<CutRow> rows) implements CutBook {
     @Override
     public CutRow find(String material, double thickness, String quality) {
         CutBook.requireThickness(thickness);
-        List<CutRow> known = rowsOf(material, quality);
+        ByThickness<CutRow> known = rowsOf(material, quality);
         if (known.isEmpty()) {
             throw new CutDataException(missing(material, quality));
         }
-        if (!reaches(known, thickness)) {
+        if (!known.reaches(thickness)) {
             throw new CutDataException(
                     "The cut book of %s has %s, %s from %s to %s mm; the job is %s mm thick."
                             .formatted(
                                     machine,
                                     material,
                                     quality,
-                                    Numbers.plain(known.get(0).thickness(), 2),
-                                    Numbers.plain(known.get(known.size() - 1).thickness(), 2),
+                                    Numbers.plain(known.least(), 2),
+                                    Numbers.plain(known.most(), 2),
                                     Numbers.plain(thickness, 2)));
         }
-        int above = 0;
-        while (known.get(above).thickness() < thickness - SAME) {
-            above++;
-        }
-        CutRow upper = known.get(above);
-        boolean exact = Math.abs(upper.thickness() - thickness) <= SAME;
-        return exact ? upper : Interpolation.between(known.get(above - 1), upper, thickness);
+        return known.at(thickness, CutTable::mixed);
+    }
+
+    private static CutRow mixed(ByThickness.Between<CutRow> between) {
+        CutRow lower = between.lower();
+        return new CutRow(
+                lower.id() + "~" + Numbers.plain(between.thickness(), 3),
+                lower.material(),
+                between.thickness(),
+                lower.quality(),
+                true,
+                between.value(CutRow::kerf),
+                between.value(CutRow::feed),
+                between.value(CutRow::markFeed),
+                between.value(CutRow::pierceSeconds),
+                between.value(CutRow::pierceHeight),
+                between.value(CutRow::cutHeight),
+                between.value(CutRow::smallestHole),
+                between.value(CutRow::lead),
+                between.value(CutRow::pierceClearance),
+                between.value(CutRow::overRun),
+                between.value(CutRow::power),
+                lower.gas(),
+                between.value(CutRow::pressure),
+                new CutRow.Corner(
+                        between.value(r -> r.corner().over()),
+                        between.value(r -> r.corner().share()),
+                        between.value(r -> r.corner().within())),
+                new CutRow.Cost(
+                        between.value(r -> r.cost().hour()),
+                        between.value(r -> r.cost().pierce())));
     }
 
     private String missing(String material, String quality) {
@@ -106,16 +119,10 @@ public record CutTable(String machine, List<CutRow> rows) implements CutBook {
                         .formatted(machine, material, has);
     }
 
-    private List<CutRow> rowsOf(String material, String quality) {
-        return rows.stream()
-                .filter(r -> r.material().equals(material) && r.quality().equals(quality))
-                .sorted(Comparator.comparingDouble(CutRow::thickness))
-                .toList();
-    }
-
-    private static boolean reaches(List<CutRow> sorted, double thickness) {
-        return !sorted.isEmpty()
-                && thickness >= sorted.get(0).thickness() - SAME
-                && thickness <= sorted.get(sorted.size() - 1).thickness() + SAME;
+    private ByThickness<CutRow> rowsOf(String material, String quality) {
+        return new ByThickness<>(
+                rows.stream()
+                        .filter(r -> r.material().equals(material) && r.quality().equals(quality))
+                        .toList());
     }
 }

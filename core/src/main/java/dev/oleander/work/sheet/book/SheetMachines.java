@@ -52,6 +52,6 @@ public final class SheetMachines implements MachineKind {
         List<CutRow> rows =
                 MachineFiles.MAPPER.convertValue(
                         file.path("cutBook"), new TypeReference<List<CutRow>>() {});
-        return new CutTable(machine.name(), rows);
+        return new CutTable(machine.name(), machine.process(), rows);
     }
 }

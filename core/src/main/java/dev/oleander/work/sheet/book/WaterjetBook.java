@@ -1,10 +1,14 @@
 package dev.oleander.work.sheet.book;
 
-import dev.oleander.machine.CutDataException;
+import dev.oleander.book.BookForm;
+import dev.oleander.book.CutDataException;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Cutting data of a waterjet, computed for every thickness between its limits. */
 public record WaterjetBook(String machine, Waterjet waterjet) implements CutBook {
@@ -61,6 +65,28 @@ public record WaterjetBook(String machine, Waterjet waterjet) implements CutBook
      * @param thickest mm
      */
     public record Material(String name, double machinability, double thickest) {}
+
+    /**
+     * A machinability that a test cut showed.
+     *
+     * @param thickness that was cut, mm
+     * @param feed at which the quality was just reached, mm/min
+     */
+    public record Calibration(
+            double machinability, double thickness, String quality, double feed) {}
+
+    @Override
+    public BookForm<CutRow> form() {
+        return CutFields.of("waterjet");
+    }
+
+    /** Another machinability of a material is all that is changed. */
+    @Override
+    public WaterjetBook changed(String material, Optional<JsonNode> after) {
+        return after.map(found -> JsonMapper.shared().treeToValue(found, Calibration.class))
+                .map(found -> with(material, found.machinability()))
+                .orElse(this);
+    }
 
     /** The book with another machinability of a material. */
     public WaterjetBook with(String material, double machinability) {
@@ -121,11 +147,7 @@ public record WaterjetBook(String machine, Waterjet waterjet) implements CutBook
     @Override
     public CutRow find(String material, double thickness, String quality) {
         CutBook.requireThickness(thickness);
-        Material known =
-                waterjet.materials().stream()
-                        .filter(m -> m.name().equals(material))
-                        .findFirst()
-                        .orElseThrow(() -> unknownMaterial(material));
+        Material known = material(material);
         if (!QUALITIES.contains(quality)) {
             throw new CutDataException(
                     "%s has no quality \"%s\"; it has %s."
@@ -142,6 +164,16 @@ public record WaterjetBook(String machine, Waterjet waterjet) implements CutBook
                                     Numbers.plain(thickness, 2)));
         }
         return row(known, thickness, quality);
+    }
+
+    /**
+     * @throws CutDataException when it is not known
+     */
+    public Material material(String name) {
+        return waterjet.materials().stream()
+                .filter(m -> m.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> unknownMaterial(name));
     }
 
     private CutDataException unknownMaterial(String material) {

@@ -1,6 +1,6 @@
 package dev.oleander.work.sheet.book;
 
-import dev.oleander.machine.CutDataException;
+import dev.oleander.book.CutDataException;
 
 /**
  * Feed of a waterjet with abrasive: u = [f N P^1.594 do^1.374 M^0.343 / (C q H dm^0.618)]^1.15,

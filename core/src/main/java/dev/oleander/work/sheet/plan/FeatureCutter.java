@@ -1,12 +1,12 @@
 package dev.oleander.work.sheet.plan;
 
+import dev.oleander.book.CutDataException;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.Compensation;
-import dev.oleander.machine.CutDataException;
 import dev.oleander.machine.Machine.Habits;
 import dev.oleander.machine.Machine.TabRule;
 import dev.oleander.plan.stop.FeatureNames;

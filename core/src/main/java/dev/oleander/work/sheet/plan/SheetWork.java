@@ -1,10 +1,10 @@
 package dev.oleander.work.sheet.plan;
 
+import dev.oleander.book.CutDataException;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
-import dev.oleander.machine.CutDataException;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.LayoutPlanner;
 import dev.oleander.plan.bed.Placement;

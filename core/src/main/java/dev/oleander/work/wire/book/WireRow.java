@@ -1,6 +1,6 @@
 package dev.oleander.work.wire.book;
 
-import dev.oleander.machine.BookRow;
+import dev.oleander.book.BookRow;
 import dev.oleander.quantity.Numbers;
 import java.util.List;
 

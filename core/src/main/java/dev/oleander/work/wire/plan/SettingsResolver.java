@@ -1,8 +1,8 @@
 package dev.oleander.work.wire.plan;
 
+import dev.oleander.book.CutDataException;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Box;
-import dev.oleander.machine.CutDataException;
 import dev.oleander.plan.stop.Refusal;
 import dev.oleander.plan.stop.Source;
 import dev.oleander.quantity.Numbers;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Samples;
-import dev.oleander.machine.CutDataException;
+import dev.oleander.book.CutDataException;
 import java.util.Comparator;
 import java.util.List;
 import org.junit.jupiter.api.Test;

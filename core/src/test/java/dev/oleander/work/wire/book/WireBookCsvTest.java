@@ -3,7 +3,8 @@ package dev.oleander.work.wire.book;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.oleander.machine.CutDataException;
+import dev.oleander.book.BookFile;
+import dev.oleander.book.CutDataException;
 import dev.oleander.machine.MachineLibrary;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -16,7 +17,7 @@ class WireBookCsvTest {
                     MachineLibrary.shipped()
                             .book(MachineLibrary.shipped().find("bracken").orElseThrow());
 
-    private static final WireBookCsv CSV = new WireBookCsv();
+    private static final BookFile<WireRow> CSV = new BookFile<>(BOOK.form());
 
     private static final String HEAD =
             "wire,wireDiameter,material,height,finish,pass,gap,stock,register,condition,rate,flushing,tension\n";
@@ -56,7 +57,7 @@ class WireBookCsvTest {
                 HEAD + ROUGH + ROUGH.replace(",1,", ",one,"), "the pass \"one\" is no number");
         assertRefused(
                 HEAD + ROUGH + SKIM.replace("good", "fine"),
-                "Line 3: Finish is \"fine\", in the pass before it \"good\"");
+                "Line 3: Finish is \"fine\", in the line before it \"good\"");
         assertRefused(
                 HEAD + ROUGH + SKIM.replace(",160,", ",0,"),
                 "Line 2 on: Pass 2: Rate is 0; it must");
@@ -75,7 +76,7 @@ class WireBookCsvTest {
     @Test
     void aRowTakesItsPlaceOrComesBesideTheOthers() {
         WireRow first = BOOK.rows().get(0);
-        WireRow slower = WireRowText.read(first.id(), WireRowText.write(first));
+        WireRow slower = BOOK.form().named(first, first.id());
         assertThat(BOOK.with(slower)).isEqualTo(BOOK);
         WireRow higher = CSV.read(HEAD + ROUGH.replace("brass 0.2,", "brass 0.21,")).get(0);
         WireBook more = BOOK.with(higher);
@@ -87,7 +88,7 @@ class WireBookCsvTest {
     @Test
     void twoRowsForTheSameAndTwoDiametersOfAWireAreRefused() {
         WireRow first = BOOK.rows().get(0);
-        WireRow again = WireRowText.read("another", WireRowText.write(first));
+        WireRow again = BOOK.form().named(first, "another");
         assertThatThrownBy(() -> BOOK.with(again))
                 .hasMessageContaining("has a row for %s already".formatted(first.label()));
         WireRow thick = CSV.read(HEAD + ROUGH.replace("brass 0.2,0.2", "brass 0.25,0.26")).get(0);

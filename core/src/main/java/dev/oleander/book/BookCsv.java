@@ -1,4 +1,4 @@
-package dev.oleander.machine;
+package dev.oleander.book;
 
 import dev.oleander.quantity.Cells;
 import java.io.StringWriter;

@@ -1,17 +1,15 @@
-package dev.oleander.machine;
+package dev.oleander.work.sheet.book;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Samples;
-import dev.oleander.work.sheet.book.CutBook;
-import dev.oleander.work.sheet.book.CutBookCsv;
-import dev.oleander.work.sheet.book.CutField;
-import dev.oleander.work.sheet.book.CutRow;
-import dev.oleander.work.sheet.book.CutRowText;
-import dev.oleander.work.sheet.book.CutTable;
-import dev.oleander.work.sheet.book.WaterjetBook;
+import dev.oleander.book.BookFile;
+import dev.oleander.book.BookForm;
+import dev.oleander.book.CutDataException;
+import dev.oleander.book.RowText;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -22,22 +20,27 @@ class CutBookEditTest {
 
     private static final CutTable TABLE = (CutTable) Samples.BOOK;
     private static final CutRow SIX = TABLE.find("mild steel", 6, "standard");
-    private final CutBookCsv csv = new CutBookCsv();
+    private static final BookForm<CutRow> FORM = TABLE.form();
+    private final BookFile<CutRow> csv = new BookFile<>(FORM);
 
-    private static CutRow edited(CutField field, String text) {
-        Map<CutField, String> texts = CutRowText.write(SIX);
-        texts.put(field, text);
-        return CutRowText.read(SIX.id(), texts);
+    private static CutRow edited(String word, String text) {
+        return FORM.read(SIX.id(), changed(word, text));
+    }
+
+    private static RowText changed(String word, String text) {
+        Map<String, String> values = new HashMap<>(FORM.write(SIX).values());
+        values.put(word, text);
+        return new RowText(values);
     }
 
     @Test
     void aRowIsReadAsItWasWritten() {
-        assertThat(CutRowText.read(SIX.id(), CutRowText.write(SIX))).isEqualTo(SIX);
+        assertThat(FORM.read(SIX.id(), FORM.write(SIX))).isEqualTo(SIX);
     }
 
     @Test
     void anEditedRowTakesThePlaceOfTheOldOne() {
-        CutTable changed = TABLE.with(edited(CutField.FEED, "2500"));
+        CutTable changed = TABLE.with(edited("feed", "2500"));
         assertThat(changed.rows())
                 .extracting(CutRow::id)
                 .containsExactlyElementsOf(TABLE.rows().stream().map(CutRow::id).toList());
@@ -49,12 +52,10 @@ class CutBookEditTest {
 
     @Test
     void aCopyNeedsAnotherThicknessOrQuality() {
-        Map<CutField, String> texts = CutRowText.write(SIX);
-        assertThatThrownBy(() -> TABLE.with(CutRowText.read("", texts)))
+        assertThatThrownBy(() -> TABLE.with(FORM.named(SIX, "")))
                 .isInstanceOf(CutDataException.class)
                 .hasMessageContaining("a row for mild steel 6, standard already");
-        texts.put(CutField.THICKNESS, "5");
-        CutTable more = TABLE.with(CutRowText.read("", texts));
+        CutTable more = TABLE.with(FORM.read("", changed("thickness", "5")));
         assertThat(more.find("mild steel", 5, "standard").interpolated()).isFalse();
         assertThat(TABLE.find("mild steel", 5, "standard").interpolated()).isTrue();
         assertThat(more.without("mild-steel-5-standard").rows()).hasSameElementsAs(TABLE.rows());
@@ -62,15 +63,15 @@ class CutBookEditTest {
 
     @ParameterizedTest
     @CsvSource({
-        "FEED, 0, Feed is 0; it must be more than 0",
-        "FEED, -5, Feed is -5",
-        "KERF, wide, is no number",
-        "OVER_RUN, -1, Over-run is -1; it must not be less than 0",
-        "CORNER_SHARE, 1.5, at most 1",
-        "GAS, '  ', Gas is missing",
-        "FEED, NaN, Feed is NaN",
+        "feed, 0, Feed is 0; it must be more than 0",
+        "feed, -5, Feed is -5",
+        "kerf, wide, is no number",
+        "overRun, -1, Over-run is -1; it must not be less than 0",
+        "cornerShare, 1.5, at most 1",
+        "gas, '  ', Gas is missing",
+        "feed, NaN, Feed is NaN",
     })
-    void whatCannotBeIsNamed(CutField field, String text, String sentence) {
+    void whatCannotBeIsNamed(String field, String text, String sentence) {
         assertThatThrownBy(() -> edited(field, text))
                 .isInstanceOf(CutDataException.class)
                 .hasMessageContaining(sentence);
@@ -81,8 +82,7 @@ class CutBookEditTest {
         List<CutRow> read = csv.read(csv.write(TABLE.rows()));
         assertThat(read).hasSameSizeAs(TABLE.rows());
         for (int i = 0; i < read.size(); i++) {
-            assertThat(CutRowText.write(read.get(i)))
-                    .isEqualTo(CutRowText.write(TABLE.rows().get(i)));
+            assertThat(FORM.write(read.get(i))).isEqualTo(FORM.write(TABLE.rows().get(i)));
         }
     }
 

@@ -1,4 +1,4 @@
-package dev.oleander.machine;
+package dev.oleander.book;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

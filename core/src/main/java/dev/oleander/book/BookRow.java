@@ -1,4 +1,4 @@
-package dev.oleander.machine;
+package dev.oleander.book;
 
 /** A row of a book: data for a material at a thickness. */
 public interface BookRow {

@@ -1,4 +1,4 @@
-package dev.oleander.machine;
+package dev.oleander.book;
 
 /** A material, thickness or quality for which the cut book has no data; the message says so. */
 public final class CutDataException extends RuntimeException {
