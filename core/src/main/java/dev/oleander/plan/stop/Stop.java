@@ -145,6 +145,12 @@ public record Stop(
         return head.copy();
     }
 
+    /** Its part and its copy, for people; its copy alone when the drawing is one part. */
+    public String where() {
+        String copy = "copy " + copy();
+        return part().isEmpty() ? copy : "part %s, %s".formatted(part().replace("p", ""), copy);
+    }
+
     public Kind kind() {
         return head.kind();
     }

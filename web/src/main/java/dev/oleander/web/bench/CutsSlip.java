@@ -38,11 +38,7 @@ public final class CutsSlip {
             seconds += result.timeline().byStop().getOrDefault(stop.id(), Seconds.NONE).total();
         }
         Stop first = stops.get(0);
-        String where =
-                stops.size() > 1 || first.part().isEmpty()
-                        ? ""
-                        : "part %s, copy %d · "
-                                .formatted(first.part().replace("p", ""), first.copy());
+        String where = stops.size() > 1 || first.part().isEmpty() ? "" : first.where() + " · ";
         return where + Numbers.length(length) + " · " + Numbers.duration(seconds);
     }
 

@@ -17,7 +17,8 @@ class PagesOfWork {
     }
 
     WorkPages of(JobResult result) {
-        return byWord.get(result.kind().word());
+        WorkPages own = byWord.get(result.kind().word());
+        return own == null ? new PlainPages<>(result.kind()) : own;
     }
 
     /**

@@ -65,7 +65,7 @@ class ShopSheet {
             Instant when) {
         JobResult result = job.result();
         Run run = trial.isEmpty() ? result.run() : result.run().only(trial);
-        WorkSheet sheet = sheets.get(result.kind().word());
+        WorkSheet sheet = sheets.getOrDefault(result.kind().word(), new PlainPaper(result.kind()));
         WorkSheet.Content content = sheet.of(result, run, timeline);
         SheetPicture picture =
                 SheetPicture.used(result, run, timeline.program(), sheet.profiles(result));

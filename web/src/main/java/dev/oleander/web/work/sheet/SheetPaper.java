@@ -103,12 +103,7 @@ class SheetPaper implements WorkSheet {
                                 new StopRow(
                                         s.number(),
                                         s.name(),
-                                        s.part().isEmpty()
-                                                ? "copy " + s.copy()
-                                                : "part %s, copy %d"
-                                                        .formatted(
-                                                                s.part().replace("p", ""),
-                                                                s.copy()),
+                                        s.where(),
                                         "T"
                                                 + (rows.indexOf(SheetCut.of(s).row().orElseThrow())
                                                         + 1),

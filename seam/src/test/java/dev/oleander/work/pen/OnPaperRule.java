@@ -9,7 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** The pen draws on the paper, not on the table. */
-final class OnPaperRule implements ProofRule {
+public final class OnPaperRule implements ProofRule {
 
     @Override
     public String id() {

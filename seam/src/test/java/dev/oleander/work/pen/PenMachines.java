@@ -11,7 +11,7 @@ import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
 
 /** Pen plotters. */
-final class PenMachines implements MachineKind {
+public final class PenMachines implements MachineKind {
 
     @Override
     public String work() {

@@ -34,7 +34,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Following lines with a pen: a kind of work as small as can be, to try the seam with. */
-final class PenPlotting implements Work<PenChoices, PenChoice> {
+public final class PenPlotting implements Work<PenChoices, PenChoice> {
 
     private static final double GAP = 5;
 
