@@ -1,5 +1,6 @@
 package dev.oleander.dialect;
 
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.EventKind;
@@ -100,7 +101,7 @@ record Repeats(Map<Integer, Call> calls, List<Body> bodies) {
                 return;
             }
             Body body = new Body(begin, to, ((Item.Rapid) items.get(begin - 1)).to());
-            String feature = stop.substring(0, Math.max(0, stop.lastIndexOf('.')));
+            String feature = FeatureKey.parse(stop).feature();
             List<List<Body>> groups = alike.computeIfAbsent(feature, f -> new ArrayList<>());
             for (List<Body> group : groups) {
                 if (isSame(group.get(0), body)) {

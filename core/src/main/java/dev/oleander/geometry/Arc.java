@@ -21,7 +21,7 @@ public record Arc(Point start, Point end, double bulge) implements Segment {
 
     public Arc {
         if (!start.isFinite() || !end.isFinite() || !Double.isFinite(bulge)) {
-            throw new IllegalArgumentException(
+            throw new NotFiniteException(
                     "arc not finite: " + start + " to " + end + ", bulge " + bulge);
         }
         if (bulge == 0 || start.equals(end)) {

@@ -8,7 +8,7 @@ public record Line(Point start, Point end) implements Segment {
 
     public Line {
         if (!start.isFinite() || !end.isFinite()) {
-            throw new IllegalArgumentException("line not finite: " + start + " to " + end);
+            throw new NotFiniteException("line not finite: " + start + " to " + end);
         }
         if (start.equals(end)) {
             throw new IllegalArgumentException("line without length at " + start);

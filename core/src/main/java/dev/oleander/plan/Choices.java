@@ -1,8 +1,8 @@
 package dev.oleander.plan;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.drawing.revise.Carrying;
-import dev.oleander.plan.stop.Stop;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -52,7 +52,7 @@ public interface Choices<C extends Choices<C, S>, S extends Choice<S>> {
     /** What was set for one stop: for this copy first, then for the feature. */
     default S of(String feature, int copy) {
         S all = stops().getOrDefault(feature, nothing());
-        return stops().getOrDefault(Stop.id(feature, copy), nothing()).over(all);
+        return stops().getOrDefault(FeatureKey.of(feature, copy).text(), nothing()).over(all);
     }
 
     /** Replaces what is set under a key; nothing set removes it. */
@@ -119,7 +119,7 @@ public interface Choices<C extends Choices<C, S>, S extends Choice<S>> {
     /** What a recipe now says of a stop is no longer set there as well; places stay. */
     default C leftToRecipe(String feature, int copy) {
         Map<String, S> changed = new TreeMap<>(stops());
-        for (String key : List.of(feature, Stop.id(feature, copy))) {
+        for (String key : List.of(feature, FeatureKey.of(feature, copy).text())) {
             changed.computeIfPresent(
                     key,
                     (k, set) -> {

@@ -2,6 +2,7 @@ package dev.oleander.drawing.intake;
 
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Line;
+import dev.oleander.geometry.NotFiniteException;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.fit.ArcFitter;
@@ -117,7 +118,7 @@ public final class OutlinePen {
     private List<Point> sampled(DoubleFunction<Point> curve, double from, double to) {
         try {
             return new CurveSampler(FINE * tolerance, MOST_POINTS).points(curve, from, to);
-        } catch (FitException | IllegalArgumentException tooLarge) {
+        } catch (FitException | NotFiniteException tooLarge) {
             throw new UnreadableException(
                     "its curve is far too large to be fitted within %s mm".formatted(tolerance));
         }

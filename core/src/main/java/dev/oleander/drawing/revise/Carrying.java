@@ -1,6 +1,7 @@
 package dev.oleander.drawing.revise;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Point;
@@ -107,7 +108,7 @@ public final class Carrying {
 
     /** Whether a feature is there and nothing of it has to be looked at, as far as is known yet. */
     public boolean isSame(String oldKey) {
-        Pair pair = pairs.get(featureOf(oldKey));
+        Pair pair = pairs.get(FeatureKey.parse(oldKey).feature());
         return pair != null && !stale.contains(pair.after().id());
     }
 
@@ -116,14 +117,9 @@ public final class Carrying {
      * c3.2. Empty when the feature is gone.
      */
     public Optional<String> key(String oldKey) {
-        String feature = featureOf(oldKey);
-        return Optional.ofNullable(pairs.get(feature))
-                .map(pair -> pair.after().id() + oldKey.substring(feature.length()));
-    }
-
-    private String featureOf(String key) {
-        int dot = key.lastIndexOf('.');
-        return pairs.containsKey(key) || dot < 0 ? key : key.substring(0, dot);
+        FeatureKey key = FeatureKey.parse(oldKey);
+        return Optional.ofNullable(pairs.get(key.feature()))
+                .map(pair -> key.with(pair.after().id()).text());
     }
 
     /** Those of them that are still there, in their order. */
@@ -156,7 +152,7 @@ public final class Carrying {
 
     /** Moves a place in the drawing with the feature that it belongs to, mm. */
     public Point place(String oldKey, Point old) {
-        Pair pair = pairs.get(featureOf(oldKey));
+        Pair pair = pairs.get(FeatureKey.parse(oldKey).feature());
         return isSame(oldKey) ? old : pair.moved(old);
     }
 
@@ -235,7 +231,7 @@ public final class Carrying {
     }
 
     private Pair required(String oldKey) {
-        Pair pair = pairs.get(featureOf(oldKey));
+        Pair pair = pairs.get(FeatureKey.parse(oldKey).feature());
         if (pair == null) {
             throw new IllegalArgumentException(oldKey + " is gone");
         }

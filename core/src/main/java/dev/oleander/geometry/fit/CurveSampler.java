@@ -1,5 +1,6 @@
 package dev.oleander.geometry.fit;
 
+import dev.oleander.geometry.NotFiniteException;
 import dev.oleander.geometry.Point;
 import java.util.ArrayList;
 import java.util.List;
@@ -45,7 +46,8 @@ public final class CurveSampler {
     /**
      * Points from one parameter to another, both included.
      *
-     * @throws IllegalArgumentException when the curve has a point that is not finite
+     * @throws dev.oleander.geometry.NotFiniteException when the curve has a point that is not
+     *     finite
      * @throws FitException when it needs more points than allowed
      */
     public List<Point> points(DoubleFunction<Point> curve, double from, double to) {
@@ -94,7 +96,7 @@ public final class CurveSampler {
 
     private static Point finite(Point p) {
         if (!p.isFinite()) {
-            throw new IllegalArgumentException("the curve has a point that is not finite: " + p);
+            throw new NotFiniteException("the curve has a point that is not finite: " + p);
         }
         return p;
     }

@@ -1,5 +1,6 @@
 package dev.oleander.plan.stop;
 
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.geometry.Transform;
 import dev.oleander.machine.Compensation;
 import dev.oleander.plan.bed.Placement;
@@ -52,7 +53,8 @@ public record Stop(
 
         /** The same of a copy. Its number follows with the order. */
         Head of(int aCopy) {
-            return new Head(Stop.id(feature, aCopy), 0, feature, part, aCopy, kind, name);
+            return new Head(
+                    FeatureKey.of(feature, aCopy).text(), 0, feature, part, aCopy, kind, name);
         }
     }
 
@@ -121,8 +123,9 @@ public record Stop(
         }
     }
 
-    public static String id(String feature, int copy) {
-        return feature + "." + copy;
+    /** Names its feature and copy, which other stops may be for as well. */
+    public String subject() {
+        return FeatureKey.of(feature(), copy()).text();
     }
 
     public String id() {

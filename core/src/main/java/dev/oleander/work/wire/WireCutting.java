@@ -101,7 +101,7 @@ public final class WireCutting implements Work<WireChoices, WireChoice> {
     @Override
     public List<Subject<WireChoice>> subjects(Task<WireChoices> task, Plan plan, List<Stop> stops) {
         Map<String, Stop> once = new LinkedHashMap<>();
-        stops.forEach(stop -> once.putIfAbsent(Stop.id(stop.feature(), stop.copy()), stop));
+        stops.forEach(stop -> once.putIfAbsent(stop.subject(), stop));
         Map<String, WireSettings> settings = ((WireRun) plan).plan().settings();
         Map<String, Feature> features = task.reading().byId();
         return once.entrySet().stream()

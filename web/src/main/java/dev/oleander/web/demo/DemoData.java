@@ -1,8 +1,5 @@
 package dev.oleander.web.demo;
 
-import static dev.oleander.work.wire.WireCutting.WIRE;
-
-import dev.oleander.drawing.read.Feature;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Typed;
@@ -23,18 +20,10 @@ import dev.oleander.web.job.SheetField;
 import dev.oleander.web.job.StarterRecipes;
 import dev.oleander.web.job.ValueEdits;
 import dev.oleander.web.release.ReleaseService;
-import dev.oleander.work.wire.choice.Matching;
-import dev.oleander.work.wire.choice.TaperChoice;
-import dev.oleander.work.wire.choice.UpperChoice;
-import dev.oleander.work.wire.choice.WireChoice;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -62,6 +51,8 @@ class DemoData implements ApplicationRunner {
     private final StarterRecipes starterRecipes;
     private final TransactionTemplate transactions;
     private final DataSource database;
+    private final DemoJobs demo;
+    private final List<DemoWork> works;
 
     DemoData(
             OleanderSettings settings,
@@ -74,7 +65,11 @@ class DemoData implements ApplicationRunner {
             ReleaseService releases,
             StarterRecipes starterRecipes,
             TransactionTemplate transactions,
-            DataSource database) {
+            DataSource database,
+            DemoJobs demo,
+            List<DemoWork> works) {
+        this.demo = demo;
+        this.works = works;
         this.database = database;
         this.starterRecipes = starterRecipes;
         this.settings = settings;
@@ -191,90 +186,7 @@ class DemoData implements ApplicationRunner {
                 "Order of the stops",
                 b -> Orders.by(b.document(), b.kind(), "partByPart"),
                 mira);
-        wires(mira, anselm);
-    }
-
-    /** Work for the wire machine: a punch with its die, a spline, leaning flanks. */
-    private void wires(SignedIn mira, SignedIn anselm) {
-        long shim = wire("shim_punch_die", "Shim punch and die", 40, mira);
-        set(
-                shim,
-                mira,
-                d -> {
-                    String outline = feature(shim, 1000);
-                    return d.changed(WIRE, c -> c.withSets(Typed.of(0.015), List.of(outline)));
-                });
-        wire("splined_coupling", "Splined coupling", 20, anselm);
-        long funnel = wire("hawse_funnel_die", "Hawse funnel die", 30, mira);
-        // a die plate: everything is an opening in it
-        set(
-                funnel,
-                mira,
-                d ->
-                        d.reshaped(
-                                s ->
-                                        s.withTurned(
-                                                jobs.view(funnel)
-                                                        .result()
-                                                        .reading()
-                                                        .cut()
-                                                        .filter(f -> f.area() < 500)
-                                                        .filter(
-                                                                f ->
-                                                                        f.kind()
-                                                                                == Feature.Kind
-                                                                                        .OUTLINE)
-                                                        .map(Feature::id)
-                                                        .toList())));
-        String square = feature(funnel, 390);
-        String circle = feature(funnel, 500);
-        set(
-                funnel,
-                mira,
-                d ->
-                        d.with(
-                                WIRE,
-                                d.choices(WIRE)
-                                        .withStop(
-                                                square,
-                                                WireChoice.NOTHING.withUpper(
-                                                        new UpperChoice(
-                                                                circle,
-                                                                Matching.LENGTH,
-                                                                List.of(),
-                                                                null)))
-                                        .withStop(feature(funnel, 70), tapered("1"))));
-    }
-
-    private static WireChoice tapered(String angle) {
-        return WireChoice.NOTHING.withTaper(
-                TaperChoice.NOTHING.withAngle(Typed.parse(angle, Map.of())));
-    }
-
-    private long wire(String file, String name, int height, SignedIn who) {
-        JobDocument.Order order =
-                new JobDocument.Order(name, "bracken", "tool steel", Typed.of(height), 1);
-        return make(
-                file + ".dxf",
-                order,
-                d -> d.withSheet(SheetField.STOCK.set(d.sheet(), "around")),
-                who);
-    }
-
-    private void set(long job, SignedIn who, UnaryOperator<JobDocument> change) {
-        jobs.edit(job, "set up", before -> change.apply(before.document()), who);
-    }
-
-    /** The first closed feature with at least this area, mm2, the smallest of them. */
-    private String feature(long job, double area) {
-        return jobs.view(job)
-                .result()
-                .reading()
-                .cut()
-                .filter(f -> f.isClosed() && f.area() >= area)
-                .min(Comparator.comparingDouble(Feature::area))
-                .orElseThrow()
-                .id();
+        works.forEach(work -> work.make(demo, mira, anselm));
     }
 
     private void thinSheets(SignedIn mira, SignedIn anselm) {
@@ -336,20 +248,7 @@ class DemoData implements ApplicationRunner {
                     }
                     return changed;
                 };
-        return make(file, order, sheet, who);
-    }
-
-    private long make(
-            String file,
-            JobDocument.Order order,
-            UnaryOperator<JobDocument> settings,
-            SignedIn who) {
-        try (InputStream in = DemoData.class.getResourceAsStream("/demo/" + file)) {
-            return jobs.create(
-                    List.of(new JobService.Upload(file, in.readAllBytes())), order, settings, who);
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(file, unreadable);
-        }
+        return demo.make(file, order, sheet, who);
     }
 
     private void edit(long job, OrderField field, String value, SignedIn who) {

@@ -102,14 +102,14 @@ public class ValueEdits {
     /** By feature and copy: several visits of one are set together. */
     private static List<Stop> onceEach(List<Stop> stops) {
         Map<String, Stop> once = new LinkedHashMap<>();
-        stops.forEach(stop -> once.putIfAbsent(Stop.id(stop.feature(), stop.copy()), stop));
+        stops.forEach(stop -> once.putIfAbsent(stop.subject(), stop));
         return List.copyOf(once.values());
     }
 
     private static <C extends Choices<C, S>, S extends Choice<S>> C set(
             C choices, Stop stop, Scope scope, Value<S> value, Entry entry) {
         if (scope == Scope.COPY && !value.isOfAllCopies()) {
-            return put(choices, Stop.id(stop.feature(), stop.copy()), value, entry);
+            return put(choices, stop.subject(), value, entry);
         }
         // a value set for one copy would hide the one for all
         C changed = choices;

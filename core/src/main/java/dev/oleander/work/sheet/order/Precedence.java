@@ -1,6 +1,7 @@
 package dev.oleander.work.sheet.order;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.plan.RunRules;
 import dev.oleander.plan.stop.Stop;
 import java.util.ArrayList;
@@ -41,24 +42,23 @@ public final class Precedence {
      * together.
      */
     String groupOf(Stop stop) {
-        Feature at = features.get(stop.feature());
-        while (at.parent().isPresent()) {
-            at = features.get(at.parent().get());
-        }
-        return Stop.id(at.id(), stop.copy());
+        Feature outer = outermost(features.get(stop.feature()));
+        return FeatureKey.of(outer.id(), stop.copy()).text();
     }
 
     /** The same by id of a stop, for example c3.2; the id itself when there is no such feature. */
     String groupOf(String stop) {
-        int dot = stop.lastIndexOf('.');
-        Feature at = features.get(dot < 0 ? stop : stop.substring(0, dot));
-        if (at == null) {
-            return stop;
-        }
+        FeatureKey key = FeatureKey.parse(stop);
+        Feature at = features.get(key.feature());
+        return at == null ? stop : key.with(outermost(at).id()).text();
+    }
+
+    private Feature outermost(Feature feature) {
+        Feature at = feature;
         while (at.parent().isPresent()) {
             at = features.get(at.parent().get());
         }
-        return at.id() + stop.substring(dot);
+        return at;
     }
 
     /** The same for the stops of a run. */
@@ -88,7 +88,7 @@ public final class Precedence {
             List<Stop> outer = new ArrayList<>();
             Optional<String> at = features.get(stop.feature()).parent();
             while (at.isPresent()) {
-                Stop around = byId.get(Stop.id(at.get(), stop.copy()));
+                Stop around = byId.get(FeatureKey.of(at.get(), stop.copy()).text());
                 if (around != null) {
                     outer.add(around);
                 }

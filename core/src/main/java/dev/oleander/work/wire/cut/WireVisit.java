@@ -1,5 +1,6 @@
 package dev.oleander.work.wire.cut;
 
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.stop.StopWork;
 import java.util.List;
@@ -16,6 +17,11 @@ import java.util.List;
 public record WireVisit(
         String stop, String feature, int copy, Role role, List<Step> steps, boolean frees)
         implements StopWork {
+
+    /** Names its feature and copy, which has other visits as well. */
+    public String subject() {
+        return FeatureKey.of(feature, copy).text();
+    }
 
     /** What a visit is for. */
     public enum Role {

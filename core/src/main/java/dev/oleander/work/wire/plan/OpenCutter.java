@@ -1,6 +1,7 @@
 package dev.oleander.work.wire.plan;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Line;
@@ -10,7 +11,6 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.stop.Refusal;
-import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.choice.HoldStop;
@@ -108,7 +108,7 @@ final class OpenCutter {
                         forward,
                         new LeaningWay(upright, leaning, false),
                         pass -> WireRoom.upright(others));
-        String id = Stop.id(feature.id(), placement.copy());
+        String id = FeatureKey.of(feature.id(), placement.copy()).text();
         Segment first = elements.elements().get(0);
         Point at = first.start().minus(first.direction(0).times(BEFORE));
         List<Step> steps = steps(work, at, last, length);

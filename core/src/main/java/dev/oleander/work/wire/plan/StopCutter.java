@@ -1,5 +1,6 @@
 package dev.oleander.work.wire.plan;
 
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.quantity.Numbers;
@@ -30,9 +31,9 @@ import java.util.List;
 final class StopCutter {
 
     /** Suffixes of ids of later visits. */
-    static final String OFF = "-off";
+    static final String OFF = "off";
 
-    static final String SKIMS = "-skims";
+    static final String SKIMS = "skims";
 
     private final Subject subject;
     private final WireSettings settings;
@@ -81,9 +82,14 @@ final class StopCutter {
         return visit("", WireVisit.Role.WHOLE, steps, true);
     }
 
-    private WireVisit visit(String suffix, WireVisit.Role role, List<Step> steps, boolean frees) {
+    private WireVisit visit(String name, WireVisit.Role role, List<Step> steps, boolean frees) {
         return new WireVisit(
-                subject.stop() + suffix, subject.feature(), subject.copy(), role, steps, frees);
+                FeatureKey.parse(subject.stop()).visit(name).text(),
+                subject.feature(),
+                subject.copy(),
+                role,
+                steps,
+                frees);
     }
 
     // ---- without a hold

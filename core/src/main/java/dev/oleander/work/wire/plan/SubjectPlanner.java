@@ -1,6 +1,7 @@
 package dev.oleander.work.wire.plan;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Chain;
@@ -82,7 +83,7 @@ final class SubjectPlanner {
     record Task(Feature feature, WireCopy copy) {
 
         String id() {
-            return Stop.id(feature.id(), copy.number());
+            return FeatureKey.of(feature.id(), copy.number()).text();
         }
 
         Transform placed() {

@@ -125,9 +125,7 @@ final class WireSequencer {
         Map<String, List<Integer>> ofSubject = new HashMap<>();
         for (int i = 0; i < n; i++) {
             Stop stop = blocks.get(i).stops().get(0);
-            ofSubject
-                    .computeIfAbsent(Stop.id(stop.feature(), stop.copy()), k -> new ArrayList<>())
-                    .add(i);
+            ofSubject.computeIfAbsent(stop.subject(), k -> new ArrayList<>()).add(i);
         }
         List<Visit> visits = new ArrayList<>();
         for (int i = 0; i < n; i++) {
@@ -137,7 +135,7 @@ final class WireSequencer {
                 after.addAll(ofSubject.getOrDefault(inner, List.of()));
             }
             Stop stop = block.stops().get(0);
-            for (int other : ofSubject.get(Stop.id(stop.feature(), stop.copy()))) {
+            for (int other : ofSubject.get(stop.subject())) {
                 if (other < i) {
                     after.add(other);
                 }

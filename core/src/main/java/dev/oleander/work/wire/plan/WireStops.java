@@ -1,6 +1,7 @@
 package dev.oleander.work.wire.plan;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.Compensation;
 import dev.oleander.plan.stop.CutPath;
@@ -64,7 +65,7 @@ final class WireStops {
     }
 
     static Stop refused(Feature feature, int copy, WireKind kind, Refusal refusal) {
-        String id = Stop.id(feature.id(), copy);
+        String id = FeatureKey.of(feature.id(), copy).text();
         Stop.Way nowhere =
                 new Stop.Way(
                         side(kind),

@@ -29,7 +29,7 @@ public final class ExitRule extends WireRule {
         visits(
                 plan,
                 (stop, visit) -> {
-                    String subject = Stop.id(visit.feature(), visit.copy());
+                    String subject = visit.subject();
                     WireSettings settings = plan.settings().get(subject);
                     boolean closed = settings != null && settings.kind() != WireKind.OPEN;
                     if (visit.frees() && closed) {
@@ -47,7 +47,7 @@ public final class ExitRule extends WireRule {
             WireSettings settings,
             Findings findings) {
         double room = 2 * settings.row().offset(1);
-        String subject = Stop.id(visit.feature(), visit.copy());
+        String subject = visit.subject();
         Exit exit = Exit.of(plan.surfaces().get(subject), room);
         String piece = settings.kind() == WireKind.PUNCH ? "part" : "slug";
         String name = ProofInput.named(stop);

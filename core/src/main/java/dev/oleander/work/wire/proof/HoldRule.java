@@ -65,7 +65,7 @@ public final class HoldRule extends WireRule {
         visits(
                 plan,
                 (stop, visit) -> {
-                    String subject = Stop.id(visit.feature(), visit.copy());
+                    String subject = visit.subject();
                     Profile profile = profiles.of(subject);
                     double turn = plan.copy(visit.copy()).turn();
                     List<WireCut> cuts = visit.cuts();

@@ -54,7 +54,7 @@ public final class ProudRule extends WireRule {
         visits(
                 plan,
                 (stop, visit) -> {
-                    String subject = Stop.id(visit.feature(), visit.copy());
+                    String subject = visit.subject();
                     List<Stretch> stretches =
                             bySubject.computeIfAbsent(subject, s -> new ArrayList<>());
                     int last = plan.settings().get(subject).passes();

@@ -46,7 +46,7 @@ public final class SlugWayRule extends WireRule {
                         travel(stop, new Line(at[0], visit.begin()), loose, findings);
                     }
                     at[0] = visit.end();
-                    String subject = Stop.id(visit.feature(), visit.copy());
+                    String subject = visit.subject();
                     WireSettings settings = plan.settings().get(subject);
                     boolean slug = settings.kind() == WireKind.OPENING && visit.frees();
                     if (slug && !visit.waits()) {

@@ -78,8 +78,7 @@ public final class ThreadRule extends WireRule {
                     "%s threads the wire where no hole is.".formatted(ProofInput.named(stop)));
             return;
         }
-        double wire =
-                plan.settings().get(Stop.id(stop.feature(), stop.copy())).row().wireDiameter();
+        double wire = plan.settings().get(stop.subject()).row().wireDiameter();
         boolean narrow = hole.given() != StartHole.Given.EDGE && hole.diameter() < wire + ROOM;
         if (narrow) {
             findings.add(

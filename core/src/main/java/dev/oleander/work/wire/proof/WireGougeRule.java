@@ -67,7 +67,7 @@ public final class WireGougeRule extends WireRule {
         private final Map<String, Gouge> worst = new LinkedHashMap<>();
 
         Look(WirePlan plan, WireProfiles profiles, Stop stop, WireVisit visit, Findings findings) {
-            String subject = Stop.id(visit.feature(), visit.copy());
+            String subject = visit.subject();
             this.settings = plan.settings().get(subject);
             this.profiles = profiles;
             this.stop = stop;

@@ -39,7 +39,7 @@ public final class WireOrderRule extends WireRule {
                 plan,
                 (stop, visit) -> {
                     findings.checked(visit.cuts().size());
-                    String subject = Stop.id(visit.feature(), visit.copy());
+                    String subject = visit.subject();
                     WireSettings settings = plan.settings().get(subject);
                     boolean punch = settings.kind() == WireKind.PUNCH;
                     onGone(plan, stop, visit, freed, features, findings);
@@ -75,7 +75,7 @@ public final class WireOrderRule extends WireRule {
         WireCopy copy = plan.copy(visit.copy());
         Point start =
                 copy.placement().transform().apply(features.get(visit.feature()).chain().start());
-        String subject = Stop.id(visit.feature(), visit.copy());
+        String subject = visit.subject();
         for (Map.Entry<String, Gone> entry : freed.entrySet()) {
             Gone gone = entry.getValue();
             Stop earlier = gone.by();

@@ -1,6 +1,7 @@
 package dev.oleander.work.wire.proof;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Segment;
@@ -84,14 +85,14 @@ final class WireProfiles {
 
     private static Profile profile(
             WirePlan plan, Map<String, Feature> features, String subject, WireSettings settings) {
-        int dot = subject.lastIndexOf('.');
-        WireCopy copy = plan.copy(Integer.parseInt(subject.substring(dot + 1)));
+        FeatureKey key = FeatureKey.parse(subject);
+        WireCopy copy = plan.copy(key.copy().orElseThrow());
         List<Ruling> surface = plan.surfaces().get(subject);
         Contour lower = Ruling.closed(surface, Ruling::lower);
         boolean upright = surface.stream().allMatch(Ruling::isUpright);
         Contour upper = upright ? lower : Ruling.closed(surface, Ruling::upper);
         boolean relief = settings.taper().land() != null;
-        Feature feature = features.get(subject.substring(0, dot));
+        Feature feature = features.get(key.feature());
         String name = "%s, copy %d".formatted(FeatureNames.of(feature), copy.number());
         Contour drawn = feature.contour().transformed(copy.placement().transform());
         return new Profile(subject, name, settings, copy.turn(), lower, upper, drawn, relief);

@@ -90,7 +90,7 @@ public record SolidView(
         for (Stop stop : plan.run().stops()) {
             WireVisit visit = plan.visits().get(stop.id());
             if (visit != null && visit.frees()) {
-                freed.put(Stop.id(stop.feature(), stop.copy()), lastItem.get(stop.id()));
+                freed.put(stop.subject(), lastItem.get(stop.id()));
             }
         }
         List<Body> bodies = new ArrayList<>();

@@ -56,7 +56,7 @@ final class WireSheet {
         Map<Integer, PassRow> rows = new TreeMap<>();
         for (Stop stop : run.stops()) {
             WireVisit visit = plan.visits().get(stop.id());
-            WireSettings settings = plan.settings().get(Stop.id(stop.feature(), stop.copy()));
+            WireSettings settings = plan.settings().get(stop.subject());
             for (WireCut cut : visit == null ? List.<WireCut>of() : visit.cuts()) {
                 rows.putIfAbsent(cut.register(), row(cut, settings.row()));
             }
@@ -99,7 +99,7 @@ final class WireSheet {
     List<HoleRow> holes() {
         List<HoleRow> rows = new ArrayList<>();
         Map<String, Stop> stops = new TreeMap<>();
-        run.stops().forEach(s -> stops.putIfAbsent(Stop.id(s.feature(), s.copy()), s));
+        run.stops().forEach(s -> stops.putIfAbsent(s.subject(), s));
         for (StartHole hole : plan.toDrill()) {
             Stop stop = stops.get(hole.stop());
             if (stop != null) {
@@ -138,7 +138,7 @@ final class WireSheet {
     List<StopRow> stops() {
         List<StopRow> rows = new ArrayList<>();
         for (Stop stop : run.cut()) {
-            WireSettings settings = plan.settings().get(Stop.id(stop.feature(), stop.copy()));
+            WireSettings settings = plan.settings().get(stop.subject());
             WireVisit visit = plan.visits().get(stop.id());
             Seconds seconds = timeline.byStop().getOrDefault(stop.id(), Seconds.NONE);
             rows.add(

@@ -148,7 +148,7 @@ final class WireStopSlip {
         WirePlan plan = result.own(WireRun.class).orElseThrow().plan();
         Stop first = stops.get(0);
         return plan.holes().stream()
-                .filter(h -> h.stop().equals(Stop.id(first.feature(), first.copy())))
+                .filter(h -> h.stop().equals(first.subject()))
                 .findFirst()
                 .map(WireStopSlip::place)
                 .orElse("none");
