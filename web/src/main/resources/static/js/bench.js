@@ -3,8 +3,6 @@ import './event-form.js';
 import {addKeys} from './commands.js';
 import {area, length} from './paths.js';
 import {Player} from './player.js';
-import {Remains} from './remains.js';
-import {WireTools} from './wire.js';
 import {connectReplay} from './replay.js';
 import {ProgramList} from './program.js';
 import {RunLine} from './run-line.js';
@@ -12,12 +10,14 @@ import {Scene} from './scene.js';
 import {Table} from './table.js';
 import {Drawing} from './draw.js';
 import {Layers} from './layers.js';
-import {LeadTools, StartDrag} from './leads.js';
+import {Measure} from './measure.js';
 import {Taking} from './take.js';
+import {Tools} from './tools.js';
 
-// The bench: keeps run line, table, slip and replay on the same selection and the same moment.
+// The bench: keeps run line, table, slip and replay on the same selection and the same moment. What the kind of
+// work of the job has besides registers itself: its tools, its views, what it draws.
 
-const {job, stage, edits} = document.body.dataset;
+const {job, stage, edits, module} = document.body.dataset;
 const table = new Table(document.getElementById('table'));
 const runLine = new RunLine(document.querySelector('.left'));
 const replays = stage === 'proof' || stage === 'release';
@@ -27,13 +27,62 @@ const state = () => document.getElementById('bench-state');
 const number = (value, decimals) => value.toFixed(decimals);
 
 const fetchSlip = () => htmx.ajax('GET', `/jobs/${job}/${stage}/slip`, {target: '#slip', swap: 'innerHTML', source: document.body});
-const drawing = stage === 'shape' && edits === 'true' ? new Drawing(table, job, fetchSlip) : null;
 const note = (sentence) => {
   document.getElementById('summary').textContent = sentence;
 };
-const remains = player ? new Remains(table, player, job, note) : null;
 const layers = stage === 'shape' ? new Layers(table, job, (ids) => select(ids)) : null;
-const taking = edits === 'true' ? new Taking(table, note) : null;
+
+/** What tools and views of a kind of work are given; tells of each new scene and each new slip. */
+class Bench extends EventTarget {
+  table = table;
+  tools = new Tools(table);
+  player = player;
+  job = job;
+  stage = stage;
+  edits = edits === 'true';
+  note = note;
+  post = (path, values) => post(path, values);
+  say = (sentence) => say(sentence);
+
+  /** Gives what the kind draws of a scene besides; see Scene. */
+  sceneOwn = () => null;
+  #buttons = [];
+
+  get scene() {
+    return scene;
+  }
+
+  /** The one selected stop; null when there is none or several. */
+  only() {
+    return (selection.length === 1 && scene?.stopById.get(selection[0])) || null;
+  }
+
+  /** A button of the slip, which comes and goes. */
+  button(selector, pressed) {
+    this.#buttons.push([selector, pressed]);
+  }
+
+  /** Whether a click was on one of the buttons. */
+  pressed(target) {
+    const found = this.#buttons.find(([selector]) => target.closest(selector));
+    found?.[1]();
+    return found !== undefined;
+  }
+
+  tell(what) {
+    this.dispatchEvent(new Event(what));
+  }
+}
+
+const bench = new Bench();
+bench.tools.closing(() => selection.length > 0 && (select([]), true));
+new Measure(bench, document.getElementById('tool-measure'), () => summarise());
+if (bench.edits) {
+  new Taking(bench);
+}
+if (stage === 'shape' && bench.edits) {
+  new Drawing(bench, fetchSlip);
+}
 
 /** A longer selection would make an address that cannot be sent on. */
 const MOST_IN_ADDRESS = 100;
@@ -54,7 +103,7 @@ async function fetched(path) {
 /** The picture first: what the replay plays is more, and would be in its way. */
 async function loadScene() {
   try {
-    scene = new Scene(await fetched(`scene?planned=${stage !== 'shape'}`), stage);
+    scene = new Scene(await fetched(`scene?planned=${stage !== 'shape'}`), stage, bench.sceneOwn);
     layers?.apply(scene);
     table.show(scene);
     applySelection();
@@ -75,9 +124,8 @@ async function follow(replay) {
   }
   player?.load(scene, replay);
   program?.load(job);
-  remains?.load();
-  leads.follow(scene);
-  wire.follow(scene);
+  bench.tell('scene');
+  bench.tell('slip');
   document.body.dataset.scene = scene.step;
   runLine.complete();
 }
@@ -168,24 +216,6 @@ runLine.addEventListener('moved', ({detail: {moved, before = '', shift = ''}}) =
   }
 });
 
-/** The ring of the one selected stop can be dragged along its contour. */
-table.grab = (at) => {
-  const stop = stage === 'cuts' && edits === 'true' && selection.length === 1 ? scene.stopById.get(selection[0]) : null;
-  if (!stop || !stop.main.length || stop.kind !== 'profile' || scene.wire) {
-    return null;
-  }
-  const places = [[stop.main[0], stop.main[1]], ...(stop.in.length ? [[stop.in[0], stop.in[1]]] : [])];
-  const near = places.some(([x, y]) => {
-    const [sx, sy] = table.view.toScreen(x, y);
-    return Math.hypot(sx - at.x, sy - at.y) < 10;
-  });
-  return near ? new StartDrag(table, scene, job, stop, post) : null;
-};
-
-const leads = new LeadTools(table, job, post, () => (selection.length === 1 ? scene?.stopById.get(selection[0]) : null));
-
-const wire = new WireTools(table, player, job, post, () => (selection.length === 1 ? scene?.stopById.get(selection[0]) : null), (text) => say(text));
-
 // ---- flags of findings on the table
 
 table.overlays.push((ctx, painter) => {
@@ -230,17 +260,6 @@ table.addEventListener('pointed', ({detail: {x, y}}) => {
   shown[1].textContent = number(y, 2);
 });
 
-table.addEventListener('measured', ({detail}) => {
-  if (detail) {
-    const [a, b] = detail;
-    const angle = Math.atan2(b.y - a.y, b.x - a.x) * 180 / Math.PI;
-    document.getElementById('summary').textContent = `${number(Math.hypot(b.x - a.x, b.y - a.y), 3)} mm at ${number(angle, 2)}°`
-        + ` · x ${number(b.x - a.x, 3)} · y ${number(b.y - a.y, 3)}`;
-  } else if (table.mode === 'measure') {
-    document.getElementById('summary').textContent = 'Measure: click two places';
-  }
-});
-
 function say(sentence) {
   const notice = document.createElement('p');
   notice.className = 'problem notice';
@@ -256,12 +275,6 @@ on('tool-fit', () => table.fit());
 on('tool-in', () => table.zoom(1.4));
 on('tool-out', () => table.zoom(1 / 1.4));
 on('tool-selection', () => table.fitSelection());
-on('tool-measure', ({currentTarget}) => {
-  const measuring = table.mode !== 'measure';
-  table.setMode(measuring ? 'measure' : 'select');
-  currentTarget.ariaPressed = String(measuring);
-  summarise();
-});
 on('tool-dimensions', ({currentTarget}) => {
   table.hidesDimensions = !table.hidesDimensions;
   currentTarget.ariaPressed = String(!table.hidesDimensions);
@@ -280,7 +293,7 @@ document.addEventListener('click', ({target}) => {
     select([]);
   } else if (chosen?.dataset.selectFeatures) {
     select(chosen.dataset.selectFeatures.split(','));
-  } else if (wire.click(target) || leads.click(target, scene)) {
+  } else if (bench.pressed(target)) {
     return;
   } else if (target.closest('#time-scale')) {
     runLine.setScaled(!runLine.scaled);
@@ -306,21 +319,7 @@ function visit({x, y, t, stopId}) {
 
 document.addEventListener('keydown', (event) => {
   if (event.key === 'Escape' && !document.querySelector('dialog[open]')) {
-    if (leads.escape()) {
-      return;
-    }
-    if (wire.cancel()) {
-      return;
-    }
-    if (taking?.active) {
-      taking.cancel();
-    } else if (drawing?.active) {
-      drawing.end();
-    } else if (table.mode === 'measure') {
-      document.getElementById('tool-measure').click();
-    } else if (selection.length) {
-      select([]);
-    }
+    bench.tools.escape();
   }
 });
 addKeys([['Alt+ArrowUp', 'Run line: move the stop up'], ['Alt+ArrowDown', 'Run line: move the stop down'],
@@ -330,7 +329,7 @@ addKeys([['Alt+ArrowUp', 'Run line: move the stop up'], ['Alt+ArrowDown', 'Run l
 // ---- replay
 
 if (player) {
-  connectReplay(player, remains);
+  connectReplay(player);
   runLine.follow(player);
 }
 
@@ -374,8 +373,7 @@ document.addEventListener('htmx:afterSettle', () => {
   selection = state().querySelector('[name=stop]').value.split(',').filter(Boolean);
   applySelection();
   runLine.placeMarker();
-  leads.follow(scene);
-  wire.followSlip();
+  bench.tell('slip');
   if (scene) {
     runLine.complete();
   }
@@ -415,4 +413,7 @@ document.addEventListener('htmx:responseError', ({detail: {xhr}}) => {
   }
 });
 
+if (module) {
+  (await import('./' + module)).register(bench);
+}
 loadScene();

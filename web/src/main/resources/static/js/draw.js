@@ -4,51 +4,37 @@ import {trace} from './paths.js';
 // Drawing on the table: a command asks for places, clicked or typed, and for values, then the server
 // draws. The command stays in use until Escape, so that several lines or circles follow each other.
 
-const at = (x, y) => ({x, y});
 const apart = (a, b) => Math.hypot(b.x - a.x, b.y - a.y);
 const degrees = (a, b) => Math.atan2(b.y - a.y, b.x - a.x) * 180 / Math.PI;
 const rounded = (value) => String(Number(value.toFixed(4)));
 
-const place = (x = 'x', y = 'y') => (p) => ({[x]: p.tx, [y]: p.ty});
-const by = (p, [a]) => ({dx: rounded(p.x - a.x), dy: rounded(p.y - a.y)});
-
-/** What each place of a command fills in, and what is asked for. */
-const PLACES = {
-  line: [['the first end', place('x1', 'y1')], ['the other end', place('x2', 'y2')]],
-  arc: [['the first end', place('x1', 'y1')], ['a place on the arc', place('x2', 'y2')], ['the other end', place('x3', 'y3')]],
-  'arc-centre': [['the centre', place()],
-    ['the start', (p, [c]) => ({radius: rounded(apart(c, p)), from: rounded(degrees(c, p))})],
-    ['the end', (p, [c, s]) => ({sweep: rounded((degrees(c, p) - degrees(c, s) + 720) % 360)})]],
-  'arc-radius': [['the first end', place('x1', 'y1')], ['the other end', place('x2', 'y2')]],
-  circle: [['the centre', place()], ['a place on the circle', (p, [c]) => ({diameter: rounded(2 * apart(c, p))})]],
-  rectangle: [['a corner', place()],
-    ['the corner across', (p, [c]) => ({width: rounded(p.x - c.x), height: rounded(p.y - c.y)})]],
-  slot: [['the centre', place()],
-    ['one end', (p, [c]) => ({length: rounded(2 * apart(c, p)), turn: rounded(degrees(c, p))})]],
-  polygon: [['the centre', place()],
-    ['the middle of a side', (p, [c]) => ({flats: rounded(2 * apart(c, p)), turn: rounded(degrees(c, p) + 90)})]],
-  move: [['where from', () => ({})], ['where to', by]],
-  copy: [['where from', () => ({})], ['where to', by]],
-  rows: [['where from', () => ({})], ['the next one', by]],
-  mirror: [['one end of the axis', place('x1', 'y1')], ['the other end', place('x2', 'y2')]],
-  dimension: [['one end', place('x1', 'y1')], ['the other end', place('x2', 'y2')]],
-  trim: [['the stretch to take away', place()]],
-  extend: [['the end to extend', place()]],
-  split: [['where to split', place()]],
-  fillet: [['the corner', place()]],
-  chamfer: [['the corner', place()]],
-  meet: [['the corner', place()]],
-  offset: [], join: [], reverse: [], delete: [], group: [], layer: [], fit: [],
+/** What a place gives for a value, from the places before it: the words are the server's. */
+const GIVES = {
+  X: (p) => p.tx,
+  Y: (p) => p.ty,
+  DX: (p, [a]) => rounded(p.x - a.x),
+  DY: (p, [a]) => rounded(p.y - a.y),
+  DISTANCE: (p, [a]) => rounded(apart(a, p)),
+  TWICE_THE_DISTANCE: (p, [a]) => rounded(2 * apart(a, p)),
+  DIRECTION: (p, [a]) => rounded(degrees(a, p)),
+  ACROSS: (p, [a]) => rounded(degrees(a, p) + 90),
+  SWEEP: (p, [a, b]) => rounded((degrees(a, p) - degrees(a, b) + 720) % 360),
 };
+
+const given = ({gives}, p, before) =>
+  Object.fromEntries(Object.entries(gives).map(([name, what]) => [name, GIVES[what](p, before)]));
+
 /** Words whose figure is drawn at the pointer without asking. */
 const INSTANT = new Set(['line', 'circle', 'rectangle']);
-const MIDDLE = [['where it lies', place()]];
 
 /** Values that stay when the command is used again. */
 const KEPT = new Set(['radius', 'length', 'other', 'layer', 'distance', 'width', 'sides', 'height', 'turn', 'keep', 'away']);
 
 export class Drawing {
   #places = [];
+
+  /** Places that the command in use asks for. */
+  #steps = [];
   #word = null;
   #kept = {};
   #waiting = false;
@@ -60,20 +46,14 @@ export class Drawing {
   #early = '';
 
   /**
-   * @param table the table
-   * @param job id
    * @param slip fetches the slip of the selection again
    */
-  constructor(table, job, slip) {
-    this.table = table;
-    this.job = job;
-    this.slip = slip;
+  constructor({table, tools, job}, slip) {
+    Object.assign(this, {table, tools, job, slip});
     document.addEventListener('click', (event) => this.#clicked(event));
     document.addEventListener('submit', (event) => this.#submitted(event));
     // before the keys of the page: while a command is in use, what is typed is its place
     document.addEventListener('keydown', (event) => this.#typedAnywhere(event), true);
-    table.snapFrom = () => this.#places[this.#places.length - 1] ?? null;
-    table.addEventListener('placed', ({detail}) => this.#placed(detail));
     table.overlays.push((ctx, painter) => this.#preview(ctx, painter));
     document.addEventListener('input', ({target}) => {
       if (this.active && target.closest('#draw-form')) {
@@ -86,13 +66,35 @@ export class Drawing {
     return this.#word !== null;
   }
 
+  get name() {
+    return this.idle ? 'select' : 'draw';
+  }
+
+  /** Whether it wants no place: then clicks select what it works on. */
+  get idle() {
+    return this.#steps.length === 0;
+  }
+
+  get snaps() {
+    return true;
+  }
+
+  get grid() {
+    return true;
+  }
+
+  /** Directions start at the place before. */
+  from() {
+    return this.#places[this.#places.length - 1] ?? null;
+  }
+
   #clicked({target}) {
     const button = target.closest('[data-draw]');
     if (button) {
       button.closest('details')?.removeAttribute('open');
       this.start(button.dataset.draw);
     } else if (target.closest('[data-draw-end]')) {
-      this.end();
+      this.tools.leave(this);
     }
   }
 
@@ -137,10 +139,14 @@ export class Drawing {
   }
 
   async start(word, values = {}, from = null) {
-    this.#early = this.#word === word ? this.#early : '';
+    if (this.#word !== word) {
+      this.#early = '';
+      this.#steps = [];
+    }
     this.#word = word;
     this.#places = from ? [from] : [];
     this.#forget();
+    this.tools.use(this);
     document.querySelector('.draw-command')?.removeAttribute('data-ready');
     for (const button of document.querySelectorAll('[data-draw]')) {
       button.ariaPressed = String(button.dataset.draw === word);
@@ -152,10 +158,11 @@ export class Drawing {
     for (const [name, value] of Object.entries(values)) {
       this.#fill(name, value);
     }
-    const asksForPlace = this.#steps().length > 0;
-    this.table.setMode(asksForPlace ? 'draw' : 'select');
+    this.#steps = JSON.parse(document.querySelector('.draw-command').dataset.places);
+    const asksForPlace = !this.idle;
+    this.tools.use(this);
     if (from) {
-      this.#fillAll(this.#steps()[0][1](from, []));
+      this.#fillAll(given(this.#steps[0], from, []));
     }
     this.#prompt();
     document.querySelector('.draw-command').dataset.ready = 'true';
@@ -174,7 +181,6 @@ export class Drawing {
     this.#word = null;
     this.#places = [];
     this.#forget();
-    this.table.setMode('select');
     for (const button of document.querySelectorAll('[data-draw]')) {
       button.ariaPressed = 'false';
     }
@@ -190,9 +196,6 @@ export class Drawing {
     return document.getElementById('draw-form');
   }
 
-  #steps() {
-    return PLACES[this.#word] ?? (this.form?.querySelector('[data-kind=x]') ? MIDDLE : []);
-  }
 
   #field(name) {
     return this.form?.elements[`v.${name}`];
@@ -215,29 +218,29 @@ export class Drawing {
 
   #prompt() {
     const prompt = document.getElementById('draw-prompt');
-    const next = this.#steps()[this.#places.length];
+    const next = this.#steps[this.#places.length];
     if (prompt) {
-      prompt.textContent = next ? `Click ${next[0]}, or type it.` : this.#missing() ? 'Type what is missing.' : 'Enter draws.';
-      document.getElementById('draw-place').hidden = !this.#steps().length;
+      prompt.textContent = next ? `Click ${next.asks}, or type it.` : this.#missing() ? 'Type what is missing.' : 'Enter draws.';
+      document.getElementById('draw-place').hidden = !this.#steps.length;
     }
     this.table.refreshTop();
   }
 
-  #placed(p) {
-    if (!this.active || this.#waiting) {
+  click({snapped: p}) {
+    if (this.#waiting) {
       return;
     }
     this.#take({...p, tx: rounded(p.x), ty: rounded(p.y)});
   }
 
   #take(p) {
-    const next = this.#steps()[this.#places.length];
+    const next = this.#steps[this.#places.length];
     if (!next) {
       return;
     }
-    this.#fillAll(next[1](p, this.#places));
+    this.#fillAll(given(next, p, this.#places));
     this.#places.push(p);
-    if (this.#places.length < this.#steps().length) {
+    if (this.#places.length < this.#steps.length) {
       this.#prompt();
       return;
     }
@@ -316,7 +319,7 @@ export class Drawing {
       this.#refuse(refused);
       this.table.dispatchEvent(new CustomEvent('refused', {detail: refused}));
     } else if (targets === 'some') {
-      this.end();
+      this.tools.leave(this);
     } else {
       const kept = Object.fromEntries(Object.entries(data).map(([k, v]) => [k.replace(/^v\./, ''), v])
           .filter(([k]) => KEPT.has(k) && !(word === 'slot' && (k === 'length' || k === 'turn'))
@@ -330,7 +333,7 @@ export class Drawing {
 
   /** What would be sent if the next place were the pointer's; null while more is missing. */
   #wish() {
-    const steps = this.#steps();
+    const steps = this.#steps;
     const p = this.table.pointerPlace;
     const data = Object.fromEntries(new FormData(this.form));
     let near = this.#places[this.#places.length - 1];
@@ -339,7 +342,7 @@ export class Drawing {
         return null;
       }
       near = {...p, tx: rounded(p.x), ty: rounded(p.y)};
-      const filled = steps[this.#places.length][1](near, this.#places);
+      const filled = given(steps[this.#places.length], near, this.#places);
       Object.entries(filled).forEach(([name, value]) => {
         data[`v.${name}`] = value;
       });

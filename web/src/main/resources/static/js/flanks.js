@@ -1,92 +1,60 @@
 import {forSegments, nearest, placed, placeAt, pointOf} from './paths.js';
+import {SlipTool} from './tools.js';
 
 // Flanks by pointing: the numbers of the elements, angles and corners of single ones, and the lines that join a
 // contour with the one above it.
 
 const REACH = 14;
-const BUTTONS = ['set-elements', 'set-corners', 'draw-lines'];
 
 export class FlankTools {
-  #mode = null;
   #from = null;
   #open = false;
 
-  /**
-   * @param post sends a value of the selected stop
-   * @param only the one selected stop, if there is one
-   * @param say shows a sentence
-   */
-  constructor(table, post, only, say) {
-    Object.assign(this, {table, post, only, say});
-    table.overlays.push((ctx, painter) => this.#paint(ctx, painter));
-    table.addEventListener('pointedAt', ({detail}) => this.#pointed(detail));
+  constructor(bench) {
+    Object.assign(this, {bench, table: bench.table});
+    this.elements = new SlipTool(bench, 'set-elements', (stop, {world}) => this.#element(stop, world));
+    this.corners = new SlipTool(bench, 'set-corners', (stop, {world}) => this.#corner(stop, world));
+    this.lines = new SlipTool(bench, 'draw-lines', (stop, {world}) => this.#line(stop, world), () => this.#half(null));
+    bench.table.overlays.push((ctx, painter) => this.#paint(ctx, painter));
+    bench.addEventListener('slip', () => this.#follow());
     document.addEventListener('toggle', ({target}) => {
       if (target.matches?.('[data-elements]')) {
         this.#open = target.open;
-        table.refreshTop();
+        this.table.refreshTop();
       }
     }, true);
   }
 
   /** The scene or the slip is a new one. */
-  follow(scene) {
-    this.scene = scene;
-    this.#from = null;
+  #follow() {
+    this.#half(null);
     const elements = document.querySelector('[data-elements]');
     if (elements && this.#open) {
       elements.open = true;
     }
-    if (this.#mode && !document.getElementById(this.#mode)) {
-      this.set(null);
-    }
-    this.#press();
+  }
+
+  /** One end of a line, which the other one is to be joined with. */
+  #half(end) {
+    this.#from = end;
     this.table.refreshTop();
   }
 
-  click(target) {
-    const button = target.closest(BUTTONS.map((id) => '#' + id).join());
-    if (!button) {
-      return false;
-    }
-    this.set(this.#mode === button.id ? null : button.id);
-    return true;
-  }
-
-  get active() {
-    return this.#mode !== null;
-  }
-
-  set(mode) {
-    if (mode || this.#mode) {
-      this.#mode = mode;
-      this.#from = null;
-      this.table.setMode(mode ? 'tabs' : 'select');
-      this.#press();
-    }
-  }
-
-  #press() {
-    for (const id of BUTTONS) {
-      document.getElementById(id)?.setAttribute('aria-pressed', String(this.#mode === id));
-    }
-  }
-
-  #pointed(world) {
-    const stop = this.only();
-    if (!this.#mode || !stop) {
-      return;
-    }
-    const contour = this.scene.drawnContour(stop);
-    const place = this.#near(contour, world);
-    if (this.#mode === 'draw-lines') {
-      this.#line(stop, world, place);
-    } else if (place && this.#mode === 'set-elements') {
+  #element(stop, world) {
+    const place = this.#near(this.bench.scene.drawnContour(stop), world);
+    if (place) {
       const angle = document.getElementById('element-angle').value.trim();
-      this.post('values', {field: 'elements', value: `+${place.index + 1}: ${angle}`});
-    } else if (place && contour[3 * place.index + 4] === 0) {
-      this.say(`Element ${place.index + 1} is a line; corners are arcs.`);
+      this.bench.post('values', {field: 'elements', value: `+${place.index + 1}: ${angle}`});
+    }
+  }
+
+  #corner(stop, world) {
+    const contour = this.bench.scene.drawnContour(stop);
+    const place = this.#near(contour, world);
+    if (place && contour[3 * place.index + 4] === 0) {
+      this.bench.say(`Element ${place.index + 1} is a line; corners are arcs.`);
     } else if (place) {
-      this.post('values', {field: 'cornerOf', value: `+${place.index + 1}`});
+      this.bench.post('values', {field: 'cornerOf', value: `+${place.index + 1}`});
     }
   }
 
@@ -96,7 +64,8 @@ export class FlankTools {
   }
 
   /** Each end of a line lies on the contour that it is nearer to. */
-  #line(stop, world, lower) {
+  #line(stop, world) {
+    const lower = this.#near(this.bench.scene.drawnContour(stop), world);
     const upper = this.#near(this.#above(stop), world);
     if (!lower && !upper) {
       return;
@@ -104,24 +73,23 @@ export class FlankTools {
     const end = !upper || (lower && lower.distance < upper.distance) ? {lower, place: lower} : {upper, place: upper};
     const both = {...this.#from, ...end};
     if (both.lower && both.upper) {
-      this.#from = null;
-      this.post('values', {field: 'lines', value: `+${both.lower.along.toFixed(3)} > ${both.upper.along.toFixed(3)}`});
+      this.#half(null);
+      this.bench.post('values', {field: 'lines', value: `+${both.lower.along.toFixed(3)} > ${both.upper.along.toFixed(3)}`});
     } else {
-      this.#from = end;
-      this.table.refreshTop();
+      this.#half(end);
     }
   }
 
   #above(stop) {
     const {upper} = document.querySelector('[data-upper]').dataset;
-    return placed(this.scene.featureById.get(upper).d, this.scene.placementOf(stop));
+    return placed(this.bench.scene.featureById.get(upper).d, this.bench.scene.placementOf(stop));
   }
 
   // ---- what is drawn over the table
 
   #paint(ctx, painter) {
-    const stop = this.only();
-    if (!stop || !this.scene?.wire || this.scene.stage !== 'cuts') {
+    const stop = this.bench.only();
+    if (!stop || !this.bench.scene?.wire || this.bench.scene.stage !== 'cuts') {
       return;
     }
     painter.screen();
@@ -133,10 +101,10 @@ export class FlankTools {
 
   #paintLines(ctx, stop) {
     const joined = document.querySelector('[data-upper]');
-    if (!joined || !this.scene.featureById.has(joined.dataset.upper)) {
+    if (!joined || !this.bench.scene.featureById.has(joined.dataset.upper)) {
       return;
     }
-    const lower = this.scene.drawnContour(stop);
+    const lower = this.bench.scene.drawnContour(stop);
     const upper = this.#above(stop);
     const lines = (joined.dataset.lines ?? '').split(';').filter(Boolean).map((pair) => pair.split(' ').map(Number));
     ctx.beginPath();
@@ -162,7 +130,7 @@ export class FlankTools {
     ctx.textAlign = 'center';
     ctx.textBaseline = 'middle';
     let number = 0;
-    forSegments(this.scene.drawnContour(stop), (...segment) => {
+    forSegments(this.bench.scene.drawnContour(stop), (...segment) => {
       const middle = pointOf(...segment, 0.5);
       const [sx, sy] = this.table.view.toScreen(middle.x, middle.y);
       const text = String(++number);

@@ -1,11 +1,36 @@
 import {ask} from './ask.js';
 import {apply, inverse, nearest, placeAt, trace} from './paths.js';
+import {registerRemains} from './remains.js';
+import {SlipTool} from './tools.js';
 
-// Leads on the table: dragging the start of a stop along its contour with what it would hit, tabs by
-// pointing, and why a lead lies where it does.
+// What the bench has for sheets besides: dragging the start of a stop along its contour with what it would hit,
+// tabs by pointing, why a lead lies where it does, and what is left after the last move.
+
+export function register(bench) {
+  const {table, job, stage, edits, post} = bench;
+  new SlipTool(bench, 'put-tabs', (stop, {world}) => putTab(bench, stop, world));
+  new Why(bench);
+  // the ring of the one selected stop can be dragged along its contour
+  table.grabs.push((at) => {
+    const stop = stage === 'cuts' && edits ? bench.only() : null;
+    return stop?.main.length && stop.kind === 'profile' && isAtStart(table.view, stop, at)
+      ? new StartDrag(table, bench.scene, job, stop, post) : null;
+  });
+  if (bench.player) {
+    registerRemains(bench);
+  }
+}
+
+function isAtStart(view, stop, at) {
+  const places = [[stop.main[0], stop.main[1]], ...(stop.in.length ? [[stop.in[0], stop.in[1]]] : [])];
+  return places.some(([x, y]) => {
+    const [sx, sy] = view.toScreen(x, y);
+    return Math.hypot(sx - at.x, sy - at.y) < 10;
+  });
+}
 
 /** The start of one stop under the pointer. What it would do there is asked for while it moves. */
-export class StartDrag {
+class StartDrag {
   #asked = '';
   #asking = false;
   #trial = null;
@@ -110,81 +135,67 @@ function sayAt(ctx, c, x, y, text, width) {
   lines.forEach((l, i) => ctx.fillText(l, left + 8, top + 13 + 16 * i));
 }
 
-/** Tabs by pointing: a click on the contour of the stop puts one, a click on one put by hand takes it away. */
-class TabPointing {
-  constructor(table, post) {
-    this.table = table;
-    this.post = post;
-    this.stop = null;
+/** A click on the contour of the stop puts a tab, a click on one put by hand takes it away. */
+function putTab({table, scene, post}, stop, world) {
+  const place = nearest(scene.drawnContour(stop), world.x, world.y);
+  if (place.distance * table.view.k > 14) {
+    return;
   }
+  const [x, y] = apply(inverse(scene.placementOf(stop)), place.x, place.y);
+  const along = nearest(scene.featureById.get(stop.feature).d, x, y).along.toFixed(2);
+  post('values', {field: hasTabNear(table.view, stop, world) ? 'tabs.remove' : 'tabs.add', value: along});
+}
 
-  get active() {
-    return this.stop !== null;
-  }
-
-  begin(scene, stop) {
-    this.stop = stop;
-    this.scene = scene;
-    this.table.setMode('tabs');
-  }
-
-  end() {
-    this.stop = null;
-    this.table.setMode('select');
-  }
-
-  clicked(world) {
-    const contour = this.scene.drawnContour(this.stop);
-    const place = nearest(contour, world.x, world.y);
-    if (place.distance * this.table.view.k > 14) {
-      return;
+function hasTabNear(view, {main, tabs}, {x, y}) {
+  for (let i = 0; i < tabs.length; i += 2) {
+    const p = placeAt(main, (tabs[i] + tabs[i + 1]) / 2);
+    if (Math.hypot(p.x - x, p.y - y) * view.k < 9) {
+      return true;
     }
-    const [x, y] = apply(inverse(this.scene.placementOf(this.stop)), place.x, place.y);
-    const along = nearest(this.scene.featureById.get(this.stop.feature).d, x, y).along.toFixed(2);
-    const on = this.#tabNear(world);
-    this.post('values', {field: on ? 'tabs.remove' : 'tabs.add', value: along});
   }
-
-  #tabNear({x, y}) {
-    const {main, tabs} = this.stop;
-    for (let i = 0; i < tabs.length; i += 2) {
-      const p = placeAt(main, (tabs[i] + tabs[i + 1]) / 2);
-      if (Math.hypot(p.x - x, p.y - y) * this.table.view.k < 9) {
-        return true;
-      }
-    }
-    return false;
-  }
+  return false;
 }
 
 const TERMS = [['room', 'room for the pierce', 4], ['straight', 'straight element', 1], ['near', 'near the way', 0.3], ['slats', 'clear of slats', 0.2]];
 
 /** Every place that was looked at for a lead, as bars along the contour, and its worth in words. */
 class Why {
-  constructor(table, job) {
-    this.table = table;
-    this.job = job;
-    this.reasons = null;
-    table.overlays.push((ctx, painter) => this.#paint(ctx, painter));
+  constructor(bench) {
+    Object.assign(this, {bench, table: bench.table, job: bench.job, reasons: null});
+    bench.table.overlays.push((ctx, painter) => this.#paint(ctx, painter));
+    bench.button('#why-here', () => (this.#active ? this.#hide() : this.#show()));
+    bench.addEventListener('slip', () => this.#active && this.#show());
+    bench.tools.closing(() => {
+      const was = this.#active;
+      this.#hide();
+      return was;
+    });
   }
 
-  get active() {
+  get #active() {
     return this.reasons !== null;
   }
 
-  async show(stop) {
-    this.reasons = await ask(`/jobs/${this.job}/cuts/why?${new URLSearchParams({stop})}`);
+  /** Of the one selected stop; of none it ends. */
+  async #show() {
+    const stop = this.bench.only();
+    if (!stop) {
+      this.#hide();
+      return;
+    }
+    this.reasons = await ask(`/jobs/${this.job}/cuts/why?${new URLSearchParams({stop: stop.id})}`);
     this.#write();
     this.table.refreshTop();
   }
 
-  hide() {
+  #hide() {
     this.reasons = null;
     this.#write();
     this.table.refreshTop();
   }
 
   #write() {
+    document.getElementById('why-here')?.setAttribute('aria-pressed', String(this.#active));
     const place = document.getElementById('why');
     if (!place) {
       return;
@@ -264,82 +275,5 @@ class Why {
         ctx.fillText(p.worth.toFixed(2), sx + 6, sy - high);
       }
     });
-  }
-}
-
-/** The buttons of the slip that work on the table, for the one selected stop. */
-export class LeadTools {
-  /**
-   * @param only the one selected stop; null when there is none or several
-   */
-  constructor(table, job, post, only) {
-    this.only = only;
-    this.tabs = new TabPointing(table, post);
-    this.why = new Why(table, job);
-    table.addEventListener('pointedAt', ({detail}) => this.tabs.active && this.tabs.clicked(detail));
-  }
-
-  /** Whether a click was on one of the buttons. */
-  click(target, scene) {
-    if (target.closest('#put-tabs')) {
-      this.#toggleTabs(scene);
-    } else if (target.closest('#why-here')) {
-      this.#toggleWhy();
-    } else {
-      return false;
-    }
-    return true;
-  }
-
-  /** Ends what is under way; false when nothing was. */
-  escape() {
-    if (this.tabs.active) {
-      this.tabs.end();
-    } else if (this.why.active) {
-      this.why.hide();
-    } else {
-      return false;
-    }
-    this.#mark();
-    return true;
-  }
-
-  #toggleTabs(scene) {
-    if (this.tabs.active) {
-      this.tabs.end();
-    } else if (this.only()) {
-      this.tabs.begin(scene, this.only());
-    }
-    this.#mark();
-  }
-
-  async #toggleWhy() {
-    if (this.why.active) {
-      this.why.hide();
-    } else if (this.only()) {
-      await this.why.show(this.only().id);
-    }
-    this.#mark();
-  }
-
-  /** What is open for a stop follows what became of it, or ends when another one is selected. */
-  async follow(scene) {
-    const stop = this.only();
-    if (this.tabs.active && stop?.id === this.tabs.stop.id) {
-      this.tabs.begin(scene, stop);
-    } else if (this.tabs.active) {
-      this.tabs.end();
-    }
-    if (this.why.active && stop) {
-      await this.why.show(stop.id);
-    } else if (this.why.active) {
-      this.why.hide();
-    }
-    this.#mark();
-  }
-
-  #mark() {
-    document.getElementById('put-tabs')?.setAttribute('aria-pressed', String(this.tabs.active));
-    document.getElementById('why-here')?.setAttribute('aria-pressed', String(this.why.active));
   }
 }

@@ -88,8 +88,8 @@ export class Painter {
     this.ctx.globalAlpha = replay ? 0.45 : 1;
     this.stroke(scene.travelPath, this.c.travel, 1, [1.5, 3]);
     this.stroke(scene.lowPath, this.c.travel, 0.8);
-    if (scene.wire) {
-      this.#passes(scene);
+    if (scene.own?.paint) {
+      scene.own.paint(this);
     } else {
       this.stroke(scene.mainPath, this.c.rose, fine ? HAIR : 1.4);
     }
@@ -102,28 +102,6 @@ export class Painter {
     }
     this.ctx.globalAlpha = 1;
     this.#clamps(scene);
-  }
-
-  /** The first pass is a solid line; later ones are lighter, their dashes shorter with each. */
-  #passes(scene) {
-    const alpha = this.ctx.globalAlpha;
-    this.stroke(scene.upperPath, this.c.leafDeep, 1, [2, 2]);
-    scene.passPaths.forEach((path, pass) => {
-      this.ctx.globalAlpha = alpha * Math.max(0.45, 1.1 - 0.15 * pass);
-      this.stroke(path, this.c.rose, pass === 1 ? 1.5 : 1.1, pass === 1 ? [] : [14 / pass, 3]);
-    });
-    this.ctx.globalAlpha = alpha;
-    this.screen();
-    for (const [x, y, diameter, proposed] of scene.wire.holes) {
-      const [sx, sy] = this.view.toScreen(x, y);
-      this.ctx.beginPath();
-      this.ctx.arc(sx, sy, Math.max(3, diameter / 2 * this.view.k), 0, 2 * Math.PI);
-      this.ctx.setLineDash(proposed ? [3, 2] : []);
-      this.ctx.strokeStyle = this.c.ink;
-      this.ctx.lineWidth = 1.1;
-      this.ctx.stroke();
-      this.ctx.setLineDash([]);
-    }
   }
 
   #clamps(scene) {

@@ -8,20 +8,22 @@ const SMALLEST = 5;
 const RING = 7;
 const MOST_DEPTHS = 60;
 
-export class Remains {
+export function registerRemains(bench) {
+  const remains = new Remains(bench);
+  const button = document.getElementById('tool-remains');
+  button?.addEventListener('click', async () => {
+    button.ariaPressed = String(await remains.toggle());
+  });
+  bench.addEventListener('scene', () => remains.load());
+}
+
+class Remains {
   #shown = false;
   #areas = null;
 
-  constructor(table, player, job, note) {
-    this.table = table;
-    this.player = player;
-    this.job = job;
-    this.note = note;
+  constructor({table, player, job, note}) {
+    Object.assign(this, {table, player, job, note});
     table.overlays.push((ctx, painter) => this.#shown && this.#paint(ctx, painter));
-  }
-
-  get shown() {
-    return this.#shown;
   }
 
   async toggle() {

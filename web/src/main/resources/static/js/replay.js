@@ -2,7 +2,7 @@
 
 const on = (id, action) => document.getElementById(id)?.addEventListener('click', action);
 
-export function connectReplay(player, remains) {
+export function connectReplay(player) {
   const moment = document.getElementById('moment');
   const speed = document.getElementById('speed');
   on('play', () => player.toggle());
@@ -11,7 +11,6 @@ export function connectReplay(player, remains) {
   on('halt-on', () => player.stepHalt(1));
   onPressed('loop', () => (player.loops = !player.loops));
   onPressed('follow', () => (player.follows = !player.follows));
-  onPressed('tool-remains', () => remains.toggle());
   on('play-start', () => player.seek(0));
   on('item-back', () => player.stepItem(-1));
   on('item-on', () => player.stepItem(1));

@@ -1,12 +1,16 @@
-import {passPaths} from './fan.js';
 import {between, box, placed, trace} from './paths.js';
 
 // What the server sent, with the paths the painter draws over and over made once.
 
 export class Scene {
-  constructor(data, stage) {
+  /**
+   * @param ownOf what the kind of work draws besides: {kept: a path instead of the parts, paint(painter): instead of
+   * the paths of stops}; nothing where parts and paths say it all
+   */
+  constructor(data, stage, ownOf = () => null) {
     Object.assign(this, data, data.notes);
     this.stage = stage;
+    this.own = stage === 'shape' ? null : ownOf(this);
     this.hiddenLayers = new Set();
     this.stopById = new Map(this.stops.map((s) => [s.id, s]));
     this.featureById = new Map(this.features.map((f) => [f.id, f]));
@@ -25,13 +29,8 @@ export class Scene {
   }
 
   #kept() {
-    if (this.wire && this.stage !== 'shape') {
-      const all = new Path2D();
-      for (const d of this.wire.kept) {
-        trace(all, d);
-        all.closePath();
-      }
-      return all;
+    if (this.own?.kept) {
+      return this.own.kept;
     }
     const parts = this.parts.map((contours) => {
       const path = new Path2D();
@@ -61,7 +60,6 @@ export class Scene {
     }
     const sizes = this.stops.filter((s) => s.box).map((s) => Math.max(s.box[2] - s.box[0], s.box[3] - s.box[1]));
     this.usualSize = sizes.sort((a, b) => a - b)[sizes.length >> 1] ?? 0;
-    this.fanOut(1);
     this.tabPath = new Path2D();
     for (const stop of this.stops) {
       for (let i = 0; i < stop.tabs.length; i += 2) {
@@ -75,13 +73,6 @@ export class Scene {
       path.moveTo(x0, y0);
       path.lineTo(x1, y1);
     }
-  }
-
-  /** Spreads the passes of a wire by a factor. */
-  fanOut(factor) {
-    this.passPaths = this.wire ? passPaths(this.wire.passes, factor) : [];
-    this.upperPath = new Path2D();
-    this.wire?.upper.forEach((d) => trace(this.upperPath, d));
   }
 
   /** Boxes worth fitting, the first one first: what is cut, then the whole stock. */

@@ -1,10 +1,11 @@
 import {ask} from './ask.js';
-import * as THREE from '/webjars/three/0.181.1/build/three.module.min.js';
+import * as THREE from 'three';
+import {OrbitControls} from 'three/addons/controls/OrbitControls.js';
 import {FANS, fanned} from './fan.js';
 import {readColours} from './painter.js';
 
 // The work of a wire machine in space: both contours with the faces between them, the guides, the wire,
-// pieces that leave, the passes. It follows the player, and is turned, moved and zoomed by the pointer.
+// pieces that leave, the passes. It follows the player, and is turned, moved and zoomed by pointer, touch and keys.
 
 const [KIND, X, Y, END] = [0, 1, 2, 4];
 
@@ -16,6 +17,12 @@ const LEAVING = 20;
 
 const MOST_FACES = 200000;
 
+/** Where the eye stands at first: times the size of the work away, radians above the table and round. */
+const [FAR, UP, AROUND] = [1.7, 0.75, -0.9];
+
+/** How near and how far it may go, as shares of that. */
+const [NEAREST, FARTHEST] = [0.02, 8];
+
 export class Solid {
   #frame = 0;
 
@@ -23,12 +30,8 @@ export class Solid {
     this.element = element;
     this.player = player;
     this.fan = 1;
-    this.turn = {around: -0.9, up: 0.75, far: 1};
     player?.addEventListener('moment', () => this.#follow());
     new ResizeObserver(() => this.#resize()).observe(element);
-    element.addEventListener('pointerdown', (e) => this.#grab(e));
-    element.addEventListener('wheel', (e) => this.#wheel(e), {passive: false});
-    element.addEventListener('keydown', (e) => this.#key(e));
   }
 
   /** Fetches and shows the work of a job; says why when it cannot be shown. */
@@ -51,6 +54,12 @@ export class Solid {
     return '';
   }
 
+  /** Gives back what it holds of the graphics card. */
+  clear() {
+    this.scene?.traverse(dispose);
+    this.scene = null;
+  }
+
   fanOut(factor) {
     this.fan = factor;
     if (this.data && this.scene) {
@@ -60,6 +69,7 @@ export class Solid {
   }
 
   #build() {
+    this.clear();
     const c = readColours();
     this.colours = c;
     const {stock: [left, bottom, right, top], height} = this.data;
@@ -67,8 +77,7 @@ export class Solid {
     this.size = Math.hypot(right - left, top - bottom, height);
     this.scene = new THREE.Scene();
     this.scene.background = new THREE.Color(c.tableGround);
-    this.camera = new THREE.PerspectiveCamera(35, 1, this.size / 500, this.size * 20);
-    this.camera.up.set(0, 0, 1);
+    this.#eye();
     this.scene.add(new THREE.HemisphereLight(0xffffff, 0x9a8f7a, 2.2));
     const sun = new THREE.DirectionalLight(0xffffff, 1.4);
     sun.position.set(left - 100, bottom - 200, 400);
@@ -78,6 +87,28 @@ export class Solid {
     this.#machine(c);
     this.#passes();
     this.#follow();
+  }
+
+  /** It stays where somebody has turned it, while the work is the same. */
+  #eye() {
+    const of = JSON.stringify([this.data.stock, this.data.height]);
+    if (this.seen === of) {
+      return;
+    }
+    this.seen = of;
+    this.controls?.dispose();
+    this.camera = new THREE.PerspectiveCamera(35, 1, this.size / 500, this.size * 20);
+    this.camera.up.set(0, 0, 1);
+    const away = new THREE.Vector3(Math.cos(UP) * Math.cos(AROUND), Math.cos(UP) * Math.sin(AROUND), Math.sin(UP));
+    this.camera.position.copy(this.middle).addScaledVector(away, this.size * FAR);
+    this.controls = new OrbitControls(this.camera, this.element);
+    this.controls.target.copy(this.middle);
+    this.controls.minDistance = this.size * FAR * NEAREST;
+    this.controls.maxDistance = this.size * FAR * FARTHEST;
+    this.controls.keyPanSpeed = 20;
+    this.controls.listenToKeyEvents(this.element);
+    this.controls.addEventListener('change', () => this.#draw());
+    this.controls.update();
   }
 
   #stock(c) {
@@ -182,6 +213,7 @@ export class Solid {
   /** Passes along the lower and the upper side, spread by the fan. */
   #passes() {
     this.lines?.removeFromParent();
+    this.lines?.traverse(dispose);
     this.lines = new THREE.Group();
     for (const {pass, side, offset, lower, upper} of this.data.passes) {
       const colour = new THREE.Color(this.colours.rose).lerp(new THREE.Color(this.colours.paper), Math.min(0.6, 0.16 * (pass - 1)));
@@ -246,56 +278,8 @@ export class Solid {
     group.visible = body.kind === 'punch' || share < 1 || way === 0;
   }
 
-  // ---- the eye
-
-  #grab(event) {
-    this.element.setPointerCapture(event.pointerId);
-    const pan = event.shiftKey || event.button !== 0;
-    let {clientX: x, clientY: y} = event;
-    const move = (e) => {
-      this.#move(e.clientX - x, e.clientY - y, pan);
-      x = e.clientX;
-      y = e.clientY;
-    };
-    this.element.addEventListener('pointermove', move);
-    this.element.addEventListener('pointerup', () => this.element.removeEventListener('pointermove', move), {once: true});
-  }
-
-  #move(dx, dy, pan) {
-    if (pan) {
-      const side = new THREE.Vector3().setFromMatrixColumn(this.camera.matrix, 0);
-      const up = new THREE.Vector3().setFromMatrixColumn(this.camera.matrix, 1);
-      const step = this.size * this.turn.far / this.element.clientHeight;
-      this.middle.addScaledVector(side, -dx * step).addScaledVector(up, dy * step);
-    } else {
-      this.turn.around -= dx / 150;
-      this.turn.up = Math.max(-1.5, Math.min(1.5, this.turn.up + dy / 150));
-    }
-    this.#draw();
-  }
-
-  #wheel(event) {
-    event.preventDefault();
-    this.#zoom(event.deltaY > 0 ? 1.12 : 1 / 1.12);
-  }
-
-  #zoom(factor) {
-    this.turn.far = Math.max(0.02, Math.min(8, this.turn.far * factor));
-    this.#draw();
-  }
-
-  #key(event) {
-    const ways = {ArrowLeft: [-20, 0], ArrowRight: [20, 0], ArrowUp: [0, -20], ArrowDown: [0, 20]};
-    const way = ways[event.key];
-    if (way) {
-      event.preventDefault();
-      event.stopPropagation();
-      this.#move(...way, event.shiftKey);
-    }
-  }
-
   #resize() {
-    if (!this.renderer || this.element.hidden || !this.element.clientWidth) {
+    if (!this.renderer || !this.camera || this.element.hidden || !this.element.clientWidth) {
       return;
     }
     this.renderer.setPixelRatio(devicePixelRatio || 1);
@@ -309,17 +293,17 @@ export class Solid {
     if (!this.#frame && this.scene) {
       this.#frame = requestAnimationFrame(() => {
         this.#frame = 0;
-        const {around, up, far} = this.turn;
-        const d = this.size * 1.7 * far;
-        this.camera.position.set(
-            this.middle.x + d * Math.cos(up) * Math.cos(around),
-            this.middle.y + d * Math.cos(up) * Math.sin(around),
-            this.middle.z + d * Math.sin(up));
-        this.camera.lookAt(this.middle);
-        this.renderer.render(this.scene, this.camera);
+        if (this.scene) {
+          this.renderer.render(this.scene, this.camera);
+        }
       });
     }
   }
+}
+
+function dispose({geometry, material}) {
+  geometry?.dispose();
+  material?.dispose();
 }
 
 function points(way) {

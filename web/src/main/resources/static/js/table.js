@@ -1,7 +1,7 @@
 import {trace} from './paths.js';
 import {Painter, readColours, RULER} from './painter.js';
 import {BoxIndex} from './box-index.js';
-import {chainAt, pickAt, pickWithin, radiusAt} from './picker.js';
+import {chainAt, pickAt, pickWithin} from './picker.js';
 import {snapAt} from './snap.js';
 import {View} from './view.js';
 
@@ -14,7 +14,7 @@ const REST = 110;
 const FAR = 4;
 
 export class Table extends EventTarget {
-  #mode = 'select';
+  #tool = null;
   #drag = null;
   #touches = new Map();
 
@@ -28,8 +28,8 @@ export class Table extends EventTarget {
     this.scene = null;
     this.selected = new Set();
     this.pointer = null;
-    this.measure = [];
     this.overlays = [];
+    this.grabs = [];
     this.snapNote = document.getElementById('snap');
     new ResizeObserver(() => this.#resize()).observe(top.parentElement);
     this.#resize();
@@ -127,15 +127,17 @@ export class Table extends EventTarget {
     this.refreshTop();
   }
 
-  setMode(mode) {
-    this.#mode = mode;
-    this.measure = [];
-    this.top.dataset.mode = mode;
+  /** Clicks go to a tool from now on; without one they select. */
+  use(tool) {
+    this.#tool = tool;
+    this.top.dataset.tool = tool?.name ?? 'select';
+    this.snapNote.hidden = true;
     this.refreshTop();
   }
 
-  get mode() {
-    return this.#mode;
+  /** The tool that clicks go to; none while it wants no place. */
+  get #pointing() {
+    return this.#tool && !this.#tool.idle ? this.#tool : null;
   }
 
   /** Everything anew, at the next frame. */
@@ -224,7 +226,6 @@ export class Table extends EventTarget {
     this.overlays.forEach((paint) => paint(ctx, painter));
     painter.screen();
     this.#paintBand(ctx);
-    this.#paintMeasure(ctx);
     this.#paintPing(ctx);
   }
 
@@ -247,28 +248,6 @@ export class Table extends EventTarget {
       ctx.strokeRect(Math.min(x, nowX), Math.min(y, nowY), Math.abs(nowX - x), Math.abs(nowY - y));
       ctx.setLineDash([]);
     }
-  }
-
-  #paintMeasure(ctx) {
-    const points = [...this.measure];
-    if (this.#mode === 'measure' && points.length === 1 && this.pointer) {
-      points.push(this.#snapped(this.pointer));
-    }
-    if (points.length === 2) {
-      const [a, b] = points.map((p) => this.view.toScreen(p.x, p.y));
-      ctx.strokeStyle = this.colours.ink;
-      ctx.lineWidth = 1.4;
-      ctx.beginPath();
-      ctx.moveTo(...a);
-      ctx.lineTo(...b);
-      ctx.stroke();
-    }
-    ctx.fillStyle = this.colours.ink;
-    for (const p of points) {
-      const [sx, sy] = this.view.toScreen(p.x, p.y);
-      ctx.fillRect(sx - 2.5, sy - 2.5, 5, 5);
-    }
-    this.dispatchEvent(new CustomEvent('measured', {detail: points.length === 2 ? points : null}));
   }
 
   #paintPing(ctx) {
@@ -326,6 +305,17 @@ export class Table extends EventTarget {
     return {x: wx, y: wy};
   }
 
+  /** What of the picture is taken hold of at a place; null: nothing. */
+  #grabbed(at) {
+    for (const grab of this.grabs) {
+      const handle = grab(at, this.#world(at));
+      if (handle) {
+        return handle;
+      }
+    }
+    return null;
+  }
+
   #down(event) {
     if (event.button > 1) {
       return;
@@ -333,8 +323,8 @@ export class Table extends EventTarget {
     this.top.setPointerCapture(event.pointerId);
     const at = this.#at(event);
     this.#touches.set(event.pointerId, at);
-    const band = event.shiftKey && this.#mode === 'select';
-    const grabbed = !band && this.#mode === 'select' ? this.grab?.(at, this.#world(at)) : null;
+    const band = event.shiftKey && !this.#pointing;
+    const grabbed = !band && !this.#pointing ? this.#grabbed(at) : null;
     this.#drag = {kind: grabbed ? 'handle' : band ? 'band' : 'pan', grabbed, x: at.x, y: at.y, nowX: at.x, nowY: at.y, far: false};
   }
 
@@ -402,23 +392,8 @@ export class Table extends EventTarget {
   }
 
   #click(at, event) {
-    if (this.#mode === 'measure') {
-      this.measure = this.measure.length === 2 ? [] : this.measure;
-      this.measure.push(this.#snapped(at));
-      return;
-    }
-    if (this.#mode === 'tabs') {
-      this.dispatchEvent(new CustomEvent('pointedAt', {detail: this.#world(at)}));
-      return;
-    }
-    if (this.#mode === 'draw') {
-      this.dispatchEvent(new CustomEvent('placed', {detail: this.#snapped(at)}));
-      return;
-    }
-    if (this.#mode === 'take-place' || this.#mode === 'take-line') {
-      const found = chainAt(this.index, this.view, at);
-      const arc = found && radiusAt(found.d, found.place);
-      this.dispatchEvent(new CustomEvent('taken', {detail: {place: this.#snapped(at), d: found?.d, arc}}));
+    if (this.#pointing) {
+      this.#pointing.click({world: this.#world(at), snapped: this.#snapped(at), chain: () => chainAt(this.index, this.view, at)});
       return;
     }
     const id = pickAt(this.index, this.view, at);
@@ -431,9 +406,8 @@ export class Table extends EventTarget {
   }
 
   #snap(at) {
-    const drawing = this.#mode === 'draw';
     return this.index ? snapAt(this.index, this.view, at, {points: this.scene.points, guides: this.scene.guides,
-      from: this.snapFrom?.() ?? null, grid: drawing}) : null;
+      from: this.#tool?.from?.() ?? null, grid: this.#tool?.grid ?? false}) : null;
   }
 
   /** Where the pointer is, snapped; null off the table. */
@@ -441,10 +415,9 @@ export class Table extends EventTarget {
     return this.pointer && this.scene ? this.#snapped(this.pointer) : null;
   }
 
-  /** Writes at the pointer what it would snap to while measuring or drawing. */
+  /** Writes at the pointer what a tool would snap to. */
   #noteSnap(at) {
-    const snaps = !['select', 'take-line', 'tabs'].includes(this.#mode);
-    const place = snaps ? this.#snap(at) : null;
+    const place = this.#pointing?.snaps ? this.#snap(at) : null;
     this.snapNote.hidden = !place;
     if (place) {
       this.snapNote.textContent = place.kind;

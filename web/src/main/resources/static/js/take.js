@@ -3,6 +3,7 @@
 // when it comes and goes: a click that is under way would miss its button.
 
 import {area, length} from './paths.js';
+import {radiusAt} from './picker.js';
 
 const KINDS = [['distance', 'Distance of two places'], ['dx', 'Distance along x'], ['dy', 'Distance along y'],
   ['radius', 'Radius of an arc'], ['length', 'Length of a line'], ['area', 'Enclosed area']];
@@ -12,14 +13,12 @@ export class Taking {
   #field = null;
   #kind = null;
   #first = null;
-  #before = 'select';
 
-  constructor(table, note) {
-    this.table = table;
+  constructor({tools, note}) {
+    this.tools = tools;
     this.note = note;
     this.menu = this.#menu();
     document.addEventListener('focusin', ({target}) => this.#offer(target));
-    table.addEventListener('taken', ({detail}) => this.#taken(detail));
   }
 
   get active() {
@@ -74,19 +73,27 @@ export class Taking {
   #begin(kind) {
     this.#kind = kind;
     this.#first = null;
-    this.#before = this.table.mode;
     this.menu.hidden = true;
-    this.table.setMode(TWO.has(kind) ? 'take-place' : 'take-line');
+    this.tools.lay(this);
     this.note(TWO.has(kind) ? 'Click two places.' : 'Click a line.');
   }
 
-  cancel() {
+  get name() {
+    return TWO.has(this.#kind) ? 'take-place' : 'take-line';
+  }
+
+  get snaps() {
+    return TWO.has(this.#kind);
+  }
+
+  end() {
     this.#kind = null;
-    this.table.setMode(this.#before);
     this.note('');
   }
 
-  #taken({place, d, arc}) {
+  click({snapped: place, chain}) {
+    const line = chain();
+    const d = line?.d;
     if (TWO.has(this.#kind)) {
       if (!this.#first) {
         this.#first = place;
@@ -97,13 +104,13 @@ export class Taking {
       const dy = Math.abs(place.y - this.#first.y);
       this.#set({distance: Math.hypot(dx, dy), dx, dy}[this.#kind]);
     } else if (d) {
-      this.#set({radius: arc, length: length(d), area: area(d)}[this.#kind]);
+      this.#set({radius: radiusAt(d, line.place), length: length(d), area: area(d)}[this.#kind]);
     }
   }
 
   #set(value) {
     const field = this.#field;
-    this.cancel();
+    this.tools.leave(this);
     if (value === undefined || value === null || !field.isConnected) {
       this.note('That line has no such size.');
       return;

@@ -1,137 +1,134 @@
-import {FANS} from './fan.js';
+import {FANS, passPaths} from './fan.js';
 import {FlankTools} from './flanks.js';
-import {apply, inverse, nearest} from './paths.js';
+import {apply, inverse, nearest, trace} from './paths.js';
+import {SlipTool} from './tools.js';
 
-// What the bench has for a wire machine besides: the fan of passes, the view in space, start holes and holds
-// by pointing.
+// What the bench has for a wire machine besides: the passes with their fan, the view in space, start holes,
+// starts and holds by pointing.
 
-export class WireTools {
-  #fan = 0;
-  #mode = null;
+const REACH = 14;
 
-  /**
-   * @param post sends a value of the selected stop
-   * @param only the one selected stop, if there is one
-   * @param say shows a sentence
-   */
-  constructor(table, player, job, post, only, say) {
-    Object.assign(this, {table, player, job, post, only, say});
-    this.flanks = new FlankTools(table, post, only, say);
-    table.addEventListener('pointedAt', ({detail}) => this.#pointed(detail));
-    document.getElementById('tool-fan')?.addEventListener('click', () => this.#nextFan());
-    document.getElementById('tool-solid')?.addEventListener('click', (e) => this.#showSolid(e.currentTarget));
+export function register(bench) {
+  const fan = new Fan(bench);
+  bench.sceneOwn = ({wire}) => (wire ? new WireDrawing(wire, fan.factor) : null);
+  new SpaceView(bench, fan);
+  new FlankTools(bench);
+  const hole = new SlipTool(bench, 'set-hole', (stop, {world}) => {
+    const [x, y] = apply(inverse(bench.scene.placementOf(stop)), world.x, world.y);
+    hole.leave();
+    bench.post('values', {field: 'hole', value: `${x.toFixed(3)} ${y.toFixed(3)}`});
+  });
+  const start = new SlipTool(bench, 'set-start', onContour(bench, (place) => {
+    start.leave();
+    bench.post('values', {field: 'start', value: place.along.toFixed(2)});
+  }));
+  new SlipTool(bench, 'put-holds', onContour(bench, (place) =>
+    bench.post('values', {field: 'holdAt', value: `+${place.along.toFixed(2)}`})));
+}
+
+/** Places off the contour of the stop are none. */
+const onContour = (bench, pointed) => (stop, {world}) => {
+  const place = nearest(bench.scene.drawnContour(stop), world.x, world.y);
+  if (place.distance * bench.table.view.k <= REACH) {
+    pointed(place);
+  }
+};
+
+/** What is drawn instead of parts and paths of stops: kept material, passes, the contour above, start holes. */
+class WireDrawing {
+  constructor(wire, factor) {
+    this.wire = wire;
+    this.kept = new Path2D();
+    for (const d of wire.kept) {
+      trace(this.kept, d);
+      this.kept.closePath();
+    }
+    this.upper = new Path2D();
+    wire.upper.forEach((d) => trace(this.upper, d));
+    this.fanOut(factor);
   }
 
-  /** The scene changed: what was being pointed at may be gone. */
-  follow(scene) {
-    this.scene = scene;
-    if (!scene.wire) {
-      return;
-    }
-    scene.fanOut(FANS[this.#fan]);
-    if (this.solid && !this.solid.element.hidden) {
-      this.solid.show(this.job);
-    }
-    this.followSlip();
+  /** Spreads the passes by a factor. */
+  fanOut(factor) {
+    this.passes = passPaths(this.wire.passes, factor);
   }
 
-  /** The slip is a new one. */
-  followSlip() {
-    if (this.scene?.wire) {
-      this.#press();
-      this.flanks.follow(this.scene);
+  /** The first pass is a solid line; later ones are lighter, their dashes shorter with each. */
+  paint(painter) {
+    const {ctx, c, view} = painter;
+    const alpha = ctx.globalAlpha;
+    painter.stroke(this.upper, c.leafDeep, 1, [2, 2]);
+    this.passes.forEach((path, pass) => {
+      ctx.globalAlpha = alpha * Math.max(0.45, 1.1 - 0.15 * pass);
+      painter.stroke(path, c.rose, pass === 1 ? 1.5 : 1.1, pass === 1 ? [] : [14 / pass, 3]);
+    });
+    ctx.globalAlpha = alpha;
+    painter.screen();
+    for (const [x, y, diameter, proposed] of this.wire.holes) {
+      const [sx, sy] = view.toScreen(x, y);
+      ctx.beginPath();
+      ctx.arc(sx, sy, Math.max(3, diameter / 2 * view.k), 0, 2 * Math.PI);
+      ctx.setLineDash(proposed ? [3, 2] : []);
+      ctx.strokeStyle = c.ink;
+      ctx.lineWidth = 1.1;
+      ctx.stroke();
+      ctx.setLineDash([]);
     }
   }
+}
 
-  click(target) {
-    const button = target.closest('#set-hole, #set-start, #put-holds');
-    if (!button) {
-      if (this.flanks.click(target)) {
-        this.#mode = null;
-        this.#press();
-        return true;
-      }
-      return false;
-    }
-    this.flanks.set(null);
-    this.#set(this.#mode === button.id ? null : button.id);
-    return true;
-  }
+/** How far the passes are spread on the screen. */
+class Fan extends EventTarget {
+  #step = 0;
 
-  /** Whether something was being pointed at, which ends. */
-  cancel() {
-    const active = this.#mode !== null || this.flanks.active;
-    this.#set(null);
-    this.flanks.set(null);
-    return active;
-  }
-
-  #set(mode) {
-    if (mode || this.#mode) {
-      this.#mode = mode;
-      this.table.setMode(mode ? 'tabs' : 'select');
-      this.#press();
-    }
-  }
-
-  #press() {
-    for (const id of ['set-hole', 'set-start', 'put-holds']) {
-      document.getElementById(id)?.setAttribute('aria-pressed', String(this.#mode === id));
-    }
-  }
-
-  #pointed(world) {
-    const stop = this.only();
-    if (!this.#mode || !stop) {
-      return;
-    }
-    if (this.#mode === 'set-hole') {
-      const [x, y] = apply(inverse(this.scene.placementOf(stop)), world.x, world.y);
-      this.#set(null);
-      this.post('values', {field: 'hole', value: `${x.toFixed(3)} ${y.toFixed(3)}`});
-      return;
-    }
-    const place = nearest(this.scene.drawnContour(stop), world.x, world.y);
-    if (place.distance * this.table.view.k > 14) {
-      return;
-    }
-    if (this.#mode === 'set-start') {
-      this.#set(null);
-      this.post('values', {field: 'start', value: place.along.toFixed(2)});
-    } else {
-      this.post('values', {field: 'holdAt', value: `+${place.along.toFixed(2)}`});
-    }
-  }
-
-  #nextFan() {
-    this.#fan = (this.#fan + 1) % FANS.length;
-    const factor = FANS[this.#fan];
+  constructor(bench) {
+    super();
     const button = document.getElementById('tool-fan');
-    button.setAttribute('aria-pressed', String(factor > 1));
-    button.title = `Pass fan ${factor}x (N)`;
-    button.querySelector('span').textContent = factor > 1 ? `${factor}x` : '';
-    this.scene?.fanOut(factor);
-    this.solid?.fanOut(factor);
-    this.table.refresh();
+    button?.addEventListener('click', () => {
+      this.#step = (this.#step + 1) % FANS.length;
+      button.setAttribute('aria-pressed', String(this.factor > 1));
+      button.title = `Pass fan ${this.factor}x (N)`;
+      button.querySelector('span').textContent = this.factor > 1 ? `${this.factor}x` : '';
+      bench.scene?.own?.fanOut(this.factor);
+      bench.table.refresh();
+      this.dispatchEvent(new Event('changed'));
+    });
   }
 
-  async #showSolid(button) {
-    const element = document.getElementById('solid');
-    element.hidden = !element.hidden;
-    button.setAttribute('aria-pressed', String(!element.hidden));
-    if (element.hidden) {
-      return;
-    }
-    if (!this.solid) {
+  get factor() {
+    return FANS[this.#step];
+  }
+}
+
+/** The work in space, in the place of the table. */
+class SpaceView {
+  #solid = null;
+
+  constructor(bench, fan) {
+    Object.assign(this, {bench, fan, element: document.getElementById('solid'), button: document.getElementById('tool-solid')});
+    this.button?.addEventListener('click', () => (this.element.hidden ? this.#show() : this.#hide()));
+    fan.addEventListener('changed', () => this.#solid?.fanOut(fan.factor));
+    bench.addEventListener('scene', () => this.button && !this.element.hidden && this.#show());
+  }
+
+  #hide() {
+    this.element.hidden = true;
+    this.button.setAttribute('aria-pressed', 'false');
+    this.#solid?.clear();
+  }
+
+  async #show() {
+    this.element.hidden = false;
+    this.button.setAttribute('aria-pressed', 'true');
+    if (!this.#solid) {
       const {Solid} = await import('./solid.js');
-      this.solid = new Solid(element, this.player);
-      this.solid.fan = FANS[this.#fan];
+      this.#solid = new Solid(this.element, this.bench.player);
     }
-    const problem = await this.solid.show(this.job);
+    this.#solid.fan = this.fan.factor;
+    const problem = await this.#solid.show(this.bench.job);
     if (problem) {
-      element.hidden = true;
-      button.setAttribute('aria-pressed', 'false');
-      this.say(problem);
+      this.#hide();
+      this.bench.say(problem);
     }
   }
 }

@@ -1,6 +1,7 @@
 package dev.oleander.web.account;
 
 import dev.oleander.web.OleanderSettings;
+import dev.oleander.web.asset.WebJars;
 import jakarta.servlet.DispatcherType;
 import java.time.Clock;
 import java.time.Duration;
@@ -25,9 +26,12 @@ import org.springframework.security.web.savedrequest.NullRequestCache;
 @Configuration
 class SecurityConfig {
 
-    /** No script, style or connection from elsewhere, and none written into a page. */
+    /**
+     * No script, style or connection from elsewhere, and none written into a page but the map of
+     * imports.
+     */
     private static final String CONTENT_POLICY =
-            "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
+            "default-src 'none'; script-src 'self' '%s'; style-src 'self'; font-src 'self'; "
                     + "img-src 'self' data:; connect-src 'self'; form-action 'self'; "
                     + "base-uri 'none'; frame-ancestors 'none'";
 
@@ -57,6 +61,12 @@ class SecurityConfig {
 
     private static final String LEAD = Role.LEAD.name();
     private static final String[] EDITORS = {Role.PROGRAMMER.name(), LEAD};
+
+    private final WebJars webJars;
+
+    SecurityConfig(WebJars webJars) {
+        this.webJars = webJars;
+    }
 
     static boolean isFile(String path) {
         return FILES.stream().anyMatch(path::startsWith);
@@ -157,10 +167,14 @@ class SecurityConfig {
         return tokens;
     }
 
-    private static void harden(HttpSecurity http) throws Exception {
+    private void harden(HttpSecurity http) throws Exception {
         http.headers(
                 headers ->
-                        headers.contentSecurityPolicy(p -> p.policyDirectives(CONTENT_POLICY))
+                        headers.contentSecurityPolicy(
+                                        p ->
+                                                p.policyDirectives(
+                                                        CONTENT_POLICY.formatted(
+                                                                webJars.importMapHash())))
                                 .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
                                 .permissionsPolicyHeader(
                                         p -> p.policy("camera=(), microphone=(), geolocation=()"))

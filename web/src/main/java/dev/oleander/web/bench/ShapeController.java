@@ -31,6 +31,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Edits of the drawing made on Shape: drawing, mending, sides, new versions. */
 @Controller
@@ -66,6 +67,8 @@ class ShapeController {
         model.addAttribute("job", jobs.view(id));
         model.addAttribute("who", who);
         model.addAttribute("command", command);
+        model.addAttribute(
+                "places", JsonMapper.shared().writeValueAsString(CommandPlaces.of(command)));
         return "bench/draw :: command";
     }
 

@@ -15,6 +15,11 @@ public interface WorkPages {
     /** Template with what the table has for it alone: fragments views, tools and legend. */
     String template();
 
+    /** Name of the browser's module that registers its tools and views with the bench. */
+    default Optional<String> module() {
+        return Optional.empty();
+    }
+
     /** What the thickness of the material is called. */
     String thickness();
 

@@ -309,6 +309,8 @@ public class Planning {
      * @return the work, which is over
      */
     PlanWork runLong(Wanted wanted, Progress also) {
+        // it is wanted again, whatever became of it here before
+        forgetEnded(wanted.job());
         PlanWork work = newest(wanted, waiters -> {});
         work.enqueue();
         boolean here = work.result() == wanted.result() && work.begin();
@@ -333,6 +335,10 @@ public class Planning {
     /** Begins a plan again that was stopped or failed. */
     public void resume(long job) {
         longPlans.resume(job);
+        forgetEnded(job);
+    }
+
+    private void forgetEnded(long job) {
         works.computeIfPresent(job, (id, work) -> work.state().isGoingOn() ? work : null);
     }
 

@@ -45,6 +45,11 @@ class SheetPages implements WorkPages {
     }
 
     @Override
+    public Optional<String> module() {
+        return Optional.of("leads.js");
+    }
+
+    @Override
     public String thickness() {
         return "Thickness";
     }

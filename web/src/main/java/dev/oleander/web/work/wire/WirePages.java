@@ -32,6 +32,11 @@ class WirePages implements WorkPages {
     }
 
     @Override
+    public Optional<String> module() {
+        return Optional.of("wire.js");
+    }
+
+    @Override
     public String thickness() {
         return "Height";
     }

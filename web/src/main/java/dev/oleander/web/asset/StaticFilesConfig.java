@@ -1,4 +1,4 @@
-package dev.oleander.web.page;
+package dev.oleander.web.asset;
 
 import java.time.Duration;
 import org.springframework.context.annotation.Configuration;

@@ -1,6 +1,7 @@
-package dev.oleander.web.page;
+package dev.oleander.web.asset;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
@@ -14,16 +15,20 @@ import org.springframework.beans.factory.annotation.Autowired;
 class ScriptModulesTest extends WebTest {
 
     @Autowired private ScriptModules scripts;
+    @Autowired private WebJars webJars;
 
     @Test
     void aModuleNeedsWhatItImportsAndWhatTheseImport() {
-        assertThat(scripts.neededBy("take.js")).containsExactly("paths.js");
-        List<String> needed = scripts.neededBy("bench.js");
+        assertThat(scripts.neededBy("take.js", "")).containsExactly("paths.js", "picker.js");
+        List<String> needed = scripts.neededBy("bench.js", "");
         assertThat(needed)
                 .contains("table.js", "painter.js", "rulers.js", "paths.js")
-                .as("fetched when the view in space is opened")
-                .doesNotContain("solid.js", "bench.js")
+                .as("registered by kinds of work, or fetched when the view in space is opened")
+                .doesNotContain("wire.js", "leads.js", "solid.js", "bench.js")
                 .doesNotHaveDuplicates();
+        assertThat(scripts.neededBy("bench.js", "wire.js"))
+                .containsAll(needed)
+                .contains("wire.js", "flanks.js");
     }
 
     @Test
@@ -34,7 +39,7 @@ class ScriptModulesTest extends WebTest {
         Matcher script = Pattern.compile("src=\"/js/(\\w+)/bench\\.js\"").matcher(page);
         assertThat(script.find()).isTrue();
         assertThat(script.group(1)).isEqualTo(scripts.version());
-        for (String module : scripts.neededBy("bench.js")) {
+        for (String module : scripts.neededBy("bench.js", "leads.js")) {
             String address = "/js/" + scripts.version() + "/" + module;
             assertThat(page).contains("<link rel=\"modulepreload\" href=\"" + address + "\"");
             HttpResponse<String> served = pages.get(address);
@@ -45,5 +50,21 @@ class ScriptModulesTest extends WebTest {
         assertThat(pages.get("/js/0123456789abcdef/bench.js").statusCode())
                 .as("another version")
                 .isEqualTo(404);
+    }
+
+    @Test
+    void librariesAreFoundByNameAndMappedForModules() {
+        assertThat(webJars.path("htmx.org", "dist/htmx.min.js"))
+                .matches("/webjars/htmx.org/[0-9.]+/dist/htmx.min.js");
+        assertThatThrownBy(() -> webJars.path("none", "such.js"))
+                .isInstanceOf(IllegalStateException.class);
+        PageClient pages = new PageClient(port).signedIn("mira");
+        HttpResponse<String> board = pages.get("/");
+        assertThat(board.body())
+                .contains("<script type=\"importmap\">" + webJars.importMap() + "</script>");
+        assertThat(board.headers().firstValue("Content-Security-Policy").orElse(""))
+                .contains("'" + webJars.importMapHash() + "'");
+        assertThat(pages.get(webJars.path("three", "build/three.module.min.js")).statusCode())
+                .isEqualTo(200);
     }
 }

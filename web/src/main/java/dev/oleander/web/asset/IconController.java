@@ -1,4 +1,4 @@
-package dev.oleander.web.page;
+package dev.oleander.web.asset;
 
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -1,4 +1,4 @@
-package dev.oleander.web.page;
+package dev.oleander.web.asset;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -48,9 +48,16 @@ public class ScriptModules {
         return version;
     }
 
-    /** All that a module needs to run, without itself; nearest first. */
-    public List<String> neededBy(String module) {
+    /**
+     * All that a module needs to run, without itself; nearest first.
+     *
+     * @param besides another one that is loaded by it, with all that this one needs; empty for none
+     */
+    public List<String> neededBy(String module, String besides) {
         Set<String> found = new LinkedHashSet<>(List.of(module));
+        if (!besides.isEmpty()) {
+            found.add(besides);
+        }
         Deque<String> open = new ArrayDeque<>(found);
         while (!open.isEmpty()) {
             for (String imported : imports.get(open.remove())) {
