@@ -6,8 +6,8 @@ import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
 import dev.oleander.web.job.JobDocument;
-import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.Stage;
+import dev.oleander.web.job.Upload;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -38,9 +38,7 @@ class PenInTheShopTest extends WebTest {
 
     private long template(String name) {
         return jobs.create(
-                List.of(
-                        new JobService.Upload(
-                                name + ".dxf", TEMPLATE.getBytes(StandardCharsets.UTF_8))),
+                List.of(new Upload(name + ".dxf", TEMPLATE.getBytes(StandardCharsets.UTF_8))),
                 new JobDocument.Order(name, "larkspur", "paper", Typed.of(0.1), 3),
                 WebTest::inMillimetres,
                 person("mira"));
@@ -153,7 +151,7 @@ class PenInTheShopTest extends WebTest {
         jobs.revise(
                 job,
                 jobs.view(job).step(),
-                List.of(new JobService.Upload("moved.dxf", moved.getBytes(StandardCharsets.UTF_8))),
+                List.of(new Upload("moved.dxf", moved.getBytes(StandardCharsets.UTF_8))),
                 person("mira"));
         assertThat(feed(job, circle(job))).isEqualTo(800);
     }

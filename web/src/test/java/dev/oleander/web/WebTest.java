@@ -9,6 +9,7 @@ import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.SheetField;
+import dev.oleander.web.job.Upload;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -56,7 +57,7 @@ public abstract class WebTest {
         JobDocument.Order order =
                 new JobDocument.Order(name, "teasel", "mild steel", Typed.of(6), quantity);
         return jobs.create(
-                List.of(new JobService.Upload(sample + ".dxf", sample(sample))),
+                List.of(new Upload(sample + ".dxf", sample(sample))),
                 order,
                 document -> document,
                 person("mira"));
@@ -67,7 +68,7 @@ public abstract class WebTest {
         JobDocument.Order order =
                 new JobDocument.Order(name, "teasel", "mild steel", Typed.of(6), quantity);
         return jobs.create(
-                List.of(new JobService.Upload(sample + ".dxf", sample(sample))),
+                List.of(new Upload(sample + ".dxf", sample(sample))),
                 order,
                 WebTest::inMillimetres,
                 person("mira"));
@@ -90,7 +91,7 @@ public abstract class WebTest {
     protected long makeWireJob(String file, String name, double height) {
         try (InputStream in = WebTest.class.getResourceAsStream("/demo/" + file + ".dxf")) {
             return jobs.create(
-                    List.of(new JobService.Upload(file + ".dxf", in.readAllBytes())),
+                    List.of(new Upload(file + ".dxf", in.readAllBytes())),
                     new JobDocument.Order(name, "bracken", "tool steel", Typed.of(height), 1),
                     d -> d.withSheet(SheetField.STOCK.set(d.sheet(), "around")),
                     person("mira"));

@@ -23,6 +23,7 @@ import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.OrderField;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.Scope;
+import dev.oleander.web.job.Upload;
 import dev.oleander.web.job.Uploads;
 import dev.oleander.web.job.ValueEdits;
 import io.swagger.v3.oas.annotations.media.Content;
@@ -92,7 +93,7 @@ class JobApi {
             @RequestParam(required = false) String purposes,
             @AuthenticationPrincipal SignedIn who)
             throws IOException {
-        List<JobService.Upload> uploads = Uploads.of(files);
+        List<Upload> uploads = Uploads.of(files);
         String title =
                 name == null || name.isBlank() ? JobNames.ofFile(uploads.get(0).name()) : name;
         String id = machines.find(machine).map(Machine::id).orElse(machine);

@@ -13,6 +13,7 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.ShapeEdits;
+import dev.oleander.web.job.Upload;
 import dev.oleander.web.job.Uploads;
 import java.io.IOException;
 import java.util.EnumSet;
@@ -112,7 +113,7 @@ class ShapeApi {
             SeenStep seen,
             @AuthenticationPrincipal SignedIn who)
             throws IOException {
-        List<JobService.Upload> uploads = Uploads.of(files);
+        List<Upload> uploads = Uploads.of(files);
         JobService.Revised revised = jobs.revise(id, seen.number(), uploads, who);
         seen.tell(revised.job());
         return new RevisedJson(

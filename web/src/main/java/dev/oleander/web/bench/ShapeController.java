@@ -14,6 +14,7 @@ import dev.oleander.web.job.NotFoundException;
 import dev.oleander.web.job.RefusedEditException;
 import dev.oleander.web.job.ShapeChoices;
 import dev.oleander.web.job.ShapeEdits;
+import dev.oleander.web.job.Upload;
 import dev.oleander.web.job.Uploads;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -255,7 +256,7 @@ class ShapeController {
             @ModelAttribute("context") Context context,
             @RequestParam(name = "file") List<MultipartFile> files)
             throws IOException {
-        List<JobService.Upload> uploads = Uploads.of(files);
+        List<Upload> uploads = Uploads.of(files);
         return answers.answer(
                 context,
                 new EditError("drawing", "", ""),

@@ -7,10 +7,12 @@ import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.Job;
 import dev.oleander.web.job.JobDocument;
+import dev.oleander.web.job.JobMaker;
 import dev.oleander.web.job.JobNames;
 import dev.oleander.web.job.JobRepository;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.Upload;
 import dev.oleander.web.job.Uploads;
 import java.io.IOException;
 import java.time.Clock;
@@ -108,27 +110,22 @@ class BoardService {
      *
      * @param also is done with the keeping of the job, or neither is
      */
-    long bring(
-            JobService.Upload file,
-            IntakeForm form,
-            SignedIn who,
-            Progress progress,
-            Runnable also) {
+    long bring(Upload file, IntakeForm form, SignedIn who, Progress progress, Runnable also) {
         String name = JobNames.ofFile(file.name());
-        return make(name, List.of(file), form, who, new JobService.Making(progress, also));
+        return make(name, List.of(file), form, who, new JobMaker.Making(progress, also));
     }
 
     /** Makes a job without a file, to be drawn. */
     long begin(IntakeForm form, SignedIn who) {
-        return make("New part", List.of(), form, who, JobService.Making.PLAIN);
+        return make("New part", List.of(), form, who, JobMaker.Making.PLAIN);
     }
 
     private long make(
             String name,
-            List<JobService.Upload> uploads,
+            List<Upload> uploads,
             IntakeForm form,
             SignedIn who,
-            JobService.Making making) {
+            JobMaker.Making making) {
         JobDocument.Order plain =
                 new JobDocument.Order(
                         name,

@@ -4,6 +4,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.Upload;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -33,8 +34,7 @@ public class DemoJobs {
             UnaryOperator<JobDocument> settings,
             SignedIn who) {
         try (InputStream in = DemoJobs.class.getResourceAsStream("/demo/" + file)) {
-            return jobs.create(
-                    List.of(new JobService.Upload(file, in.readAllBytes())), order, settings, who);
+            return jobs.create(List.of(new Upload(file, in.readAllBytes())), order, settings, who);
         } catch (IOException unreadable) {
             throw new UncheckedIOException(file, unreadable);
         }

@@ -24,14 +24,19 @@ class BroughtFiles {
     /** A file with the id that documents call it by. */
     record Brought(long id, String name, byte[] content) {}
 
+    /** Their ids, in their order. */
+    static List<Long> ids(List<Brought> brought) {
+        return brought.stream().map(Brought::id).toList();
+    }
+
     /**
      * Gives files ids by which they can be found while something is done with them.
      *
      * @param work is given the files, and keeps them or throws
      */
-    <T> T bring(List<JobService.Upload> uploads, Function<List<Brought>, T> work) {
+    <T> T bring(List<Upload> uploads, Function<List<Brought>, T> work) {
         List<Brought> files = new ArrayList<>();
-        for (JobService.Upload upload : uploads) {
+        for (Upload upload : uploads) {
             files.add(new Brought(kept.nextId(), upload.name(), upload.content()));
         }
         files.forEach(f -> arriving.put(f.id(), f));

@@ -16,4 +16,13 @@ public final class JobNames {
         }
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
+
+    /** Names stand in programs, in files' names and on paper: line breaks have no place there. */
+    static void requirePlain(String what, String name) {
+        if (name.chars().anyMatch(Character::isISOControl)) {
+            throw new RefusedEditException(
+                    "The %s has a line break or another control character in it; it must be one line of text."
+                            .formatted(what));
+        }
+    }
 }

@@ -1,22 +1,11 @@
 package dev.oleander.web.job;
 
-import com.github.benmanes.caffeine.cache.Caffeine;
-import com.github.benmanes.caffeine.cache.LoadingCache;
-import dev.oleander.drawing.Layer;
-import dev.oleander.plan.bed.SheetChoices;
-import dev.oleander.progress.Progress;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.work.Work;
 import java.time.Duration;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.locks.ReentrantLock;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import org.springframework.dao.CannotAcquireLockException;
 import org.springframework.stereotype.Service;
 
 /**
@@ -35,9 +24,6 @@ public class JobService {
     /** How long a program waits for a plan. */
     private static final Duration LONGEST = Duration.ofMinutes(5);
 
-    /** How long a change waits for those of others on the same job. */
-    private static final Duration LONGEST_TURN = Duration.ofSeconds(5);
-
     private final JobStore store;
     private final BroughtFiles files;
     private final JobComputer computer;
@@ -45,9 +31,10 @@ public class JobService {
     private final Revisions revisions;
     private final Proposals proposals;
     private final OrderCheck orderCheck;
+    private final JobMaker maker;
+    private final Summaries summaries;
 
-    private final LoadingCache<Long, ReentrantLock> turns =
-            Caffeine.newBuilder().weakValues().build(id -> new ReentrantLock(true));
+    private final Turns turns = new Turns();
 
     JobService(
             JobStore store,
@@ -56,7 +43,11 @@ public class JobService {
             Planning planning,
             Revisions revisions,
             Proposals proposals,
-            OrderCheck orderCheck) {
+            OrderCheck orderCheck,
+            JobMaker maker,
+            Summaries summaries) {
+        this.maker = maker;
+        this.summaries = summaries;
         this.store = store;
         this.files = files;
         this.computer = computer;
@@ -66,43 +57,13 @@ public class JobService {
         this.orderCheck = orderCheck;
     }
 
-    /** A drawing file somebody brought. */
-    public record Upload(String name, byte[] content) {
-
-        private static final int LONGEST = 200;
-
-        /**
-         * @throws RefusedEditException when the name cannot be kept
-         */
-        public Upload {
-            OrderCheck.requirePlain("name of a file", name);
-            if (name.length() > LONGEST) {
-                throw new RefusedEditException(
-                        "The name of a file has %d characters; at most %d are possible."
-                                .formatted(name.length(), LONGEST));
-            }
-        }
-    }
-
-    /**
-     * How a job is made.
-     *
-     * @param progress is told how far reading the drawings is
-     * @param also is done with the keeping of the job, or neither is
-     */
-    public record Making(Progress progress, Runnable also) {
-
-        /** Nobody listens, and nothing else is done. */
-        public static final Making PLAIN = new Making(Progress.NONE, () -> {});
-    }
-
     /** The same without anybody listening. */
     public long create(
             List<Upload> uploads,
             JobDocument.Order order,
             UnaryOperator<JobDocument> settings,
             SignedIn who) {
-        return create(uploads, order, settings, who, Making.PLAIN);
+        return create(uploads, order, settings, who, JobMaker.Making.PLAIN);
     }
 
     /**
@@ -116,54 +77,10 @@ public class JobService {
             JobDocument.Order order,
             UnaryOperator<JobDocument> settings,
             SignedIn who,
-            Making making) {
-        orderCheck.check(order);
-        long id = files.bring(uploads, brought -> make(brought, order, settings, who, making));
+            JobMaker.Making making) {
+        long id = maker.make(uploads, order, settings, who, making);
         settled(store.read(id));
         return id;
-    }
-
-    private long make(
-            List<BroughtFiles.Brought> brought,
-            JobDocument.Order order,
-            UnaryOperator<JobDocument> settings,
-            SignedIn who,
-            Making making) {
-        JobDocument plain = document(order, ids(brought));
-        JobDocument wished = settings.apply(plain);
-        computer.read(wished, making.progress());
-        requireLayers(wished);
-        JobDocument document = orderCheck.checked(plain, proposals.propose(wished));
-        String label = brought.isEmpty() ? "Job begun" : "Drawing brought in";
-        Job.Summary summary = summary(document, Optional.empty());
-        return store.make(document, brought, label, summary, who, making.also());
-    }
-
-    private static List<Long> ids(List<BroughtFiles.Brought> brought) {
-        return brought.stream().map(BroughtFiles.Brought::id).toList();
-    }
-
-    /** Layers that somebody names with a purpose are there; names are alike whatever their case. */
-    private void requireLayers(JobDocument document) {
-        Set<String> named = document.shape().rules().layers().keySet();
-        if (named.isEmpty()) {
-            return;
-        }
-        List<String> there =
-                computer.result(document).reading().drawing().layers().stream()
-                        .map(Layer::name)
-                        .toList();
-        for (String name : named) {
-            if (there.stream().noneMatch(name::equalsIgnoreCase)) {
-                throw new RefusedEditException(
-                        "The drawing has no layer \"%s\"; it has %s."
-                                .formatted(name, String.join(", ", there)));
-            }
-        }
-    }
-
-    private static JobDocument document(JobDocument.Order order, List<Long> files) {
-        return new JobDocument(order, ShapeChoices.of(files), SheetChoices.usual(), Map.of());
     }
 
     // ---- read
@@ -294,29 +211,10 @@ public class JobService {
                 : computer.known(parent).filter(JobResult::isPlanned);
     }
 
-    /** What the board shows of a document that is not planned yet. */
-    private Job.Summary summary(JobDocument document, Optional<Released> released) {
-        JobResult result = computer.result(document);
-        Optional<Planning.State> plan =
-                result.isComplete() ? Optional.empty() : Optional.of(Planning.State.WAITING);
-        return summary(result, new StageReport(result, released, plan).stages());
-    }
-
-    private static Job.Summary summary(JobResult result, List<StageView> stages) {
-        return new Job.Summary(
-                StageReport.next(stages).stage(),
-                limited(StageReport.nextAction(stages)),
-                result.shape().picture());
-    }
-
-    private static String limited(String sentence) {
-        return sentence.length() <= 400 ? sentence : sentence.substring(0, 399) + "…";
-    }
-
     /** The view of a state, which the board shows too from now on. */
     private JobView settled(JobStore.State state) {
         JobView view = view(state);
-        Job.Summary summary = summary(view.result(), view.stages());
+        Job.Summary summary = summaries.of(view.result(), view.stages());
         boolean shown =
                 summary.stage() == state.stage() && summary.nextAction().equals(state.nextAction());
         if (!shown) {
@@ -349,31 +247,13 @@ public class JobService {
      * @throws RefusedEditException when the edit cannot be taken
      */
     public JobView edit(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
-        inTurn(
+        turns.take(
                 id,
                 () -> {
                     append(id, seenStep, label, edit, who);
                     return null;
                 });
         return settled(store.read(id));
-    }
-
-    /** Changes of one job come one after the other, so that none is made in vain. */
-    private <T> T inTurn(long id, Supplier<T> change) {
-        ReentrantLock turn = turns.get(id);
-        try {
-            if (!turn.tryLock(LONGEST_TURN.toMillis(), TimeUnit.MILLISECONDS)) {
-                throw new CannotAcquireLockException("job %d is being changed".formatted(id));
-            }
-        } catch (InterruptedException closing) {
-            Thread.currentThread().interrupt();
-            throw new CannotAcquireLockException("the application ends", closing);
-        }
-        try {
-            return change.get();
-        } finally {
-            turn.unlock();
-        }
     }
 
     private void append(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
@@ -400,7 +280,7 @@ public class JobService {
             String label,
             SignedIn who) {
         JobStore.Appended appended =
-                new JobStore.Appended(after, brought, label, summary(after, state.released()));
+                new JobStore.Appended(after, brought, label, summaries.of(after, state.released()));
         return store.append(state.id(), state.step(), appended, who).isPresent();
     }
 
@@ -431,7 +311,7 @@ public class JobService {
      * @throws StaleEditException when somebody else was faster
      */
     public Revised revise(long id, Integer seenStep, List<Upload> uploads, SignedIn who) {
-        Revisions.Outcome outcome = inTurn(id, () -> revised(id, seenStep, uploads, who));
+        Revisions.Outcome outcome = turns.take(id, () -> revised(id, seenStep, uploads, who));
         JobView view = settled(store.read(id));
         return new Revised(view, outcome.kept(), outcome.stale(), outcome.lost());
     }
@@ -443,7 +323,8 @@ public class JobService {
                 uploads,
                 brought -> {
                     Revisions.Outcome made =
-                            revisions.revise(computer.result(state.document()), ids(brought));
+                            revisions.revise(
+                                    computer.result(state.document()), BroughtFiles.ids(brought));
                     String label = "New version of the drawing";
                     if (!append(state, made.document(), brought, label, who)) {
                         throw new StaleEditException(store.since(id, state.step()));
@@ -464,7 +345,7 @@ public class JobService {
      * @throws StaleEditException when it is not the present one
      */
     public JobView undo(long id, Integer seenStep, SignedIn who) {
-        inTurn(
+        turns.take(
                 id,
                 () -> {
                     JobStore.State state = seen(id, seenStep);
@@ -488,7 +369,7 @@ public class JobService {
      * @throws StaleEditException when it is not the present one
      */
     public JobView redo(long id, Integer seenStep, SignedIn who) {
-        inTurn(
+        turns.take(
                 id,
                 () -> {
                     JobStore.State state = seen(id, seenStep);
@@ -501,7 +382,7 @@ public class JobService {
     }
 
     private void move(JobStore.State state, int to, JobDocument document, SignedIn who) {
-        Job.Summary summary = summary(document, state.released());
+        Job.Summary summary = summaries.of(document, state.released());
         if (!store.move(state.id(), state.step(), to, document, summary, who)) {
             throw new StaleEditException(store.since(state.id(), state.step()));
         }

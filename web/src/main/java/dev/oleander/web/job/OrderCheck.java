@@ -46,8 +46,8 @@ class OrderCheck {
             throw new RefusedEditException(
                     "A job needs a name of 1 to %d characters.".formatted(LONGEST_NAME));
         }
-        requirePlain("name", order.name());
-        requirePlain("customer", order.customer());
+        JobNames.requirePlain("name", order.name());
+        JobNames.requirePlain("customer", order.customer());
         List<String> materials = books.of(machine).materials();
         if (materials.stream().noneMatch(order.material()::equalsIgnoreCase)) {
             throw new RefusedEditException(
@@ -67,15 +67,6 @@ class OrderCheck {
             throw new RefusedEditException(
                     "The quantity is %d; it must lie between 1 and %d."
                             .formatted(order.quantity(), settings.mostCopies()));
-        }
-    }
-
-    /** Names stand in programs, in files' names and on paper: line breaks have no place there. */
-    static void requirePlain(String what, String name) {
-        if (name.chars().anyMatch(Character::isISOControl)) {
-            throw new RefusedEditException(
-                    "The %s has a line break or another control character in it; it must be one line of text."
-                            .formatted(what));
         }
     }
 

@@ -10,8 +10,8 @@ public final class Uploads {
 
     private Uploads() {}
 
-    public static List<JobService.Upload> of(List<MultipartFile> files) throws IOException {
-        List<JobService.Upload> uploads = new ArrayList<>();
+    public static List<Upload> of(List<MultipartFile> files) throws IOException {
+        List<Upload> uploads = new ArrayList<>();
         for (MultipartFile file : files) {
             uploads.add(of(file));
         }
@@ -21,8 +21,8 @@ public final class Uploads {
     /**
      * @throws RefusedEditException when its name cannot be kept
      */
-    public static JobService.Upload of(MultipartFile file) throws IOException {
+    public static Upload of(MultipartFile file) throws IOException {
         String name = file.getOriginalFilename();
-        return new JobService.Upload(name == null ? "" : name, file.getBytes());
+        return new Upload(name == null ? "" : name, file.getBytes());
     }
 }

@@ -98,7 +98,7 @@ class JobServiceTest extends WebTest {
         assertThatThrownBy(
                         () ->
                                 jobs.create(
-                                        List.of(new JobService.Upload("x.dxf", new byte[0])),
+                                        List.of(new Upload("x.dxf", new byte[0])),
                                         order,
                                         d -> d,
                                         person("mira")))
@@ -118,8 +118,8 @@ class JobServiceTest extends WebTest {
         long id =
                 jobs.create(
                         List.of(
-                                new JobService.Upload("a.dxf", sample("cleat_backing_plate")),
-                                new JobService.Upload("b.dxf", sample("chain_stopper_pawl"))),
+                                new Upload("a.dxf", sample("cleat_backing_plate")),
+                                new Upload("b.dxf", sample("chain_stopper_pawl"))),
                         order,
                         WebTest::inMillimetres,
                         person("mira"));

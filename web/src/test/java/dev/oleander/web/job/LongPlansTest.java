@@ -126,7 +126,7 @@ class LongPlansTest extends WebTest {
     private long unplanned(String name) throws Exception {
         long job =
                 jobs.create(
-                        List.of(new JobService.Upload(name + ".dxf", manyHoles())),
+                        List.of(new Upload(name + ".dxf", manyHoles())),
                         new JobDocument.Order(name, "teasel", "mild steel", Typed.of(6), 1),
                         WebTest::inMillimetres,
                         person("mira"));
