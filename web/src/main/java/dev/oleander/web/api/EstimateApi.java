@@ -5,7 +5,7 @@ import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.api.ApiJson.WorkJson;
 import dev.oleander.web.estimate.Estimates;
 import dev.oleander.web.job.JobService;
-import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.document.RefusedEditException;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

@@ -7,7 +7,7 @@ import dev.oleander.web.api.ApiJson.DialectJson;
 import dev.oleander.web.api.ApiJson.MachineJson;
 import dev.oleander.web.book.Books;
 import dev.oleander.web.format.Formats;
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;

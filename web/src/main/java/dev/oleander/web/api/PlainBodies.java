@@ -1,6 +1,6 @@
 package dev.oleander.web.api;
 
-import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.page.PlainText;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;

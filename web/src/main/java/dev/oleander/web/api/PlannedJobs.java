@@ -1,12 +1,12 @@
 package dev.oleander.web.api;
 
 import dev.oleander.web.api.ApiJson.WorkJson;
-import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.job.Planning;
-import dev.oleander.web.job.RefusedEditException;
-import dev.oleander.web.job.Stage;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.planning.Planning;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.store.Stage;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Component;

@@ -8,7 +8,7 @@ import dev.oleander.machine.MachineLibrary;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.web.api.ApiJson.ReadBackJson;
 import dev.oleander.web.format.Formats;
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.load.WorkingMemory;
 import java.io.IOException;
 import java.io.InputStream;

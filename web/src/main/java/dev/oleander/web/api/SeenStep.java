@@ -1,7 +1,7 @@
 package dev.oleander.web.api;
 
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.job.RefusedEditException;
+import dev.oleander.web.job.document.RefusedEditException;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;

@@ -2,12 +2,12 @@ package dev.oleander.web.api;
 
 import dev.oleander.plan.bed.KeepOut;
 import dev.oleander.plan.bed.SheetChoices;
-import dev.oleander.web.job.JobDocument;
-import dev.oleander.web.job.JobResult;
-import dev.oleander.web.job.KeepOutText;
-import dev.oleander.web.job.Orders;
-import dev.oleander.web.job.RefusedEditException;
-import dev.oleander.web.job.SheetField;
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.document.KeepOutText;
+import dev.oleander.web.job.document.Orders;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.document.SheetField;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.Work;
 import java.util.ArrayList;
 import java.util.List;

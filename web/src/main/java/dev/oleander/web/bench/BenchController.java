@@ -2,12 +2,12 @@ package dev.oleander.web.bench;
 
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.bench.BenchModel.Shown;
-import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.job.NotFoundException;
-import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StageReport;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.store.Stage;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.constraints.PositiveOrZero;
 import java.util.Arrays;

@@ -6,7 +6,7 @@ import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.bench.RunLineView.Alike;
 import dev.oleander.web.bench.RunLineView.CopiedPart;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

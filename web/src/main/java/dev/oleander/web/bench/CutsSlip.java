@@ -4,7 +4,7 @@ import dev.oleander.motion.Seconds;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.Comparator;
 import java.util.List;
 

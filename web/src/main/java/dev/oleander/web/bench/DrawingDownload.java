@@ -1,7 +1,7 @@
 package dev.oleander.web.bench;
 
-import dev.oleander.web.job.DrawingExport;
 import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.result.DrawingExport;
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -18,7 +18,7 @@ public final class DrawingDownload {
 
     /**
      * @param form dxf or svg
-     * @throws dev.oleander.web.job.RefusedEditException when nothing is drawn
+     * @throws dev.oleander.web.job.document.RefusedEditException when nothing is drawn
      */
     public static ResponseEntity<String> of(JobView job, String form) {
         DrawingExport export = new DrawingExport(job.result().reading());

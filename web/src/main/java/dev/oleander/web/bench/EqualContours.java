@@ -3,7 +3,7 @@ package dev.oleander.web.bench;
 import dev.oleander.drawing.read.Counterparts;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.stop.Stop;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.List;
 
 /** Copying what is set for a stop to the same contour of equal parts. */

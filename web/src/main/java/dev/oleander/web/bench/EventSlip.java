@@ -3,7 +3,7 @@ package dev.oleander.web.bench;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -8,7 +8,7 @@ import dev.oleander.value.Form;
 import dev.oleander.value.Subject;
 import dev.oleander.value.Value;
 import dev.oleander.value.Word;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.Work;
 import java.util.List;
 import java.util.Optional;

@@ -2,7 +2,7 @@ package dev.oleander.web.bench;
 
 import dev.oleander.motion.Seconds;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 
 /**
  * Totals at the foot of the bench.

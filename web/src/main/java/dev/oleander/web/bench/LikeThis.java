@@ -2,7 +2,7 @@ package dev.oleander.web.bench;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.stop.Stop;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -5,7 +5,7 @@ import dev.oleander.motion.Timeline;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;

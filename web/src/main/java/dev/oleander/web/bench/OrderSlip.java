@@ -4,7 +4,7 @@ import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.quantity.Named;
 import dev.oleander.value.Word;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.Work;
 import java.util.ArrayList;
 import java.util.List;

@@ -2,10 +2,10 @@ package dev.oleander.web.bench;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.job.Planning;
+import dev.oleander.web.job.planning.Planning;
+import dev.oleander.web.job.result.JobResult;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;

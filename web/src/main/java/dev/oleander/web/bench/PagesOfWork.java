@@ -1,6 +1,6 @@
 package dev.oleander.web.bench;
 
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;

@@ -5,7 +5,7 @@ import dev.oleander.material.FreePiece;
 import dev.oleander.material.Rest;
 import dev.oleander.price.PriceList;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;

@@ -5,7 +5,7 @@ import dev.oleander.plan.Choices;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.value.Form;
 import dev.oleander.value.Value;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.Work;
 import java.util.ArrayList;
 import java.util.List;

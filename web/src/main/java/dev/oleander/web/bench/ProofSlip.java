@@ -7,7 +7,7 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.Proof;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.List;
 import java.util.Set;
 import org.springframework.util.StringUtils;

@@ -1,6 +1,6 @@
 package dev.oleander.web.bench;
 
-import dev.oleander.web.job.JobRepository;
+import dev.oleander.web.job.store.JobRepository;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;

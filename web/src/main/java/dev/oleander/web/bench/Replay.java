@@ -8,7 +8,7 @@ import dev.oleander.motion.Profile;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.stop.Stop;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

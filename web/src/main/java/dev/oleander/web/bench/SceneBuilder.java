@@ -24,7 +24,7 @@ import dev.oleander.web.bench.Scene.FeatureShape;
 import dev.oleander.web.bench.Scene.Flag;
 import dev.oleander.web.bench.Scene.Notes;
 import dev.oleander.web.bench.Scene.StopShape;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

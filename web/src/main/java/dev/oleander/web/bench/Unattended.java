@@ -3,7 +3,7 @@ package dev.oleander.web.bench;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Timeline;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import java.util.List;
 
 /**

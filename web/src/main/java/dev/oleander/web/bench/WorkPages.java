@@ -1,7 +1,7 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.plan.stop.Stop;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.Work;
 import java.util.List;
 import java.util.Optional;

@@ -1,6 +1,6 @@
 package dev.oleander.web.board;
 
-import dev.oleander.web.job.Stage;
+import dev.oleander.web.job.store.Stage;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import org.springframework.web.util.UriUtils;

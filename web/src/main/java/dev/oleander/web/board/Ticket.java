@@ -1,7 +1,7 @@
 package dev.oleander.web.board;
 
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.Job;
+import dev.oleander.web.job.store.Job;
 import java.time.Duration;
 import java.time.Instant;
 

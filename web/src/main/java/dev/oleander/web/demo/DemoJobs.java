@@ -2,9 +2,9 @@ package dev.oleander.web.demo;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.web.account.SignedIn;
-import dev.oleander.web.job.JobDocument;
 import dev.oleander.web.job.JobService;
-import dev.oleander.web.job.Upload;
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.source.Upload;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;

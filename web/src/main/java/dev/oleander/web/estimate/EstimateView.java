@@ -2,7 +2,7 @@ package dev.oleander.web.estimate;
 
 import dev.oleander.price.Estimate;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.JobDocument;
+import dev.oleander.web.job.document.JobDocument;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;

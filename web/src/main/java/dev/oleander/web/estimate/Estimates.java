@@ -7,8 +7,8 @@ import dev.oleander.price.Estimate;
 import dev.oleander.progress.CancelledException;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.account.SignedIn;
-import dev.oleander.web.job.JobComputer;
 import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.result.JobComputer;
 import dev.oleander.web.load.Caller;
 import dev.oleander.web.load.Waiters;
 import dev.oleander.web.longwork.WorkKind;
@@ -83,7 +83,7 @@ public class Estimates implements WorkKind {
     /**
      * What is known of the present state of a job; begins with what is not.
      *
-     * @throws dev.oleander.web.job.NotFoundException when there is no such job
+     * @throws dev.oleander.web.job.document.NotFoundException when there is no such job
      */
     public Told ask(long job, int quantity, SignedIn who) {
         Works.Wish wish = wish(job, quantity, jobs.present(job), who);

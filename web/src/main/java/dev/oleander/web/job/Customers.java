@@ -2,6 +2,8 @@ package dev.oleander.web.job;
 
 import dev.oleander.drawing.read.PurposeRules;
 import dev.oleander.quantity.LengthUnit;
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.document.ShapeChoices;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;

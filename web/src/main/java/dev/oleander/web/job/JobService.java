@@ -1,6 +1,21 @@
 package dev.oleander.web.job;
 
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.document.DocumentJson;
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.document.ShapeChoices;
+import dev.oleander.web.job.document.StaleEditException;
+import dev.oleander.web.job.planning.Planning;
+import dev.oleander.web.job.result.JobComputer;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.result.Revisions;
+import dev.oleander.web.job.source.BroughtFiles;
+import dev.oleander.web.job.source.Upload;
+import dev.oleander.web.job.store.Job;
+import dev.oleander.web.job.store.JobStep;
+import dev.oleander.web.job.store.JobStore;
 import dev.oleander.work.Work;
 import java.time.Duration;
 import java.util.List;

@@ -1,5 +1,9 @@
 package dev.oleander.web.job;
 
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.planning.Planning;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.store.Stage;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,5 +1,7 @@
 package dev.oleander.web.job;
 
+import dev.oleander.web.job.planning.Planning;
+import dev.oleander.web.job.store.JobRepository;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

@@ -3,6 +3,8 @@ package dev.oleander.web.job;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.recipe.ShopRecipes;
 import dev.oleander.work.Kinds;
 import dev.oleander.work.Work;
 import org.springframework.stereotype.Component;

@@ -2,6 +2,10 @@ package dev.oleander.web.job;
 
 import dev.oleander.plan.RunRules;
 import dev.oleander.plan.stop.Stop;
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import dev.oleander.web.job.store.Stage;
 import java.util.List;
 
 /**

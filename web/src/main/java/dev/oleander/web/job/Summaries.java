@@ -1,5 +1,11 @@
 package dev.oleander.web.job;
 
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.planning.Planning;
+import dev.oleander.web.job.result.JobComputer;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.store.Job;
+import dev.oleander.web.job.store.Released;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;

@@ -9,7 +9,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.Books;
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

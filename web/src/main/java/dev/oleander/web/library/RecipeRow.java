@@ -6,7 +6,7 @@ import dev.oleander.plan.Recipe;
 import dev.oleander.quantity.Named;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.value.Value;
-import dev.oleander.web.job.ShopRecipe;
+import dev.oleander.web.job.recipe.ShopRecipe;
 import dev.oleander.work.Work;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -4,7 +4,7 @@ import dev.oleander.proof.ProofRule;
 import dev.oleander.proof.Prover;
 import dev.oleander.proof.RuleHelp;
 import dev.oleander.web.account.SignedIn;
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
 import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;

@@ -12,7 +12,7 @@ import dev.oleander.proof.ProgramComparison;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.format.Formats;
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.load.WorkingMemory;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;

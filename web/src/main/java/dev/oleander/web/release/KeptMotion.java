@@ -2,7 +2,7 @@ package dev.oleander.web.release;
 
 import dev.oleander.motion.MotionJson;
 import dev.oleander.motion.Program;
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

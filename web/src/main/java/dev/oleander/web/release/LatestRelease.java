@@ -1,7 +1,7 @@
 package dev.oleander.web.release;
 
-import dev.oleander.web.job.DocumentJson;
-import dev.oleander.web.job.Released;
+import dev.oleander.web.job.document.DocumentJson;
+import dev.oleander.web.job.store.Released;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;

@@ -5,7 +5,7 @@ import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.Work;
 import java.util.List;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package dev.oleander.web.release;
 
 import dev.oleander.motion.PathDxf;
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;

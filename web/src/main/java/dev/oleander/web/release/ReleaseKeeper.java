@@ -48,7 +48,8 @@ class ReleaseKeeper {
      *
      * @param revision that is written into the program
      * @return empty when another release got that revision since the program was written
-     * @throws dev.oleander.web.job.StaleEditException when the job was changed since it was read
+     * @throws dev.oleander.web.job.document.StaleEditException when the job was changed since it
+     *     was read
      */
     @Transactional
     public Optional<Release> keep(

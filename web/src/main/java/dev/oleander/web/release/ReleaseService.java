@@ -19,15 +19,15 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.format.SavedFormat;
-import dev.oleander.web.job.DocumentJson;
-import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.job.NotFoundException;
-import dev.oleander.web.job.ProgramText;
-import dev.oleander.web.job.RefusedEditException;
-import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StageReport;
+import dev.oleander.web.job.document.DocumentJson;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.result.ProgramText;
+import dev.oleander.web.job.store.Stage;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -200,7 +200,7 @@ public class ReleaseService {
      * Proves, writes, reads back, compares and keeps.
      *
      * @param seenStep step of the job that the person saw; null: not checked
-     * @throws dev.oleander.web.job.StaleEditException when it is not the present one
+     * @throws dev.oleander.web.job.document.StaleEditException when it is not the present one
      * @throws ReleaseRefusedException when a finding stands against it, the text differs from the
      *     plan, or the wish cannot be
      */

@@ -13,7 +13,7 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Origin;
 import dev.oleander.motion.Program;
 import dev.oleander.web.format.Formats;
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

@@ -12,7 +12,7 @@ import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.DrillHole;
 import dev.oleander.plan.stop.Stop;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.paper.SvgPaths;
 import java.util.ArrayList;
 import java.util.List;

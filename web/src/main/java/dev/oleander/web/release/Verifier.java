@@ -1,6 +1,6 @@
 package dev.oleander.web.release;
 
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.load.TooBusyException;
 import dev.oleander.web.seal.SealChain;
 import java.util.ArrayList;

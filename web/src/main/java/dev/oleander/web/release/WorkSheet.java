@@ -3,7 +3,7 @@ package dev.oleander.web.release;
 import dev.oleander.geometry.Segment;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.Work;
 import java.util.List;
 import java.util.Map;

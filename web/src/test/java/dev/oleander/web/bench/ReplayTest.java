@@ -7,7 +7,7 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Timeline;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.job.Planning;
+import dev.oleander.web.job.planning.Planning;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

@@ -3,8 +3,8 @@ package dev.oleander.web.board;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.web.WebTest;
-import dev.oleander.web.job.JobNames;
-import dev.oleander.web.job.Stage;
+import dev.oleander.web.job.document.JobNames;
+import dev.oleander.web.job.store.Stage;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;

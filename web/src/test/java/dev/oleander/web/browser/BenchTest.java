@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.results.Results;
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
-import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.document.OrderField;
 import dev.oleander.web.release.ReleaseService;
 import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.List;
@@ -142,7 +142,7 @@ class BenchTest extends BrowserTest {
         jobs.edit(
                 job,
                 "quantity",
-                b -> dev.oleander.web.job.OrderField.QUANTITY.set(b.document(), "3"),
+                b -> dev.oleander.web.job.document.OrderField.QUANTITY.set(b.document(), "3"),
                 person("anselm"));
         browser.set("#j-thickness", "8");
         browser.until(b -> !b.all("#slip .notice").isEmpty());

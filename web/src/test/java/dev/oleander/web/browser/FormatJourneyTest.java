@@ -3,7 +3,7 @@ package dev.oleander.web.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.web.format.Formats;
-import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.document.OrderField;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.support.ui.Select;

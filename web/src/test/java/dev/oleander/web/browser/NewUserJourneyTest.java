@@ -3,8 +3,8 @@ package dev.oleander.web.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import dev.oleander.web.job.Stage;
 import dev.oleander.web.job.StageView;
+import dev.oleander.web.job.store.Stage;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;

@@ -3,7 +3,7 @@ package dev.oleander.web.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.web.api.ApiClient;
-import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.document.OrderField;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
 import java.nio.file.Files;

@@ -6,7 +6,7 @@ import dev.oleander.price.Estimate;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
-import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.document.OrderField;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.List;

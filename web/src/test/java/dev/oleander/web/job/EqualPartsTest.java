@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.document.Scope;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;

@@ -6,6 +6,8 @@ import com.zaxxer.hikari.HikariDataSource;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
+import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.store.JobRepository;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;

@@ -6,7 +6,12 @@ import static org.mockito.Mockito.spy;
 
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.web.WebTest;
-import dev.oleander.web.job.Planning.State;
+import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.SheetField;
+import dev.oleander.web.job.planning.Planning;
+import dev.oleander.web.job.planning.Planning.State;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.store.Stage;
 import dev.oleander.web.release.ReleaseService;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,6 @@
 package dev.oleander.web.job;
 
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.wire.WireRun;
 import dev.oleander.work.wire.plan.WirePlan;
 import java.util.Optional;

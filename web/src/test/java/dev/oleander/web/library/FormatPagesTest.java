@@ -8,7 +8,7 @@ import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.format.FormatRefusedException;
 import dev.oleander.web.format.Formats;
-import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.document.OrderField;
 import dev.oleander.web.release.ReleaseService;
 import java.net.http.HttpResponse;
 import java.util.HashMap;

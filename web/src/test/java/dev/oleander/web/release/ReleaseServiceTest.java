@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.web.WebTest;
-import dev.oleander.web.job.NotFoundException;
-import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.document.OrderField;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.web.WebTest;
 import dev.oleander.web.api.ApiClient;
-import dev.oleander.web.job.OrderField;
+import dev.oleander.web.job.document.OrderField;
 import dev.oleander.web.seal.SealSettings;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -8,7 +8,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.Books;
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.library.BookPage;
 import dev.oleander.web.library.BookProblem;
 import dev.oleander.work.sheet.book.WaterjetBook;

@@ -17,7 +17,7 @@ import dev.oleander.web.bench.SlipRow.Note;
 import dev.oleander.web.bench.SlipRow.Tools;
 import dev.oleander.web.bench.SlipSection;
 import dev.oleander.web.bench.WorkPages;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.sheet.SheetCutting;
 import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.choice.StopChoice;

@@ -8,7 +8,7 @@ import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.release.WorkSheet;
 import dev.oleander.work.sheet.SheetCutting;
 import dev.oleander.work.sheet.book.CutRow;

@@ -5,7 +5,7 @@ import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.plan.stop.Stop;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.wire.WireRun;
 import dev.oleander.work.wire.book.WireUnit;
 import dev.oleander.work.wire.choice.WireKind;

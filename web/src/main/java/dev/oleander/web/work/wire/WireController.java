@@ -2,9 +2,9 @@ package dev.oleander.web.work.wire;
 
 import static dev.oleander.work.wire.WireCutting.WIRE;
 
-import dev.oleander.web.job.JobResult;
 import dev.oleander.web.job.JobService;
-import dev.oleander.web.job.NotFoundException;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.wire.WireRun;
 import dev.oleander.work.wire.cut.StartHole;
 import dev.oleander.work.wire.cut.StartHoleList;

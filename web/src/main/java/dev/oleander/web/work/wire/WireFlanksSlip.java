@@ -14,7 +14,7 @@ import dev.oleander.web.bench.SlipRow.Fold;
 import dev.oleander.web.bench.SlipRow.Note;
 import dev.oleander.web.bench.SlipRow.Own;
 import dev.oleander.web.bench.SlipRow.Tools;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.wire.WireStop;
 import dev.oleander.work.wire.choice.TaperChoice;
 import dev.oleander.work.wire.choice.UpperChoice;

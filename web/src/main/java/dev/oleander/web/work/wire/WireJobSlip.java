@@ -11,7 +11,7 @@ import dev.oleander.web.bench.SlipRow.Fold;
 import dev.oleander.web.bench.SlipRow.Note;
 import dev.oleander.web.bench.SlipRow.Own;
 import dev.oleander.web.bench.Unattended;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.wire.WireRun;
 import dev.oleander.work.wire.choice.WireChoices;
 import java.util.ArrayList;

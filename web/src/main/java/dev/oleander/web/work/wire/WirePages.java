@@ -6,7 +6,7 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.bench.EditError;
 import dev.oleander.web.bench.SlipSection;
 import dev.oleander.web.bench.WorkPages;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.wire.WireCutting;
 import dev.oleander.work.wire.WireRun;
 import java.util.List;

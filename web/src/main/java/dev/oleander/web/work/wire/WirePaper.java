@@ -4,7 +4,7 @@ import static dev.oleander.work.wire.WireCutting.WIRE;
 
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
-import dev.oleander.web.job.JobResult;
+import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.release.WorkSheet;
 import dev.oleander.work.wire.WireCutting;
 import dev.oleander.work.wire.WireRun;

@@ -1,0 +1,59 @@
+package dev.oleander.web.job.document;
+
+import dev.oleander.plan.Choices;
+import dev.oleander.plan.bed.SheetChoices;
+import dev.oleander.web.seal.Hashes;
+import dev.oleander.work.Kinds;
+import dev.oleander.work.Work;
+import java.util.HashMap;
+import java.util.Map;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Documents as JSON, always in the same order, so that equal documents have equal text. */
+public final class DocumentJson {
+
+    private static final JsonMapper MAPPER =
+            JsonMapper.builder().enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
+
+    private DocumentJson() {}
+
+    public static String write(JobDocument document) {
+        return MAPPER.writeValueAsString(document);
+    }
+
+    /** A document of this version or of an earlier one. */
+    public static JobDocument read(String json) {
+        return read(MAPPER.readTree(json));
+    }
+
+    /** See {@link #read(String)}. */
+    public static JobDocument read(JsonNode json) {
+        ObjectNode document = EarlierDocuments.presentForm((ObjectNode) json);
+        Map<String, Choices<?, ?>> work = new HashMap<>();
+        for (Map.Entry<String, JsonNode> of : document.path("work").properties()) {
+            Work<?, ?> kind = Kinds.find(of.getKey()).orElseThrow();
+            work.put(kind.word(), MAPPER.treeToValue(of.getValue(), kind.choices()));
+        }
+        return new JobDocument(
+                MAPPER.treeToValue(document.get("order"), JobDocument.Order.class),
+                MAPPER.treeToValue(document.get("shape"), ShapeChoices.class),
+                MAPPER.treeToValue(document.get("sheet"), SheetChoices.class),
+                MAPPER.convertValue(
+                        document.path("acceptances"), new TypeReference<Map<String, String>>() {}),
+                work);
+    }
+
+    /** Whether a document has an earlier form that can be read. */
+    public static boolean isEarlier(JsonNode json) {
+        return EarlierDocuments.isSideBySide(json) || EarlierDocuments.hasRecipes(json);
+    }
+
+    /** SHA-256 of the document, in hexadecimal. */
+    public static String fingerprint(JobDocument document) {
+        return Hashes.sha256(write(document));
+    }
+}

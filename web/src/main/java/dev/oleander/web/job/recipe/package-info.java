@@ -1,0 +1,2 @@
+/** Recipes of the shop. */
+package dev.oleander.web.job.recipe;

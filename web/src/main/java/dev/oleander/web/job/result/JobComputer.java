@@ -1,0 +1,152 @@
+package dev.oleander.web.job.result;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import dev.oleander.dialect.Dialect;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.price.PriceList;
+import dev.oleander.progress.Progress;
+import dev.oleander.proof.Prover;
+import dev.oleander.web.book.Books;
+import dev.oleander.web.format.Formats;
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.document.ShapeChoices;
+import dev.oleander.web.job.source.BroughtFiles;
+import dev.oleander.web.load.WorkingMemory;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Computes what follows from documents and keeps the latest results. */
+@Component
+public class JobComputer {
+
+    /** The weight of a result is its stops, of a reading its segments. */
+    private static final int LEAST_WEIGHT = 200;
+
+    /** Bytes that a stop with its motion and its findings takes, roughly. */
+    private static final int BYTES_OF_STOP = 20_000;
+
+    private static final int MOST_SEGMENTS = 1_000_000;
+
+    /** What a shape follows from; formulas of drawing know the thickness, mm. */
+    private record ShapeKey(ShapeChoices choices, double thickness) {}
+
+    /** What a result follows from. */
+    private record ResultKey(JobDocument document, long books, long formats) {}
+
+    private final BroughtFiles files;
+    private final WorkingMemory memory;
+    private final MachineLibrary machines;
+    private final Books books;
+    private final Formats formats;
+    private final LatestPlans plans = new LatestPlans();
+    private final Prover prover;
+    private final PriceList prices;
+    private final Cache<ResultKey, JobResult> results =
+            Caffeine.newBuilder()
+                    .maximumWeight(Runtime.getRuntime().maxMemory() / 2 / BYTES_OF_STOP)
+                    .weigher((ResultKey key, JobResult result) -> weight(result))
+                    .build();
+
+    /** Those that somebody still holds, first of all those that are being planned. */
+    private final Cache<ResultKey, JobResult> held = Caffeine.newBuilder().weakValues().build();
+
+    /** By document without its names; held by the results that share them. */
+    private final Cache<ResultKey, JobResult> works = Caffeine.newBuilder().weakValues().build();
+
+    private final Cache<ShapeKey, Shape> shapes =
+            Caffeine.newBuilder()
+                    .maximumWeight(MOST_SEGMENTS)
+                    .weigher(
+                            (ShapeKey key, Shape s) ->
+                                    100 + s.reading().drawing().entities().size())
+                    .build();
+
+    JobComputer(
+            BroughtFiles files,
+            MachineLibrary machines,
+            Books books,
+            Formats formats,
+            Prover prover,
+            PriceList prices,
+            WorkingMemory memory) {
+        this.memory = memory;
+        this.prices = prices;
+        this.files = files;
+        this.machines = machines;
+        this.books = books;
+        this.formats = formats;
+        this.prover = prover;
+    }
+
+    /**
+     * @throws dev.oleander.drawing.DrawingException when a file cannot be read
+     * @throws NotFoundException when the machine is not known
+     */
+    public JobResult result(JobDocument document) {
+        return results.get(key(document), key -> held.get(key, this::shared));
+    }
+
+    /** Who renames a job does not have it planned anew. */
+    private JobResult shared(ResultKey key) {
+        ResultKey work = new ResultKey(key.document().unnamed(), key.books(), key.formats());
+        return works.get(work, unknown -> compute(unknown.document())).sharedBy(key.document());
+    }
+
+    /** Copies times features: what is not known before the plan is made. */
+    private static int weight(JobResult result) {
+        return (int) Math.min(1_000_000, LEAST_WEIGHT + result.expectedStops());
+    }
+
+    /** The result of a document when there is one already. */
+    public Optional<JobResult> known(JobDocument document) {
+        return Optional.ofNullable(held.getIfPresent(key(document)));
+    }
+
+    /** Changes when a cut book or a format does. */
+    public String dataVersion() {
+        return books.version() + "." + formats.version();
+    }
+
+    private ResultKey key(JobDocument document) {
+        return new ResultKey(document, books.version(), formats.version());
+    }
+
+    private JobResult compute(JobDocument document) {
+        Machine machine =
+                machines.find(document.machine())
+                        .orElseThrow(() -> NotFoundException.machine(document.machine(), machines));
+        Dialect dialect = formats.find(machine.dialect()).orElseThrow();
+        double density =
+                prices.find(document.material()).map(PriceList.Material::density).orElse(0.0);
+        return new JobResult(
+                document,
+                new JobResult.Data(machine, books.of(machine), dialect),
+                shape(document),
+                prover,
+                plans,
+                density);
+    }
+
+    private Shape shape(JobDocument document) {
+        return shape(document, Progress.NONE);
+    }
+
+    private Shape shape(JobDocument document, Progress progress) {
+        ShapeKey key = new ShapeKey(document.shape(), document.thickness().value());
+        ShapeReader reader = new ShapeReader(files, memory);
+        return shapes.get(key, k -> reader.read(k.choices(), k.thickness(), progress));
+    }
+
+    /**
+     * Reads the drawings of a document, unless that was done before.
+     *
+     * @throws dev.oleander.drawing.DrawingException when a file cannot be read
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    public void read(JobDocument document, Progress progress) {
+        shape(document, progress);
+    }
+}

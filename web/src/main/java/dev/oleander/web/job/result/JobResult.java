@@ -1,0 +1,330 @@
+package dev.oleander.web.job.result;
+
+import dev.oleander.book.Book;
+import dev.oleander.book.BookRow;
+import dev.oleander.dialect.Dialect;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.machine.Machine;
+import dev.oleander.material.Leftover;
+import dev.oleander.material.MaterialState;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Choice;
+import dev.oleander.plan.Choices;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.RunChoices;
+import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.progress.Once;
+import dev.oleander.progress.Progress;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.Proof;
+import dev.oleander.proof.Prover;
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.seal.Hashes;
+import dev.oleander.work.Kinds;
+import dev.oleander.work.Plan;
+import dev.oleander.work.Task;
+import dev.oleander.work.Work;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * What follows from a document, each part computed when it is first asked for; who asks for a part
+ * that is being computed waits for it. Thread-safe.
+ */
+public final class JobResult {
+
+    /** How much of the work is done when there is a plan, and only the proof is left. */
+    public static final double PLANNED_SHARE = 0.65;
+
+    private final JobDocument document;
+    private final Machine machine;
+    private final Book<?> book;
+    private final Dialect dialect;
+    private final Shape shape;
+    private final double density;
+    private final Work<?, ?> kind;
+    private final Once<Plan> plan;
+    private final Once<Proof> proof;
+    private final Reached reached;
+
+    /** How much of it is there. */
+    private enum State {
+        NEW,
+        PLANNED,
+        PROVED,
+        REFUSED
+    }
+
+    /** How far all that share the same work have come. */
+    private static final class Reached {
+        private volatile State state = State.NEW;
+        private volatile String refusal = "";
+    }
+
+    /**
+     * @param data book and format of the machine
+     * @param density of the material, kg/m3; 0 when nobody knows
+     */
+    JobResult(
+            JobDocument document,
+            Data data,
+            Shape shape,
+            Prover prover,
+            LatestPlans plans,
+            double density) {
+        this.document = document;
+        this.machine = data.machine();
+        this.book = data.book();
+        this.dialect = data.dialect();
+        this.shape = shape;
+        this.density = density;
+        this.kind = Kinds.of(machine);
+        this.plan =
+                new Once<>(
+                        progress ->
+                                plans.plan(
+                                        shape, machine, earlier -> plan(kind, earlier, progress)));
+        this.proof =
+                new Once<>(
+                        progress ->
+                                prover.prove(
+                                        plan().proofInput(), document.acceptances(), progress));
+        this.reached = new Reached();
+    }
+
+    private JobResult(JobDocument document, JobResult other) {
+        this.document = document;
+        this.machine = other.machine;
+        this.book = other.book;
+        this.dialect = other.dialect;
+        this.shape = other.shape;
+        this.density = other.density;
+        this.kind = other.kind;
+        this.plan = other.plan;
+        this.proof = other.proof;
+        this.reached = other.reached;
+    }
+
+    /** The machine with what it works by and what is written for it. */
+    record Data(Machine machine, Book<?> book, Dialect dialect) {}
+
+    /**
+     * The same for a document that differs only in what nothing is computed from; all that is
+     * computed for one of them is there for the other.
+     */
+    JobResult sharedBy(JobDocument other) {
+        return new JobResult(other, this);
+    }
+
+    /**
+     * Plans and proves, unless that was done before.
+     *
+     * @param planned is told when there is a plan, before it is proved
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    public void complete(Progress progress, Runnable planned) {
+        try {
+            plan.get(progress.within(0, 0.6)).timeline(progress.within(0.6, PLANNED_SHARE));
+            reached.state = State.PLANNED;
+            planned.run();
+            proof.get(progress.within(PLANNED_SHARE, 1));
+            reached.state = State.PROVED;
+        } catch (PlanException unusable) {
+            reached.refusal = unusable.getMessage();
+            reached.state = State.REFUSED;
+        }
+    }
+
+    /**
+     * Plans, and computes how long it takes, unless that was done before.
+     *
+     * @throws PlanException when there can be no plan
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    public void plan(Progress progress) {
+        plan.get(progress.within(0, 0.9)).timeline(progress.within(0.9, 1));
+    }
+
+    private <C extends Choices<C, S>, S extends Choice<S>> Plan plan(
+            Work<C, S> of, Optional<Plan> earlier, Progress progress) {
+        return of.plan(task(of), earlier, progress);
+    }
+
+    /** What the plan is made for. */
+    public <C extends Choices<C, S>, S extends Choice<S>> Task<C> task(Work<C, S> of) {
+        Task.Order order =
+                new Task.Order(
+                        document.material(),
+                        document.thickness().value(),
+                        document.quantity(),
+                        density);
+        return new Task<>(machine, book, reading(), order, document.sheet(), document.choices(of));
+    }
+
+    /** What kind of work it is. */
+    public Work<?, ?> kind() {
+        return kind;
+    }
+
+    /** Whether it is a kind of work. */
+    public boolean is(Work<?, ?> other) {
+        return kind.word().equals(other.word());
+    }
+
+    /** What was decided about the run. */
+    public RunChoices runChoices() {
+        return document.choices(kind).run();
+    }
+
+    /** How much planning is to be expected, in stops on a sheet. */
+    public long expectedWork() {
+        return kind.effort() * expectedStops();
+    }
+
+    /** How many stops there will be about: features times copies. */
+    long expectedStops() {
+        return (long) reading().features().size() * document.quantity();
+    }
+
+    /** Whether nothing is left to compute, be it that there is no plan. */
+    public boolean isComplete() {
+        return reached.state == State.PROVED || reached.state == State.REFUSED;
+    }
+
+    /** Whether there is a plan; its proof may still be under way. */
+    public boolean isPlanned() {
+        return reached.state == State.PLANNED || reached.state == State.PROVED;
+    }
+
+    /** Whether the plan is proved. */
+    public boolean isProved() {
+        return reached.state == State.PROVED;
+    }
+
+    /** What the proof found; nothing while it is under way. */
+    public List<Finding> findings() {
+        return isProved() ? proof().findings() : List.of();
+    }
+
+    /** Why there can be no plan; empty when there is one or it is being made. */
+    public String refusal() {
+        return reached.refusal;
+    }
+
+    public JobDocument document() {
+        return document;
+    }
+
+    public Machine machine() {
+        return machine;
+    }
+
+    public Book<?> book() {
+        return book;
+    }
+
+    public Dialect dialect() {
+        return dialect;
+    }
+
+    public Shape shape() {
+        return shape;
+    }
+
+    public Reading reading() {
+        return shape.reading();
+    }
+
+    /**
+     * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
+     */
+    public Plan plan() {
+        return plan.get(Progress.NONE);
+    }
+
+    /**
+     * The plan with what its kind of work has besides; empty when it is another.
+     *
+     * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
+     */
+    public <P extends Plan> Optional<P> own(Class<P> type) {
+        return Optional.of(plan()).filter(type::isInstance).map(type::cast);
+    }
+
+    /** See {@link #plan()}. */
+    public Run run() {
+        return plan().run();
+    }
+
+    public Timeline timeline() {
+        return plan().timeline(Progress.NONE);
+    }
+
+    /** Which pieces come free, and when. */
+    public MaterialState material() {
+        return plan().material();
+    }
+
+    /** Where the parts differ from the drawing in the end. */
+    public List<Leftover> remains() {
+        return plan().remains();
+    }
+
+    public Proof proof() {
+        return proof.get(Progress.NONE);
+    }
+
+    /** Machine time of one copy, money; the hourly rate is that of the machine. */
+    public double pricePerPart() {
+        int placed = Math.max(1, run().layout().placed());
+        return machine.hourlyRate() * timeline().total() / 3600 / placed;
+    }
+
+    /** SHA-256 of the cutting data that the run uses, in hexadecimal. */
+    public String dataFingerprint() {
+        return Hashes.sha256(
+                JsonMapper.shared()
+                        .writeValueAsString(dataInUse())
+                        .getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Rows of the cut book that the run uses. */
+    public List<? extends BookRow> dataInUse() {
+        return plan().dataInUse();
+    }
+
+    public Map<String, Stop> stops() {
+        return run().stops().stream().collect(Collectors.toMap(Stop::id, Function.identity()));
+    }
+
+    /**
+     * Stops of the run by their ids, in the order in which they are named.
+     *
+     * @throws RefusedEditException when none is named
+     * @throws NotFoundException when there is no such stop
+     */
+    public List<Stop> requireStops(List<String> ids) {
+        if (ids.isEmpty()) {
+            throw new RefusedEditException("No stop is selected.");
+        }
+        Map<String, Stop> stops = stops();
+        List<Stop> found = new ArrayList<>();
+        for (String id : ids) {
+            Stop stop = stops.get(id);
+            if (stop == null) {
+                throw NotFoundException.stop(id);
+            }
+            found.add(stop);
+        }
+        return found;
+    }
+}

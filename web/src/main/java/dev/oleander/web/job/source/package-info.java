@@ -1,0 +1,2 @@
+/** The drawing files that jobs are made of, as people bring them. */
+package dev.oleander.web.job.source;

@@ -1,0 +1,2 @@
+/** Jobs and their steps in the database. */
+package dev.oleander.web.job.store;
