@@ -35,8 +35,13 @@ public interface Plan {
         return false;
     }
 
-    /** Where the copies of the drawing lie, in the order of their numbers. */
+    /** Where the copies of the drawing lie, in the order of their numbers, which have no gaps. */
     List<Placement> copies();
+
+    /** How many of what the job asks for come of it. */
+    default int made() {
+        return run().layout().placed();
+    }
 
     /** What of its run must come before what. */
     RunRules rules();

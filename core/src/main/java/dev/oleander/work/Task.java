@@ -5,6 +5,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Choices;
+import dev.oleander.plan.bed.SetUp;
 import dev.oleander.plan.bed.SheetChoices;
 import java.util.Map;
 import java.util.TreeMap;
@@ -36,7 +37,25 @@ public record Task<C extends Choices<C, ?>>(
      *
      * @param thickness of the material, mm
      * @param quantity copies of the drawing
+     * @param firstCopy number of the first of them
      * @param density of the material, kg/m3; 0 when nobody knows
      */
-    public record Order(String material, double thickness, int quantity, double density) {}
+    public record Order(
+            String material, double thickness, int quantity, int firstCopy, double density) {
+
+        /** With copies that are numbered from 1. */
+        public Order(String material, double thickness, int quantity, double density) {
+            this(material, thickness, quantity, 1, density);
+        }
+
+        /** The part of it that is one set-up. */
+        public Order of(SetUp setUp) {
+            return new Order(material, thickness, setUp.copies(), setUp.firstCopy(), density);
+        }
+    }
+
+    /** The same for another order. */
+    public Task<C> with(Order other) {
+        return new Task<>(machine, book, reading, other, bed, choices);
+    }
 }

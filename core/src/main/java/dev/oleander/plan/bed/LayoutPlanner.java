@@ -36,12 +36,18 @@ public final class LayoutPlanner {
         this.kerf = kerf;
     }
 
+    /** The same with copies that are numbered from 1. */
+    public SheetLayout lay(Box part, int quantity) {
+        return lay(part, quantity, 1);
+    }
+
     /**
      * @param part box of the drawing, mm
      * @param quantity copies the job asks for
+     * @param firstCopy number of the first one
      * @throws PlanException when a size is not usable
      */
-    public SheetLayout lay(Box part, int quantity) {
+    public SheetLayout lay(Box part, int quantity, int firstCopy) {
         Transform turn = Transform.rotation(Math.toRadians(choices.turn().value()));
         Box turned = turnedBox(part, turn);
         double gap = kerf != null ? kerf : value(choices.gap(), defaultGap);
@@ -62,7 +68,8 @@ public final class LayoutPlanner {
                     boolean mirror = choices.mirrored() && column % 2 == 1;
                     placements.add(
                             new Placement(
-                                    placements.size() + 1, place(turn, turned, corner, mirror)));
+                                    firstCopy + placements.size(),
+                                    place(turn, turned, corner, mirror)));
                 }
             }
         }

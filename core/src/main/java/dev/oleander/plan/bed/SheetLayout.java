@@ -21,6 +21,10 @@ public record SheetLayout(
         double margin,
         List<KeepOut> keepOut) {
 
+    /** What is said where no copy was placed. */
+    public static final String NOTHING_FITS =
+            "No copy fits on the stock. Take a larger stock, a smaller margin, or turn the part.";
+
     public SheetLayout {
         keepOut = keepOut == null ? List.of() : List.copyOf(keepOut);
         placements = List.copyOf(placements);

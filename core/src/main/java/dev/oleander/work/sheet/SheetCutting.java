@@ -177,7 +177,10 @@ public final class SheetCutting implements Work<PlanChoices, StopChoice> {
         SheetPlanner planner = new SheetPlanner(task.machine(), (CutBook) task.book());
         SheetPlanner.Order order =
                 new SheetPlanner.Order(
-                        task.order().material(), task.order().thickness(), task.order().quantity());
+                        task.order().material(),
+                        task.order().thickness(),
+                        task.order().quantity(),
+                        task.order().firstCopy());
         Optional<SheetRun> before =
                 earlier.filter(SheetRun.class::isInstance).map(SheetRun.class::cast);
         SheetPlan plan =

@@ -196,6 +196,7 @@ public final class WireCutting implements Work<WireChoices, WireChoice> {
                         task.order().material(),
                         task.order().thickness(),
                         task.order().quantity(),
+                        task.order().firstCopy(),
                         task.order().density());
         return new WireRun(
                 task.reading(),

@@ -73,6 +73,11 @@ public final class WireRun implements Plan {
     }
 
     @Override
+    public int made() {
+        return plan.wholes();
+    }
+
+    @Override
     public RunRules rules() {
         return plan.order();
     }

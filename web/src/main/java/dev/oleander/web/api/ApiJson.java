@@ -145,6 +145,33 @@ final class ApiJson {
 
     record RunJson(String machine, String order, SecondsJson seconds, List<StopJson> stops) {}
 
+    /**
+     * A run of a job: one clamping of stock.
+     *
+     * @param count how often it is done, with a sheet each time
+     * @param copies numbers of the first and the last copy on the first of these sheets
+     * @param stock width and height, mm
+     * @param seconds of one sheet
+     */
+    record SetUpJson(
+            int number,
+            int count,
+            int[] copies,
+            double[] stock,
+            List<MadeJson> parts,
+            List<MissingJson> missing,
+            int stops,
+            SecondsJson seconds) {}
+
+    /**
+     * @param source id of the job that the part is of
+     * @param placed on all sheets of the run
+     */
+    record MadeJson(long source, String part, int placed) {}
+
+    /** What the job asks for and does not get. */
+    record MissingJson(String part, int count, String why) {}
+
     record MotionJson(List<MotionItem> items) {}
 
     record RuleJson(String id, String title, int checked, int findings) {}

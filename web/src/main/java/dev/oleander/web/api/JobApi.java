@@ -257,17 +257,19 @@ class JobApi {
                         id,
                         seen.number(),
                         "Values of " + stop,
-                        before ->
-                                valueEdits
-                                        .ofStops(
-                                                List.of(stop),
-                                                Scope.COPY,
-                                                ValuePatch.read(before, stop, values))
-                                        .apply(before),
+                        before -> changed(before.at(stop), stop, values),
                         who);
         seen.tell(job);
-        JobResult result = planned.complete(id, "run", patience);
+        JobResult result = planned.complete(id, "run", patience).at(stop);
         return ApiMapper.stop(result.stops().get(stop), result);
+    }
+
+    /**
+     * @param before the run that has the stop
+     */
+    private JobDocument changed(JobResult before, String stop, JsonNode values) {
+        Map<String, String> read = ValuePatch.read(before, stop, values);
+        return valueEdits.ofStops(List.of(stop), Scope.COPY, read).apply(before);
     }
 
     @GetMapping("/{id}/motion")

@@ -45,6 +45,40 @@ class BenchTest extends BrowserTest {
         browser.until(b -> b.all(".stop.selected").isEmpty());
     }
 
+    /** One pointing tool at a time, and one meaning of Escape. */
+    @Test
+    void anotherToolEndsTheOneBeforeAndEscapeEndsOneThingAfterTheOther() {
+        long job = makeJob("cleat_backing_plate", "Tools", 1);
+        browser.openStage(job, "cuts");
+        browser.selectStop("Outline");
+        browser.until(b -> !b.all("#put-tabs").isEmpty());
+        browser.click("#put-tabs");
+        assertThat(tool()).isEqualTo("point");
+        assertThat(pressed("#put-tabs")).isEqualTo("true");
+        browser.click("#tool-measure");
+        assertThat(tool()).isEqualTo("measure");
+        assertThat(pressed("#put-tabs")).isEqualTo("false");
+        assertThat(browser.text("#summary")).contains("click two places");
+        browser.click("#why-here");
+        browser.until(b -> "true".equals(pressed("#why-here")));
+        browser.keys(Keys.ESCAPE);
+        assertThat(tool()).as("the tool first").isEqualTo("select");
+        assertThat(pressed("#tool-measure")).isEqualTo("false");
+        browser.keys(Keys.ESCAPE);
+        assertThat(pressed("#why-here")).as("then what is shown").isEqualTo("false");
+        assertThat(browser.all(".stop.selected")).hasSize(1);
+        browser.keys(Keys.ESCAPE);
+        browser.until(b -> b.all(".stop.selected").isEmpty());
+    }
+
+    private String tool() {
+        return browser.find("#table").getDomAttribute("data-tool");
+    }
+
+    private String pressed(String css) {
+        return browser.find(css).getDomAttribute("aria-pressed");
+    }
+
     private double[] stopBox(String name) {
         var stop =
                 jobs

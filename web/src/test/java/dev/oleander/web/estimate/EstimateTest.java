@@ -1,12 +1,15 @@
 package dev.oleander.web.estimate;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.price.Estimate;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
 import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.load.CallerLeftException;
+import dev.oleander.web.load.Callers;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.List;
@@ -127,6 +130,31 @@ class EstimateTest extends WebTest {
         assertThat(api.prefer("respond-async").get(call).json())
                 .as("known now")
                 .isEqualTo(there.json());
+    }
+
+    @Test
+    void aComparisonEndsWhenItsCallerLeaves() throws Exception {
+        Thread caller =
+                new Thread(
+                        () -> {
+                            Callers.leaveWhen(() -> true);
+                            assertThatThrownBy(
+                                            () ->
+                                                    estimates.await(
+                                                            job,
+                                                            11,
+                                                            person("mira"),
+                                                            Duration.ofMinutes(1)))
+                                    .isInstanceOf(CallerLeftException.class);
+                        });
+        caller.start();
+        caller.join(30_000);
+        assertThat(caller.isAlive()).isFalse();
+        assertThat(
+                        sql.queryForList(
+                                "select state from long_work where id like ? and state in ('WAITING', 'RUNNING')",
+                                "estimate:%d/%%/11/%%".formatted(job)))
+                .isEmpty();
     }
 
     @Test

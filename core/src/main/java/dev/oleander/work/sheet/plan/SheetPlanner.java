@@ -22,8 +22,19 @@ public final class SheetPlanner {
         this.book = book;
     }
 
-    /** What the job asks for; thickness in mm. */
-    public record Order(String material, double thickness, int quantity) {}
+    /**
+     * What the job asks for.
+     *
+     * @param thickness of the material, mm
+     * @param firstCopy number of the first of the copies
+     */
+    public record Order(String material, double thickness, int quantity, int firstCopy) {
+
+        /** With copies that are numbered from 1. */
+        public Order(String material, double thickness, int quantity) {
+            this(material, thickness, quantity, 1);
+        }
+    }
 
     /**
      * The whole run. Stops that cannot be cut carry their refusal.

@@ -66,7 +66,10 @@ final class SheetWork {
         this.choices = task.choices();
         this.layout =
                 new LayoutPlanner(stock(task), defaultGap(task), kerfForCommonLines(task))
-                        .lay(task.reading().workBox(), task.order().quantity());
+                        .lay(
+                                task.reading().workBox(),
+                                task.order().quantity(),
+                                task.order().firstCopy());
         this.cuts = new CutLibrary(task);
     }
 

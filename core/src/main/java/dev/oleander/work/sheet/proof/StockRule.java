@@ -105,7 +105,7 @@ public final class StockRule implements SheetRule {
                             layout.stock().centre(),
                             0,
                             1,
-                            "No copy fits on the stock. Take a larger stock, a smaller margin, or turn the part."));
+                            SheetLayout.NOTHING_FITS));
         } else if (layout.left() > 0) {
             String sentence =
                     "%d of %d copies are on this sheet; %d do not fit."

@@ -22,6 +22,11 @@ public record WireCopy(
         return placement.copy();
     }
 
+    /** Whether it is one of the whole drawing, not of single contours. */
+    public boolean isWhole() {
+        return base == number();
+    }
+
     /** Whether both lie in the same piece of work, however it is turned to them. */
     public boolean isWith(WireCopy other) {
         return base == other.base;

@@ -11,6 +11,7 @@ import dev.oleander.work.wire.book.WireUnit;
  * @param material of the work
  * @param height of the work, mm
  * @param quantity copies of the drawing
+ * @param firstCopy number of the first of them
  * @param density of the material, kg/m3; 0 when nobody knows
  */
 public record WireTask(
@@ -19,7 +20,19 @@ public record WireTask(
         String material,
         double height,
         int quantity,
+        int firstCopy,
         double density) {
+
+    /** With copies that are numbered from 1. */
+    public WireTask(
+            Machine machine,
+            WireBook book,
+            String material,
+            double height,
+            int quantity,
+            double density) {
+        this(machine, book, material, height, quantity, 1, density);
+    }
 
     /**
      * What turning the work with the rotary axis costs.

@@ -57,7 +57,8 @@ final class WireLayout {
      */
     Laid lay(Reading reading, SheetChoices sheet) {
         Box box = reading.workBox();
-        SheetLayout grid = new LayoutPlanner(sheet, GAP).lay(box, task.quantity());
+        SheetLayout grid =
+                new LayoutPlanner(sheet, GAP).lay(box, task.quantity(), task.firstCopy());
         List<WireCopy> copies = wholes(grid.placements());
         if (!sets.isEmpty()) {
             addPunches(copies, box);
@@ -95,7 +96,8 @@ final class WireLayout {
             double angle = i * round.angle().value();
             Transform there =
                     round.indexed() ? first : first.then(RepeatChoice.turned(centre, angle));
-            copies.add(whole(new Placement(i + 1, there), round.indexed() ? angle : 0));
+            copies.add(
+                    whole(new Placement(task.firstCopy() + i, there), round.indexed() ? angle : 0));
         }
         return copies;
     }
@@ -117,7 +119,7 @@ final class WireLayout {
         for (WireCopy die : List.copyOf(copies)) {
             Transform there =
                     die.placement().transform().then(Transform.translation(new Point(aside, 0)));
-            Placement beside = new Placement(copies.size() + 1, there);
+            Placement beside = new Placement(task.firstCopy() + copies.size(), there);
             copies.add(new WireCopy(beside, sets, beside.copy(), true, die.turn()));
         }
     }
@@ -144,11 +146,11 @@ final class WireLayout {
                 });
     }
 
-    private static WireCopy copy(
+    private WireCopy copy(
             List<WireCopy> copies, WireCopy base, Set<String> there, RepeatChoice.Shift shift) {
         Transform transform = shift.transform().then(base.placement().transform());
         return new WireCopy(
-                new Placement(copies.size() + 1, transform),
+                new Placement(task.firstCopy() + copies.size(), transform),
                 there,
                 base.number(),
                 base.punches(),

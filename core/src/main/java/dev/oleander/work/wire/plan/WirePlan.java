@@ -47,11 +47,14 @@ public record WirePlan(
         surfaces = Map.copyOf(surfaces);
     }
 
-    /**
-     * @param number from 1
-     */
+    /** The copy with a number. */
     public WireCopy copy(int number) {
-        return copies.get(number - 1);
+        return copies.get(number - copies.get(0).number());
+    }
+
+    /** Copies of the whole drawing, punches of sets not counted. */
+    public int wholes() {
+        return (int) copies.stream().filter(WireCopy::isWhole).filter(c -> !c.punches()).count();
     }
 
     /** What happens at an entry of the run line. */

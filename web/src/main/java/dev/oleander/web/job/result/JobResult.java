@@ -13,6 +13,7 @@ import dev.oleander.plan.Choices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.bed.SetUp;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Once;
 import dev.oleander.progress.Progress;
@@ -25,6 +26,8 @@ import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.seal.Hashes;
 import dev.oleander.work.Kinds;
 import dev.oleander.work.Plan;
+import dev.oleander.work.PlannedRun;
+import dev.oleander.work.Runs;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
 import java.nio.charset.StandardCharsets;
@@ -52,9 +55,17 @@ public final class JobResult {
     private final Shape shape;
     private final double density;
     private final Work<?, ?> kind;
+    private final Prover prover;
     private final Once<Plan> plan;
+    private final Once<List<PlannedRun>> planned;
     private final Once<Proof> proof;
     private final Reached reached;
+
+    /** Results of runs after the first, once they are asked for; this one is that of the first. */
+    private final Once<List<JobResult>> later;
+
+    /** Which of the runs it is. */
+    private final int number;
 
     /** How much of it is there. */
     private enum State {
@@ -88,20 +99,30 @@ public final class JobResult {
         this.shape = shape;
         this.density = density;
         this.kind = Kinds.of(machine);
+        this.prover = prover;
         this.plan =
                 new Once<>(
                         progress ->
                                 plans.plan(
                                         shape, machine, earlier -> plan(kind, earlier, progress)));
-        this.proof =
-                new Once<>(
-                        progress ->
-                                prover.prove(
-                                        plan().proofInput(), document.acceptances(), progress));
+        this.planned = new Once<>(progress -> runs(kind, progress));
+        this.proof = new Once<>(progress -> proved(plan(), progress));
         this.reached = new Reached();
+        this.later = new Once<>(progress -> laterRuns());
+        this.number = 1;
     }
 
     private JobResult(JobDocument document, JobResult other) {
+        this(document, other, other.plan, other.proof, other.reached, other.number);
+    }
+
+    private JobResult(
+            JobDocument document,
+            JobResult other,
+            Once<Plan> plan,
+            Once<Proof> proof,
+            Reached reached,
+            int number) {
         this.document = document;
         this.machine = other.machine;
         this.book = other.book;
@@ -109,9 +130,64 @@ public final class JobResult {
         this.shape = other.shape;
         this.density = other.density;
         this.kind = other.kind;
-        this.plan = other.plan;
-        this.proof = other.proof;
-        this.reached = other.reached;
+        this.prover = other.prover;
+        this.plan = plan;
+        this.planned = other.planned;
+        this.proof = proof;
+        this.reached = reached;
+        this.later = other.later;
+        this.number = number;
+    }
+
+    private Proof proved(Plan of, Progress progress) {
+        return prover.prove(of.proofInput(), document.acceptances(), progress);
+    }
+
+    private <C extends Choices<C, S>, S extends Choice<S>> List<PlannedRun> runs(
+            Work<C, S> of, Progress progress) {
+        return Runs.of(of, task(of), plan(), progress);
+    }
+
+    private List<JobResult> laterRuns() {
+        return planned.get(Progress.NONE).stream()
+                .skip(1)
+                .map(
+                        run ->
+                                new JobResult(
+                                        document,
+                                        this,
+                                        new Once<>(progress -> run.plan()),
+                                        new Once<>(progress -> proved(run.plan(), progress)),
+                                        reached,
+                                        run.setUp().number()))
+                .toList();
+    }
+
+    /**
+     * The runs of the job, one for each set-up that its quantity needs; each is the whole job with
+     * another plan.
+     *
+     * @throws dev.oleander.plan.bed.PlanException when the stock or the rows are not usable
+     */
+    public List<JobResult> runs() {
+        List<JobResult> all = new ArrayList<>();
+        all.add(this);
+        // they are kept for all documents that nothing else follows from
+        later.get(Progress.NONE).forEach(run -> all.add(run.sharedBy(document)));
+        return List.copyOf(all);
+    }
+
+    /** The run that has a stop; the first one when none has. */
+    public JobResult at(String stop) {
+        return runs().stream()
+                .filter(run -> run.run().stop(stop).isPresent())
+                .findFirst()
+                .orElse(this);
+    }
+
+    /** The set-up that its plan is for. */
+    public SetUp setUp() {
+        return planned.get(Progress.NONE).get(number - 1).setUp();
     }
 
     /** The machine with what it works by and what is written for it. */
@@ -128,15 +204,18 @@ public final class JobResult {
     /**
      * Plans and proves, unless that was done before.
      *
-     * @param planned is told when there is a plan, before it is proved
+     * @param ready is told when there is a plan, before it is proved
      * @throws dev.oleander.progress.CancelledException when the progress says so
      */
-    public void complete(Progress progress, Runnable planned) {
+    public void complete(Progress progress, Runnable ready) {
         try {
-            plan.get(progress.within(0, 0.6)).timeline(progress.within(0.6, PLANNED_SHARE));
+            plan.get(progress.within(0, 0.5)).timeline(progress.within(0.5, 0.55));
+            planned.get(progress.within(0.55, PLANNED_SHARE))
+                    .forEach(run -> run.plan().timeline(Progress.NONE));
             reached.state = State.PLANNED;
-            planned.run();
-            proof.get(progress.within(PLANNED_SHARE, 1));
+            ready.run();
+            proof.get(progress.within(PLANNED_SHARE, 0.95));
+            later.get(Progress.NONE).forEach(run -> run.proof.get(progress.within(0.95, 1)));
             reached.state = State.PROVED;
         } catch (PlanException unusable) {
             reached.refusal = unusable.getMessage();

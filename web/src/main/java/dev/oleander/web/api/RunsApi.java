@@ -1,0 +1,91 @@
+package dev.oleander.web.api;
+
+import dev.oleander.drawing.read.Part;
+import dev.oleander.plan.bed.SetUp;
+import dev.oleander.plan.bed.SheetLayout;
+import dev.oleander.web.api.ApiJson.MadeJson;
+import dev.oleander.web.api.ApiJson.MissingJson;
+import dev.oleander.web.api.ApiJson.MotionJson;
+import dev.oleander.web.api.ApiJson.ProofJson;
+import dev.oleander.web.api.ApiJson.RunJson;
+import dev.oleander.web.api.ApiJson.SetUpJson;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.result.JobResult;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The runs of a job, one for each set-up that its quantity needs. */
+@RestController
+@RequestMapping("/api/jobs/{id}/runs")
+class RunsApi {
+
+    private final PlannedJobs planned;
+
+    RunsApi(PlannedJobs planned) {
+        this.planned = planned;
+    }
+
+    @GetMapping
+    List<SetUpJson> runs(@PathVariable long id, Patience patience) {
+        return planned.complete(id, "runs", patience).runs().stream()
+                .map(run -> setUp(id, run))
+                .toList();
+    }
+
+    /**
+     * @param number from 1
+     */
+    @GetMapping("/{number}")
+    RunJson run(@PathVariable long id, @PathVariable int number, Patience patience) {
+        return ApiMapper.run(of(id, number, "", patience));
+    }
+
+    @GetMapping("/{number}/motion")
+    MotionJson motion(@PathVariable long id, @PathVariable int number, Patience patience) {
+        return ApiMapper.motion(of(id, number, "/motion", patience).timeline());
+    }
+
+    @GetMapping("/{number}/proof")
+    ProofJson proof(@PathVariable long id, @PathVariable int number, Patience patience) {
+        return ApiMapper.proof(of(id, number, "/proof", patience).proof());
+    }
+
+    private JobResult of(long id, int number, String what, Patience patience) {
+        String asked = "runs/%d%s".formatted(number, what);
+        List<JobResult> runs = planned.complete(id, asked, patience).runs();
+        if (number < 1 || number > runs.size()) {
+            throw new NotFoundException(
+                    "Job %d has no run %d; it has %d.".formatted(id, number, runs.size()));
+        }
+        return runs.get(number - 1);
+    }
+
+    private static SetUpJson setUp(long job, JobResult result) {
+        SetUp setUp = result.setUp();
+        List<String> parts = result.reading().parts().stream().map(Part::id).toList();
+        boolean nothing = setUp.copies() == 0;
+        return new SetUpJson(
+                setUp.number(),
+                setUp.count(),
+                new int[] {setUp.firstCopy(), setUp.firstCopy() + setUp.copies() - 1},
+                new double[] {
+                    result.run().layout().stock().width(), result.run().layout().stock().height()
+                },
+                parts.stream().map(part -> new MadeJson(job, part, setUp.made())).toList(),
+                nothing
+                        ? parts.stream()
+                                .map(
+                                        part ->
+                                                new MissingJson(
+                                                        part,
+                                                        result.document().quantity(),
+                                                        SheetLayout.NOTHING_FITS))
+                                .toList()
+                        : List.of(),
+                result.run().stops().size(),
+                ApiMapper.seconds(result.timeline().seconds()));
+    }
+}
