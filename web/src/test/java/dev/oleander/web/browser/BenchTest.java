@@ -221,7 +221,7 @@ class BenchTest extends BrowserTest {
     }
 
     @Test
-    void noOtherPageHasASeriousFaultOfAccessibilityOrAnErrorInTheConsole() {
+    void noPageOfProgramsHasASeriousFaultOfAccessibilityOrAnErrorInTheConsole() {
         long job = makeJob("fairlead_base_gaps", "Accessible", 2);
         long released = releasedTwice();
         browser.signIn("anselm");
@@ -232,11 +232,19 @@ class BenchTest extends BrowserTest {
                         "/rules",
                         "/jobs/%d/release/changes?from=A&to=B".formatted(released),
                         "/jobs/%d/release".formatted(released),
+                        "/jobs/%d/estimate".formatted(job)));
+    }
+
+    @Test
+    void noPageOfBooksAndPeopleHasASeriousFaultOfAccessibilityOrAnErrorInTheConsole() {
+        browser.signIn("anselm");
+        assertAccessible(
+                List.of(
                         "/machines/teasel",
+                        "/machines/bracken?find=brass+0.25+tool+steel+10",
                         "/machines/yarrow?find=glass+10",
                         "/machines/teasel/rows/ms-6-standard",
                         "/recipes",
-                        "/jobs/%d/estimate".formatted(job),
                         "/account",
                         "/accounts",
                         "/trail",
