@@ -30,9 +30,7 @@ public final class Runs {
             double from = (double) runs.size() / setUps.size();
             Progress own = progress.within(from, (runs.size() + 1.0) / setUps.size());
             Plan plan =
-                    runs.isEmpty()
-                            ? first
-                            : kind.plan(task.with(task.order().of(setUp)), Optional.of(first), own);
+                    runs.isEmpty() ? first : kind.plan(task.rest(setUp), Optional.of(first), own);
             runs.add(new PlannedRun(setUp, plan));
         }
         return List.copyOf(runs);

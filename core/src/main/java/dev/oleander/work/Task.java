@@ -49,13 +49,13 @@ public record Task<C extends Choices<C, ?>>(
         }
 
         /** The part of it that is one set-up. */
-        public Order of(SetUp setUp) {
+        Order of(SetUp setUp) {
             return new Order(material, thickness, setUp.copies(), setUp.firstCopy(), density);
         }
     }
 
-    /** The same for another order. */
-    public Task<C> with(Order other) {
-        return new Task<>(machine, book, reading, other, bed, choices);
+    /** For a set-up after the first, which holds what is left of the quantity. */
+    public Task<C> rest(SetUp setUp) {
+        return new Task<>(machine, book, reading, order.of(setUp), bed.withoutRows(), choices);
     }
 }

@@ -16,6 +16,7 @@ import dev.oleander.progress.Progress;
 import dev.oleander.proof.Prover;
 import dev.oleander.quantity.Typed;
 import dev.oleander.work.sheet.SheetCutting;
+import dev.oleander.work.sheet.choice.OrderRule;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.choice.StopChoice;
 import dev.oleander.work.wire.WireCutting;
@@ -106,6 +107,40 @@ class RunsTest {
         }
     }
 
+    @Test
+    void rowsAndColumnsThatWereSetHoldForFullSheetsAndTheRestIsTheRest() {
+        Task<PlanChoices> task = task(11, PlanChoices.defaults());
+        SheetChoices.Grid twoByTwo =
+                new SheetChoices.Grid(Typed.of(0), Typed.of(2), Typed.of(2), null, null, false);
+        List<PlannedRun> runs =
+                runs(
+                        new Task<>(
+                                task.machine(),
+                                task.book(),
+                                task.reading(),
+                                task.order(),
+                                SHEET.withGrid(twoByTwo),
+                                task.choices()));
+        assertThat(runs)
+                .extracting(PlannedRun::setUp)
+                .containsExactly(new SetUp(1, 2, 1, 4), new SetUp(2, 1, 5, 3));
+        assertThat(runs.get(1).plan().copies()).hasSize(3);
+    }
+
+    @Test
+    void anOrderByHandOfTheFirstSheetDoesNotHinderTheOthers() {
+        List<String> ids =
+                runs(task(14, PlanChoices.defaults())).get(0).plan().run().stops().stream()
+                        .map(Stop::id)
+                        .toList();
+        PlanChoices byHand = PlanChoices.defaults().withOrder(OrderRule.BY_HAND);
+        byHand = byHand.withRun(byHand.run().inSequence(ids).withPins(List.of(ids.subList(0, 2))));
+        List<PlannedRun> runs = runs(task(14, byHand));
+        assertThat(runs.get(0).plan().run().stops()).extracting(Stop::id).isEqualTo(ids);
+        assertThat(runs.get(1).plan().run().stops()).hasSize(4);
+        assertThat(runs.get(1).plan().run().refused()).isEmpty();
+    }
+
     private static Stop lastStop(List<PlannedRun> runs) {
         List<Stop> stops = new ArrayList<>(runs.get(1).plan().run().stops());
         return stops.stream()
@@ -146,7 +181,14 @@ class RunsTest {
     }
 
     private static Plan alone(Task<WireChoices> task) {
-        Task.Order one = new Task.Order("tool steel", 40, 1, 7700);
-        return WireCutting.WIRE.plan(task.with(one), Optional.empty(), Progress.NONE);
+        Task<WireChoices> one =
+                new Task<>(
+                        task.machine(),
+                        task.book(),
+                        task.reading(),
+                        new Task.Order("tool steel", 40, 1, 7700),
+                        task.bed(),
+                        task.choices());
+        return WireCutting.WIRE.plan(one, Optional.empty(), Progress.NONE);
     }
 }

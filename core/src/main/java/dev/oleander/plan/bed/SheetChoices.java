@@ -100,6 +100,11 @@ public record SheetChoices(
         return of(stock(), zeroOf, anchor, grid, commonLines, heldAt, keepOut);
     }
 
+    /** For the rest of a quantity: as many rows as it needs, in the columns that were set. */
+    public SheetChoices withoutRows() {
+        return withGrid(new Grid(turn, null, columns, gap, margin, mirrored));
+    }
+
     public SheetChoices withCommonLines(boolean shared) {
         return of(stock(), zeroOf, anchor, grid(), shared, heldAt, keepOut);
     }

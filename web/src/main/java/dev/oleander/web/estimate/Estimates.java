@@ -32,8 +32,6 @@ public class Estimates implements WorkKind {
     /** The largest quantity that is compared. */
     public static final int MOST = 100_000;
 
-    private static final Duration LOOKS_EVERY = Duration.ofMillis(100);
-
     /** How long one who does not wait may take to come again. */
     private static final Duration REMEMBERED = Duration.ofMinutes(10);
 
@@ -113,8 +111,8 @@ public class Estimates implements WorkKind {
     /**
      * Waits until all are known, or nothing more will come.
      *
-     * @throws CallerLeftException when the caller does not wait any more; what nobody else wants
-     *     ends
+     * @throws dev.oleander.web.load.CallerLeftException when the caller does not wait any more;
+     *     what nobody else wants ends
      */
     public Told await(long job, int quantity, SignedIn who, Duration longest) {
         Works.Wish wish = wish(job, quantity, jobs.present(job), who);

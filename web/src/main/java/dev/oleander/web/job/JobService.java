@@ -228,6 +228,8 @@ public class JobService {
 
     /** The view of a state, which the board shows too from now on. */
     private JobView settled(JobStore.State state) {
+        // the board wants the plan, whether or not its caller waits for it
+        planning.known(wanted(state, computer.result(state.document())));
         JobView view = view(state);
         Job.Summary summary = summaries.of(view.result(), view.stages());
         boolean shown =

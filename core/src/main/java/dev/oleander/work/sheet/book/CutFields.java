@@ -12,15 +12,15 @@ import java.util.Map;
  */
 public final class CutFields {
 
-    public static final BookField<CutRow> MATERIAL =
+    private static final BookField<CutRow> MATERIAL =
             BookField.text("material", "Material", CutRow::material);
-    public static final BookField<CutRow> THICKNESS =
+    private static final BookField<CutRow> THICKNESS =
             BookField.above0("thickness", "Thickness", "mm", 400, CutRow::thickness);
-    public static final BookField<CutRow> QUALITY =
+    private static final BookField<CutRow> QUALITY =
             BookField.text("quality", "Quality", CutRow::quality);
-    public static final BookField<CutRow> KERF =
+    private static final BookField<CutRow> KERF =
             BookField.above0("kerf", "Kerf", "mm", 20, CutRow::kerf);
-    public static final BookField<CutRow> FEED =
+    private static final BookField<CutRow> FEED =
             BookField.above0("feed", "Feed", "mm/min", 100_000, CutRow::feed);
     private static final BookField<CutRow> MARK_FEED =
             BookField.above0("markFeed", "Feed for marking", "mm/min", 1e5, CutRow::markFeed);

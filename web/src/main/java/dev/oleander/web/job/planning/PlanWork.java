@@ -4,6 +4,7 @@ import dev.oleander.progress.CancelledException;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.job.planning.Planning.State;
 import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.load.CallerLeftException;
 import dev.oleander.web.load.Waiters;
 import java.time.Duration;
 import java.util.concurrent.CountDownLatch;
@@ -165,9 +166,13 @@ final class PlanWork implements Progress {
                             && Waiters.until(proofDeadline, ended)
                             && isComplete();
             if (!inTime) {
-                leave();
+                waiters.comeAgain();
+                tellWhenReady();
             }
             return inTime;
+        } catch (CallerLeftException left) {
+            tellWhenReady();
+            throw left;
         } catch (InterruptedException closing) {
             Thread.currentThread().interrupt();
             return false;
@@ -193,9 +198,8 @@ final class PlanWork implements Progress {
         return complete;
     }
 
-    private synchronized void leave() {
+    private synchronized void tellWhenReady() {
         leftAlone = true;
-        waiters.comeAgain();
         if (complete) {
             ready.run();
         }

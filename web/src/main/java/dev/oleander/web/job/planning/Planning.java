@@ -173,9 +173,12 @@ public class Planning {
                         return present;
                     }
                     work.stop();
-                    longPlans.forget(work);
                     return null;
                 });
+        if (!work.isWanted()) {
+            // asks the database, which is not to be waited for within the map
+            longPlans.forget(work);
+        }
     }
 
     /** How far a plan is, without waiting for it; empty when it is complete. */

@@ -256,6 +256,22 @@ class PlanningTest {
     }
 
     @Test
+    void aPlanThatTheBoardWantsGoesOnWhenItsCallerLeavesAndTheBoardIsTold() throws Exception {
+        planning.close();
+        planning = patient(Duration.ofSeconds(60));
+        JobResult result = slowPlan();
+        planning.known(new Planning.Wanted(JOB, 1, 1, null, result));
+        AtomicBoolean left = new AtomicBoolean();
+        Thread caller = callerOf(() -> await(1, result), left);
+        assertThat(halfWay.await(10, TimeUnit.SECONDS)).isTrue();
+        left.set(true);
+        caller.join(10_000);
+        goOn.countDown();
+        verify(events, timeout(10_000)).publishEvent(new Planning.Ready(JOB));
+        verify(result).complete(any(), any());
+    }
+
+    @Test
     void aPlanAsideEndsWhenItsCallerLeaves() throws Exception {
         JobResult aside = mock(JobResult.class);
         CountDownLatch cancelled = new CountDownLatch(1);
