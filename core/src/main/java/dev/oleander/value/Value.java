@@ -3,6 +3,7 @@ package dev.oleander.value;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
@@ -242,6 +243,11 @@ public final class Value<T> {
         return form;
     }
 
+    /** The words it can be whatever it is asked of; none when it is not one of a few. */
+    public List<Word> words() {
+        return form instanceof Form.Words<T> words ? words.of(List.of()) : List.of();
+    }
+
     public String label() {
         return look.label;
     }
@@ -280,6 +286,11 @@ public final class Value<T> {
      */
     public T put(T of, Entry entry) {
         return put.apply(of, entry);
+    }
+
+    /** The same of a text in which no names may stand. */
+    public T put(T of, String text) {
+        return put(of, new Entry(text, Map.of()));
     }
 
     /** What it says where it is set, for people: length of the lead-in 5 mm. */

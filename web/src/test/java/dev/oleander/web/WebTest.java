@@ -2,13 +2,15 @@ package dev.oleander.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.oleander.plan.bed.BedValues;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
+import dev.oleander.value.Value;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.JobDocument;
-import dev.oleander.web.job.document.SheetField;
 import dev.oleander.web.job.source.Upload;
 import java.io.IOException;
 import java.io.InputStream;
@@ -93,11 +95,19 @@ public abstract class WebTest {
             return jobs.create(
                     List.of(new Upload(file + ".dxf", in.readAllBytes())),
                     new JobDocument.Order(name, "bracken", "tool steel", Typed.of(height), 1),
-                    d -> d.withSheet(SheetField.STOCK.set(d.sheet(), "around")),
+                    d -> d.withSheet(BedValues.STOCK.put(d.sheet(), "around")),
                     person("mira"));
         } catch (IOException unreadable) {
             throw new UncheckedIOException(file, unreadable);
         }
+    }
+
+    protected void setSheet(long job, Value<SheetChoices> value, String text) {
+        jobs.edit(
+                job,
+                value.name(),
+                b -> b.document().withSheet(value.put(b.document().sheet(), text)),
+                person("mira"));
     }
 
     /** Waits until something is seen, a minute at most. */

@@ -74,11 +74,56 @@ public record SheetChoices(
     }
 
     /** The sizes of the stock, lengths mm. */
-    public record Stock(Boolean aroundPart, Typed width, Typed height, Typed allowance) {}
+    public record Stock(Boolean aroundPart, Typed width, Typed height, Typed allowance) {
+
+        Stock around(Boolean part) {
+            return new Stock(part, width, height, allowance);
+        }
+
+        Stock wide(Typed mm) {
+            return new Stock(aroundPart, mm, height, allowance);
+        }
+
+        Stock high(Typed mm) {
+            return new Stock(aroundPart, width, mm, allowance);
+        }
+
+        /** With so much left round the parts. */
+        Stock left(Typed mm) {
+            return new Stock(aroundPart, width, height, mm);
+        }
+    }
 
     /** How copies lie on it. */
     public record Grid(
-            Typed turn, Typed rows, Typed columns, Typed gap, Typed margin, boolean mirrored) {}
+            Typed turn, Typed rows, Typed columns, Typed gap, Typed margin, boolean mirrored) {
+
+        Grid turned(Typed degrees) {
+            return new Grid(degrees, rows, columns, gap, margin, mirrored);
+        }
+
+        Grid inRows(Typed number) {
+            return new Grid(turn, number, columns, gap, margin, mirrored);
+        }
+
+        Grid inColumns(Typed number) {
+            return new Grid(turn, rows, number, gap, margin, mirrored);
+        }
+
+        /** With another gap between neighbours. */
+        Grid apart(Typed mm) {
+            return new Grid(turn, rows, columns, mm, margin, mirrored);
+        }
+
+        /** With another margin to the edge. */
+        Grid inside(Typed mm) {
+            return new Grid(turn, rows, columns, gap, mm, mirrored);
+        }
+
+        Grid mirrored(boolean everySecond) {
+            return new Grid(turn, rows, columns, gap, margin, everySecond);
+        }
+    }
 
     public Stock stock() {
         return new Stock(aroundPart, width, height, allowance);
@@ -102,7 +147,7 @@ public record SheetChoices(
 
     /** For the rest of a quantity: as many rows as it needs, in the columns that were set. */
     public SheetChoices withoutRows() {
-        return withGrid(new Grid(turn, null, columns, gap, margin, mirrored));
+        return withGrid(grid().inRows(null));
     }
 
     public SheetChoices withCommonLines(boolean shared) {

@@ -19,7 +19,7 @@ import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.ValueEdits;
 import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.document.JobNames;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.Scope;
 import dev.oleander.web.job.result.JobResult;
@@ -107,7 +107,7 @@ class JobApi {
     private static UnaryOperator<JobDocument> settings(String units, String purposes) {
         Map<String, Purpose> layers = purposes == null ? Map.of() : purposes(purposes);
         return document -> {
-            JobDocument changed = units == null ? document : OrderField.UNIT.set(document, units);
+            JobDocument changed = units == null ? document : OrderValues.UNIT.put(document, units);
             for (Map.Entry<String, Purpose> layer : layers.entrySet()) {
                 changed = changed.reshaped(s -> s.withLayer(layer.getKey(), layer.getValue()));
             }

@@ -1,24 +1,26 @@
 package dev.oleander.web.api;
 
-import dev.oleander.plan.bed.KeepOut;
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.plan.bed.SheetChoices;
+import dev.oleander.value.Value;
 import dev.oleander.web.job.document.JobDocument;
-import dev.oleander.web.job.document.KeepOutText;
 import dev.oleander.web.job.document.Orders;
 import dev.oleander.web.job.document.RefusedEditException;
-import dev.oleander.web.job.document.SheetField;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.Work;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 
 /** Values of the sheet as a program sends them; null puts a value back to what is usual. */
 final class SheetPatch {
 
     /** Names that are other words in the body than on the page. */
-    private static final Map<String, String> CALLED = Map.of("heldEdge", SheetField.HELD_AT.word());
+    private static final Map<String, String> CALLED = Map.of("heldEdge", BedValues.HELD_AT.word());
+
+    private static final List<String> CLAMP = List.of("x", "y", "width", "depth", "height");
 
     /**
      * The body, for its description.
@@ -75,23 +77,21 @@ final class SheetPatch {
             case "order" -> Orders.by(document, kind, text(name, value));
             case "stock" -> document.withSheet(stock(document.sheet(), value));
             case "clamps" ->
-                    document.withSheet(
-                            SheetField.KEEP_OUT.set(
-                                    document.sheet(), KeepOutText.write(clamps(value))));
+                    document.withSheet(BedValues.KEEP_OUT.put(document.sheet(), clamps(value)));
             default -> document.withSheet(set(document.sheet(), name, value));
         };
     }
 
     private static SheetChoices set(SheetChoices sheet, String name, JsonNode value) {
-        SheetField field =
-                SheetField.ofWord(CALLED.getOrDefault(name, name))
-                        .filter(f -> f != SheetField.KEEP_OUT && f != SheetField.STOCK)
+        Value<SheetChoices> field =
+                Value.find(BedValues.ALL, CALLED.getOrDefault(name, name))
+                        .filter(f -> f != BedValues.KEEP_OUT && f != BedValues.STOCK)
                         .orElseThrow(
                                 () ->
                                         new RefusedEditException(
                                                 "A sheet has no value \"%s\" that can be set."
                                                         .formatted(name)));
-        return field.set(sheet, text(name, value));
+        return field.put(sheet, text(name, value));
     }
 
     private static SheetChoices stock(SheetChoices sheet, JsonNode stock) {
@@ -109,55 +109,53 @@ final class SheetPatch {
             throw new RefusedEditException(
                     "stock has a size or an allowance round the parts, not both.");
         }
-        SheetChoices changed = SheetField.STOCK.set(sheet, around ? "around" : "sheet");
+        SheetChoices changed = BedValues.STOCK.put(sheet, around ? "around" : "sheet");
         for (Map.Entry<String, JsonNode> entry : stock.properties()) {
-            SheetField field =
-                    SheetField.ofWord(entry.getKey())
+            Value<SheetChoices> field =
+                    Value.find(BedValues.ALL, entry.getKey())
                             .filter(
                                     f ->
-                                            f == SheetField.WIDTH
-                                                    || f == SheetField.HEIGHT
-                                                    || f == SheetField.ALLOWANCE)
+                                            f == BedValues.WIDTH
+                                                    || f == BedValues.HEIGHT
+                                                    || f == BedValues.ALLOWANCE)
                             .orElseThrow(
                                     () ->
                                             new RefusedEditException(
                                                     "A stock has no value \"%s\": width, height and allowance."
                                                             .formatted(entry.getKey())));
             if (!entry.getValue().isNull()) {
-                changed = field.set(changed, text(entry.getKey(), entry.getValue()));
+                changed = field.put(changed, text(entry.getKey(), entry.getValue()));
             }
         }
         return changed;
     }
 
-    private static List<KeepOut> clamps(JsonNode value) {
-        List<KeepOut> clamps = new ArrayList<>();
+    /** As people type them, so that the limits are looked after in one place. */
+    private static String clamps(JsonNode value) {
         if (value.isNull()) {
-            return clamps;
+            return "";
         }
         if (!value.isArray()) {
             throw new RefusedEditException("clamps must be a list.");
         }
+        List<String> clamps = new ArrayList<>();
         for (JsonNode clamp : value) {
             int number = clamps.size() + 1;
             clamps.add(
-                    new KeepOut(
-                            number(clamp, "x", number),
-                            number(clamp, "y", number),
-                            number(clamp, "width", number),
-                            number(clamp, "depth", number),
-                            number(clamp, "height", number)));
+                    CLAMP.stream()
+                            .map(name -> number(clamp, name, number))
+                            .collect(Collectors.joining(", ")));
         }
-        return clamps;
+        return String.join("; ", clamps);
     }
 
-    private static double number(JsonNode clamp, String name, int number) {
+    private static String number(JsonNode clamp, String name, int number) {
         JsonNode value = clamp.path(name);
         if (!value.isNumber()) {
             throw new RefusedEditException(
-                    "Clamp %d needs five numbers: x, y, width, depth, height.".formatted(number));
+                    "Clamp %d needs five numbers: %s.".formatted(number, String.join(", ", CLAMP)));
         }
-        return value.asDouble();
+        return value.decimalValue().toPlainString();
     }
 
     private static String text(String name, JsonNode value) {

@@ -2,19 +2,22 @@ package dev.oleander.web.bench;
 
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.plan.bed.BedValues;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.quantity.Worded;
+import dev.oleander.value.Value;
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.EventEdits;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.RunEdits;
 import dev.oleander.web.job.ValueEdits;
+import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.document.NotFoundException;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.document.Orders;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.Scope;
-import dev.oleander.web.job.document.SheetField;
 import dev.oleander.work.Work;
 import java.util.List;
 import java.util.Map;
@@ -179,15 +182,11 @@ class EditController {
             @ModelAttribute("context") Context context,
             @RequestParam String field,
             @RequestParam String value) {
-        OrderField wanted = known(OrderField.ofWord(field), field);
+        Value<JobDocument> wanted = known(Value.find(OrderValues.ALL, field), field);
         return answers.answer(
                 context,
                 new EditError(field, value, ""),
-                () ->
-                        edit(
-                                context,
-                                wanted.label(),
-                                before -> wanted.set(before.document(), value)));
+                () -> edit(context, wanted.name(), before -> wanted.put(before.document(), value)));
     }
 
     /** Puts the stops in order by a rule. */
@@ -208,18 +207,18 @@ class EditController {
             @ModelAttribute("context") Context context,
             @RequestParam String field,
             @RequestParam(defaultValue = "") String value) {
-        SheetField wanted = known(SheetField.ofWord(field), field);
+        Value<SheetChoices> wanted = known(Value.find(BedValues.ALL, field), field);
         return answers.answer(
                 context,
                 new EditError(field, value, ""),
                 () ->
                         edit(
                                 context,
-                                wanted.label(),
+                                wanted.name(),
                                 before ->
                                         before.document()
                                                 .withSheet(
-                                                        wanted.set(
+                                                        wanted.put(
                                                                 before.document().sheet(),
                                                                 value))));
     }

@@ -5,19 +5,21 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.bed.UsualStock;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
+import dev.oleander.value.Value;
 import dev.oleander.value.Word;
 import dev.oleander.web.job.StageReport;
-import dev.oleander.web.job.document.KeepOutText;
 import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
 
 /** Stock, zero point and how the copies lie on it. */
 public final class SheetSlip {
@@ -49,41 +51,24 @@ public final class SheetSlip {
 
     public List<FieldView> stock() {
         return sheet.aroundPart()
-                ? List.of(field("allowance", "Allowance", "mm", sheet.allowance()))
+                ? List.of(field(BedValues.ALLOWANCE))
                 : List.of(
-                        optional("width", "Width", "mm", wished.width(), sheet.width().value()),
-                        optional(
-                                "height", "Height", "mm", wished.height(), sheet.height().value()));
+                        found(BedValues.WIDTH, wished, sheet.width().value()),
+                        found(BedValues.HEIGHT, wished, sheet.height().value()));
     }
 
     public List<FieldView> grid() {
-        SheetLayout layout = layout();
         return List.of(
-                field("turn", "Turn", "°", sheet.turn()),
-                optional(
-                        "rows",
-                        "Rows",
-                        "",
-                        sheet.rows(),
-                        layout == null ? Double.NaN : layout.rows()),
-                optional(
-                        "columns",
-                        "Columns",
-                        "",
-                        sheet.columns(),
-                        layout == null ? Double.NaN : layout.columns()),
-                optional(
-                        "gap",
-                        "Gap",
-                        "mm",
-                        sheet.gap(),
-                        layout == null ? Double.NaN : layout.gap()),
-                optional(
-                        "margin",
-                        "Margin",
-                        "mm",
-                        sheet.margin(),
-                        layout == null ? Double.NaN : layout.margin()));
+                field(BedValues.TURN),
+                found(BedValues.ROWS, sheet, ofLayout(SheetLayout::rows)),
+                found(BedValues.COLUMNS, sheet, ofLayout(SheetLayout::columns)),
+                found(BedValues.GAP, sheet, ofLayout(SheetLayout::gap)),
+                found(BedValues.MARGIN, sheet, ofLayout(SheetLayout::margin)));
+    }
+
+    private double ofLayout(ToDoubleFunction<SheetLayout> number) {
+        SheetLayout layout = layout();
+        return layout == null ? Double.NaN : number.applyAsDouble(layout);
     }
 
     /** Whether neighbours share the cut between them. */
@@ -111,39 +96,36 @@ public final class SheetSlip {
     }
 
     public String zeroOf() {
-        return sheet.zeroOf().name().toLowerCase(Locale.ROOT);
+        return BedValues.ZERO_OF.get(sheet).orElseThrow();
     }
 
     public String anchor() {
-        return sheet.anchor().name().toLowerCase(Locale.ROOT);
+        return BedValues.ANCHOR.get(sheet).orElseThrow();
     }
 
     public List<Word> anchors() {
-        return List.of(
-                new Word("bottom_left", "bottom left"),
-                new Word("bottom_right", "bottom right"),
-                new Word("top_left", "top left"),
-                new Word("top_right", "top right"),
-                new Word("centre", "centre"));
+        return BedValues.ANCHOR.words();
     }
 
     /** Where the stock is held; empty: where it usually is on the machine. */
     public String heldAt() {
-        return sheet.heldAt() == null ? "" : word(sheet.heldAt());
+        return BedValues.HELD_AT.get(sheet).orElse("");
     }
 
     public List<Word> edges() {
         List<Word> edges = new ArrayList<>();
         edges.add(new Word("", "as usual: " + label(hold().edge())));
-        for (HeldEdge edge : HeldEdge.values()) {
-            edges.add(new Word(word(edge), label(edge)));
-        }
+        edges.addAll(BedValues.HELD_AT.words());
         return edges;
+    }
+
+    private static String label(HeldEdge edge) {
+        return BedValues.HELD_AT.words().get(edge.ordinal()).label();
     }
 
     /** Where clamps are. */
     public FieldView clamps() {
-        String text = KeepOutText.write(sheet.keepOut());
+        String text = BedValues.KEEP_OUT.get(sheet).orElse("");
         String source = text.isEmpty() ? "none" : "job";
         return error.in(new FieldView("keepOut", "Clamps", text, "", "", source, false, false, ""));
     }
@@ -163,14 +145,6 @@ public final class SheetSlip {
 
     private Machine.HoldRule hold() {
         return result.machine().habits().hold();
-    }
-
-    private static String word(HeldEdge edge) {
-        return edge.name().toLowerCase(Locale.ROOT);
-    }
-
-    private static String label(HeldEdge edge) {
-        return edge == HeldEdge.NONE ? "nowhere" : word(edge) + " edge";
     }
 
     /** What came of it. */
@@ -224,29 +198,44 @@ public final class SheetSlip {
         return result.isPlanned() ? result.run().layout() : null;
     }
 
-    private FieldView field(String name, String label, String unit, Typed typed) {
-        String plain = Numbers.plain(typed.value(), 4);
-        String meaning = plain.equals(typed.text()) ? "" : plain;
-        return error.in(
-                new FieldView(name, label, typed.text(), meaning, unit, "job", false, false, ""));
+    private FieldView field(Value<SheetChoices> value) {
+        return typed(value, sheet, "job", false);
     }
 
     /** A value that is found, once there is a layout, unless it was set. */
-    private FieldView optional(String name, String label, String unit, Typed typed, double found) {
-        if (typed != null) {
-            FieldView view = field(name, label, unit, typed);
-            return new FieldView(
-                    name,
-                    label,
-                    view.text(),
-                    view.meaning(),
-                    unit,
-                    "here",
-                    true,
-                    false,
-                    view.error());
+    private FieldView found(Value<SheetChoices> value, SheetChoices of, double found) {
+        if (value.get(of).isPresent()) {
+            return typed(value, of, "here", true);
         }
         String text = Double.isNaN(found) ? "" : Numbers.plain(found, 3);
-        return error.in(new FieldView(name, label, text, "", unit, "found", false, false, ""));
+        return error.in(
+                new FieldView(
+                        value.word(),
+                        value.label(),
+                        text,
+                        "",
+                        value.unit(),
+                        "found",
+                        false,
+                        false,
+                        ""));
+    }
+
+    private FieldView typed(
+            Value<SheetChoices> value, SheetChoices of, String source, boolean setHere) {
+        String text = value.get(of).orElseThrow();
+        String plain = Numbers.plain(Typed.parse(text, Map.of()).value(), 4);
+        String meaning = plain.equals(text) ? "" : plain;
+        return error.in(
+                new FieldView(
+                        value.word(),
+                        value.label(),
+                        text,
+                        meaning,
+                        value.unit(),
+                        source,
+                        setHere,
+                        false,
+                        ""));
     }
 }

@@ -3,6 +3,7 @@ package dev.oleander.web.board;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.progress.CancelledException;
 import dev.oleander.quantity.FormulaException;
+import dev.oleander.value.ValueException;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.account.Account;
 import dev.oleander.web.account.AccountRepository;
@@ -137,7 +138,10 @@ class Arrivals implements WorkKind {
                     SignedIn.of(account),
                     progress,
                     () -> requireThere(table.remove(id)));
-        } catch (DrawingException | RefusedEditException | FormulaException refused) {
+        } catch (DrawingException
+                | RefusedEditException
+                | FormulaException
+                | ValueException refused) {
             progress.keep(refused.getMessage());
         }
     }

@@ -3,6 +3,7 @@ package dev.oleander.web.board;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.quantity.FormulaException;
+import dev.oleander.value.ValueException;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.Books;
 import dev.oleander.web.job.Customers;
@@ -108,7 +109,7 @@ class BoardController {
             HttpServletResponse response) {
         try {
             return "redirect:/jobs/%d/shape".formatted(board.begin(form, who));
-        } catch (RefusedEditException | FormulaException refused) {
+        } catch (RefusedEditException | FormulaException | ValueException refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page(BoardQuery.EVERYTHING, List.of(refused.getMessage()), who, model);
         }
@@ -122,7 +123,10 @@ class BoardController {
                 return BoardService.Brought.NOTHING;
             }
             return BoardService.Brought.job(board.bring(file, form, who));
-        } catch (DrawingException | RefusedEditException | FormulaException refused) {
+        } catch (DrawingException
+                | RefusedEditException
+                | FormulaException
+                | ValueException refused) {
             return BoardService.Brought.problem(refused.getMessage());
         }
     }

@@ -9,7 +9,7 @@ import dev.oleander.web.job.JobMaker;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.document.JobNames;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.source.Upload;
 import dev.oleander.web.job.source.Uploads;
 import dev.oleander.web.job.store.Job;
@@ -135,10 +135,10 @@ class BoardService {
                         1);
         UnaryOperator<JobDocument> values =
                 d -> {
-                    JobDocument counted = OrderField.QUANTITY.set(d, form.quantity());
+                    JobDocument counted = OrderValues.QUANTITY.put(d, form.quantity());
                     return form.customer() == null
                             ? counted
-                            : OrderField.CUSTOMER.set(counted, form.customer());
+                            : OrderValues.CUSTOMER.put(counted, form.customer());
                 };
         return jobService.create(uploads, plain, values, who, making);
     }

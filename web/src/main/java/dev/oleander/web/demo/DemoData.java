@@ -1,8 +1,11 @@
 package dev.oleander.web.demo;
 
+import dev.oleander.plan.bed.BedValues;
+import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Typed;
+import dev.oleander.value.Value;
 import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.FirstAccounts;
@@ -12,10 +15,9 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.ValueEdits;
 import dev.oleander.web.job.document.JobDocument;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.document.Orders;
 import dev.oleander.web.job.document.Scope;
-import dev.oleander.web.job.document.SheetField;
 import dev.oleander.web.job.recipe.StarterRecipes;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.job.store.JobRepository;
@@ -90,7 +92,7 @@ class DemoData implements ApplicationRunner {
             String material,
             String thickness,
             int quantity,
-            Map<SheetField, String> sheet) {}
+            Map<Value<SheetChoices>, String> sheet) {}
 
     /** On one node only, when several are started at once. */
     @Override
@@ -139,14 +141,14 @@ class DemoData implements ApplicationRunner {
                                 "4",
                                 1),
                         mira);
-        edit(board, OrderField.MACHINE, "yarrow", mira);
+        edit(board, OrderValues.MACHINE, "yarrow", mira);
         drawnRing(anselm);
         make(brief("fairlead_base_gaps", "Fairlead bases, starboard", "mild steel", "8", 2), mira);
         make(brief("ramp_tread_plates", "Car-ramp tread plates", "mild steel", "5", 1), anselm);
         make(brief("flag_socket_islands", "Flag-socket plates", "stainless", "3", 4), mira);
         long cheek =
                 make(brief("winch_drum_cheek", "Winch drum cheeks", "mild steel", "10", 2), mira);
-        edit(cheek, OrderField.MACHINE, "sorrel", mira);
+        edit(cheek, OrderValues.MACHINE, "sorrel", mira);
         make(brief("porthole_trim_ring", "Porthole trim rings", "stainless", "2", 12), anselm);
         thinSheets(mira, anselm);
         long hatch = make(brief("deck_hatch_panel", "Deck-hatch panel", "aluminium", "4", 1), mira);
@@ -160,7 +162,7 @@ class DemoData implements ApplicationRunner {
                 make(
                         brief("cleat_backing_plate", "Cleat backing plates", "mild steel", "6", 12),
                         mira);
-        edit(cleat, OrderField.UNIT, "mm", mira);
+        edit(cleat, OrderValues.UNIT, "mm", mira);
         acceptAndRelease(cleat, mira);
         jobs.edit(
                 cleat,
@@ -179,7 +181,7 @@ class DemoData implements ApplicationRunner {
                                 "mild steel",
                                 "6",
                                 8,
-                                Map.of(SheetField.WIDTH, "1250", SheetField.HEIGHT, "625")),
+                                Map.of(BedValues.WIDTH, "1250", BedValues.HEIGHT, "625")),
                         mira);
         jobs.edit(
                 sheave,
@@ -243,16 +245,16 @@ class DemoData implements ApplicationRunner {
         UnaryOperator<JobDocument> sheet =
                 document -> {
                     JobDocument changed = document;
-                    for (Map.Entry<SheetField, String> e : brief.sheet().entrySet()) {
-                        changed = changed.withSheet(e.getKey().set(changed.sheet(), e.getValue()));
+                    for (Map.Entry<Value<SheetChoices>, String> e : brief.sheet().entrySet()) {
+                        changed = changed.withSheet(e.getKey().put(changed.sheet(), e.getValue()));
                     }
                     return changed;
                 };
         return demo.make(file, order, sheet, who);
     }
 
-    private void edit(long job, OrderField field, String value, SignedIn who) {
-        jobs.edit(job, field.label(), before -> field.set(before.document(), value), who);
+    private void edit(long job, Value<JobDocument> field, String value, SignedIn who) {
+        jobs.edit(job, field.name(), before -> field.put(before.document(), value), who);
     }
 
     private static List<String> outlines(JobResult result) {

@@ -7,7 +7,7 @@ import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.document.NotFoundException;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -143,8 +143,8 @@ class EstimateController {
             @AuthenticationPrincipal SignedIn who) {
         jobs.edit(
                 id,
-                OrderField.MACHINE.label(),
-                before -> OrderField.MACHINE.set(before.document(), machine),
+                OrderValues.MACHINE.name(),
+                before -> OrderValues.MACHINE.put(before.document(), machine),
                 who);
         return "redirect:/jobs/%d/cuts".formatted(id);
     }

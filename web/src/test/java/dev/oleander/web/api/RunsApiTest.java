@@ -2,8 +2,8 @@ package dev.oleander.web.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.web.WebTest;
-import dev.oleander.web.job.document.SheetField;
 import java.util.HashSet;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
@@ -23,14 +23,8 @@ class RunsApiTest extends WebTest {
     /** On sheets that hold only some of the copies. */
     private long plates(String name, int quantity) {
         long job = makeJobInMillimetres("cleat_backing_plate", name, quantity);
-        for (SheetField field : new SheetField[] {SheetField.WIDTH, SheetField.HEIGHT}) {
-            String size = field == SheetField.WIDTH ? "400" : "240";
-            jobs.edit(
-                    job,
-                    "size",
-                    b -> b.document().withSheet(field.set(b.document().sheet(), size)),
-                    person("mira"));
-        }
+        setSheet(job, BedValues.WIDTH, "400");
+        setSheet(job, BedValues.HEIGHT, "240");
         return job;
     }
 
@@ -105,7 +99,7 @@ class RunsApiTest extends WebTest {
         jobs.edit(
                 large,
                 "size",
-                b -> b.document().withSheet(SheetField.WIDTH.set(b.document().sheet(), "50")),
+                b -> b.document().withSheet(BedValues.WIDTH.put(b.document().sheet(), "50")),
                 person("mira"));
         JsonNode missing = get(large, "runs").get(0).get("missing").get(0);
         assertThat(missing.get("count").asInt()).isEqualTo(3);

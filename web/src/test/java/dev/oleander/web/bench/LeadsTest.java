@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.plan.RunChoices;
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
@@ -12,10 +13,9 @@ import dev.oleander.web.api.ApiClient;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.RunEdits;
 import dev.oleander.web.job.ValueEdits;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.Scope;
-import dev.oleander.web.job.document.SheetField;
 import dev.oleander.web.job.result.ProgramText;
 import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.Comparator;
@@ -118,7 +118,7 @@ class LeadsTest extends WebTest {
                 b ->
                         b.document()
                                 .withSheet(
-                                        SheetField.COMMON_LINES.set(b.document().sheet(), "true")),
+                                        BedValues.COMMON_LINES.put(b.document().sheet(), "true")),
                 person("mira"));
         assertThat(pages.get("/jobs/%d/sheet".formatted(job)).body())
                 .contains("are cut once for two parts");
@@ -201,7 +201,7 @@ class LeadsTest extends WebTest {
 
     @Test
     void aMachineChangedTakesItsOwnRules() {
-        jobs.edit(job, "x", b -> OrderField.MACHINE.set(b.document(), "sorrel"), person("mira"));
+        jobs.edit(job, "x", b -> OrderValues.MACHINE.put(b.document(), "sorrel"), person("mira"));
         assertThat(jobs.view(job).result().run().stops())
                 .noneMatch(s -> SheetCut.of(s).approach().low());
     }

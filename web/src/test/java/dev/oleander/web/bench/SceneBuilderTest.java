@@ -5,13 +5,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.Item;
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.plan.stop.Side;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.job.document.SheetField;
 import dev.oleander.web.job.result.JobResult;
 import java.util.List;
 import java.util.Map;
@@ -89,7 +89,7 @@ class SceneBuilderTest extends WebTest {
                         b ->
                                 b.document()
                                         .withSheet(
-                                                SheetField.MIRRORED.set(
+                                                BedValues.MIRRORED.put(
                                                         b.document().sheet(), "true")),
                         person("mira"));
         Scene scene = SceneBuilder.build(job.step(), job.result(), true, Map.of());
@@ -113,7 +113,7 @@ class SceneBuilderTest extends WebTest {
         return jobs.edit(
                 id,
                 "x",
-                b -> b.document().withSheet(SheetField.COLUMNS.set(b.document().sheet(), "1.5")),
+                b -> b.document().withSheet(BedValues.COLUMNS.put(b.document().sheet(), "1.5")),
                 who);
     }
 }

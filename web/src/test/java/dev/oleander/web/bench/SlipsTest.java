@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.material.Leftover;
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.price.PriceList;
 import dev.oleander.quantity.Numbers;
@@ -11,9 +12,8 @@ import dev.oleander.value.Word;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.ValueEdits;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.document.Scope;
-import dev.oleander.web.job.document.SheetField;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
@@ -219,7 +219,7 @@ class SlipsTest extends WebTest {
                 jobs.edit(
                         id,
                         "x",
-                        b -> b.document().withSheet(SheetField.ROWS.set(b.document().sheet(), "2")),
+                        b -> b.document().withSheet(BedValues.ROWS.put(b.document().sheet(), "2")),
                         person("mira"));
         SheetSlip slip = new SheetSlip(set.result(), EditError.NONE);
         assertThat(slip.grid().get(1).here()).isTrue();
@@ -238,7 +238,7 @@ class SlipsTest extends WebTest {
     @Test
     void theReleaseSlipOffersTheNextRevisionOrSaysWhyNot() {
         long id = makeJob("cleat_backing_plate", "Offer", 1);
-        jobs.edit(id, "x", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        jobs.edit(id, "x", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
         ReleaseSlip open = slip(id, List.of(), "", List.of(), false);
         assertThat(open.offer()).isEqualTo("Release revision A");
         assertThat(open.isPossible()).isTrue();
@@ -305,8 +305,8 @@ class SlipsTest extends WebTest {
     @Test
     void clampsAndTheHeldEdgeAreSetOnTheSheet() {
         long id = makeJob("cleat_backing_plate", "Clamps", 2);
-        edit(id, SheetField.KEEP_OUT, "0, 0, 60, 40, 35; 600, 5, 2*20, 30, 35");
-        edit(id, SheetField.HELD_AT, "top");
+        setSheet(id, BedValues.KEEP_OUT, "0, 0, 60, 40, 35; 600, 5, 2*20, 30, 35");
+        setSheet(id, BedValues.HELD_AT, "top");
         JobResult result = jobs.view(id).result();
         assertThat(result.run().layout().keepOut()).hasSize(2);
         assertThat(result.run().layout().keepOut().get(1).width()).isEqualTo(40);
@@ -316,23 +316,15 @@ class SlipsTest extends WebTest {
         assertThat(slip.heldNote()).startsWith("Thicker than 4 mm");
         assertThat(result.findings()).anyMatch(f -> f.rule().equals("keep-out"));
         assertThat(SceneBuilder.build(1, result, true, Map.of()).keepOut()).hasSize(2);
-        assertThatThrownBy(() -> edit(id, SheetField.KEEP_OUT, "1, 2, 3"))
+        assertThatThrownBy(() -> setSheet(id, BedValues.KEEP_OUT, "1, 2, 3"))
                 .hasMessage("Clamp 1 has 3 numbers; it needs five: x, y, width, depth, height.");
-        assertThatThrownBy(() -> edit(id, SheetField.KEEP_OUT, "1, 2, 0, 4, 5"))
+        assertThatThrownBy(() -> setSheet(id, BedValues.KEEP_OUT, "1, 2, 0, 4, 5"))
                 .hasMessageContaining("The width of clamp 1");
-        edit(id, SheetField.KEEP_OUT, "");
-        edit(id, SheetField.HELD_AT, "");
+        setSheet(id, BedValues.KEEP_OUT, "");
+        setSheet(id, BedValues.HELD_AT, "");
         SheetSlip bare = new SheetSlip(jobs.view(id).result(), EditError.NONE);
         assertThat(bare.clamps().text()).isEmpty();
         assertThat(bare.edges().get(0).label()).isEqualTo("as usual: left edge");
-    }
-
-    private void edit(long id, SheetField field, String text) {
-        jobs.edit(
-                id,
-                "x",
-                b -> b.document().withSheet(field.set(b.document().sheet(), text)),
-                person("mira"));
     }
 
     @Test

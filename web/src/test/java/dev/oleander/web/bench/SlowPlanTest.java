@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.job.JobView;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.store.Stage;
 import java.net.http.HttpResponse;
 import java.time.Duration;
@@ -45,7 +45,7 @@ class SlowPlanTest extends WebTest {
         return jobs.edit(
                 job,
                 "x",
-                b -> OrderField.QUANTITY.set(b.document(), String.valueOf(quantity)),
+                b -> OrderValues.QUANTITY.put(b.document(), String.valueOf(quantity)),
                 person("mira"));
     }
 

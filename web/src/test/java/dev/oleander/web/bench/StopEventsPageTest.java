@@ -6,7 +6,7 @@ import dev.oleander.plan.StopEvent;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseFiles;
@@ -33,7 +33,7 @@ class StopEventsPageTest extends WebTest {
     void makeJob() {
         pages = new PageClient(port).signedIn("mira");
         job = makeJob("cleat_backing_plate", "Stops for people", 2);
-        jobs.edit(job, "unit", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        jobs.edit(job, "unit", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
     }
 
     private HttpResponse<String> add(String kind, String amount, String text, String scope) {

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.results.Results;
 import com.deque.html.axecore.results.Rule;
 import com.deque.html.axecore.selenium.AxeBuilder;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.release.ReleaseService;
 import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.List;
@@ -176,7 +176,7 @@ class BenchTest extends BrowserTest {
         jobs.edit(
                 job,
                 "quantity",
-                b -> dev.oleander.web.job.document.OrderField.QUANTITY.set(b.document(), "3"),
+                b -> dev.oleander.web.job.document.OrderValues.QUANTITY.put(b.document(), "3"),
                 person("anselm"));
         browser.set("#j-thickness", "8");
         browser.until(b -> !b.all("#slip .notice").isEmpty());
@@ -281,9 +281,9 @@ class BenchTest extends BrowserTest {
 
     private long releasedTwice() {
         long id = makeJob("cleat_backing_plate", "Released twice", 1);
-        jobs.edit(id, "mm", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        jobs.edit(id, "mm", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
         releases.release(id, person("mira"));
-        jobs.edit(id, "two", b -> OrderField.QUANTITY.set(b.document(), "2"), person("mira"));
+        jobs.edit(id, "two", b -> OrderValues.QUANTITY.put(b.document(), "2"), person("mira"));
         releases.release(id, person("mira"));
         return id;
     }
@@ -303,7 +303,7 @@ class BenchTest extends BrowserTest {
     @Test
     void anotherMachineIsChosenAndEverythingFollows() {
         long id = makeJob("cleat_backing_plate", "Which machine", 2);
-        jobs.edit(id, "mm", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        jobs.edit(id, "mm", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
         browser.openStage(id, "cuts");
         String time = browser.text("#total-time");
         browser.script(

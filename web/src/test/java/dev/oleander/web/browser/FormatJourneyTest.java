@@ -3,7 +3,7 @@ package dev.oleander.web.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.web.format.Formats;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.support.ui.Select;
@@ -23,7 +23,7 @@ class FormatJourneyTest extends BrowserTest {
 
     private long job(String name) {
         long job = makeJob("cleat_backing_plate", name, 1);
-        jobs.edit(job, "unit", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        jobs.edit(job, "unit", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
         return job;
     }
 

@@ -3,7 +3,7 @@ package dev.oleander.web.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.web.api.ApiClient;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
 import java.nio.file.Files;
@@ -22,7 +22,7 @@ class ProgramJourneyTest extends BrowserTest {
 
     private Release released() {
         long job = makeJob("cleat_backing_plate", "Read again", 1);
-        jobs.edit(job, "unit", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        jobs.edit(job, "unit", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
         return releases.release(job, person("mira"));
     }
 

@@ -7,7 +7,7 @@ import dev.oleander.price.Estimate;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.load.CallerLeftException;
 import dev.oleander.web.load.Callers;
 import java.net.http.HttpResponse;
@@ -72,7 +72,7 @@ class EstimateTest extends WebTest {
 
     @Test
     void aMachineWithoutDataSaysWhyAndIsNotQuoted() {
-        jobs.edit(job, "x", b -> OrderField.THICKNESS.set(b.document(), "40"), person("mira"));
+        jobs.edit(job, "x", b -> OrderValues.THICKNESS.put(b.document(), "40"), person("mira"));
         all(12);
         String rows = rows();
         assertThat(rows).contains("the job is 40 mm thick", "is punched up to 6 mm");
@@ -160,7 +160,7 @@ class EstimateTest extends WebTest {
     @Test
     void anOlderStateIsNotComparedAnyMore() {
         all(12);
-        jobs.edit(job, "x", b -> OrderField.THICKNESS.set(b.document(), "8"), person("mira"));
+        jobs.edit(job, "x", b -> OrderValues.THICKNESS.put(b.document(), "8"), person("mira"));
         assertThat(estimates.ask(job, 12, person("mira")).isDone()).isFalse();
         assertThat(all(12).get(0).isPossible()).isTrue();
     }

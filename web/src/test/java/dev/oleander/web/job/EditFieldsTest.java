@@ -4,22 +4,25 @@ import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Typed;
+import dev.oleander.value.Value;
 import dev.oleander.web.job.document.JobDocument;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.document.Orders;
 import dev.oleander.web.job.document.ShapeChoices;
-import dev.oleander.web.job.document.SheetField;
 import dev.oleander.web.job.store.Stage;
 import dev.oleander.work.sheet.choice.OrderRule;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** What people type becomes decisions, or a sentence. */
 class EditFieldsTest {
@@ -31,76 +34,70 @@ class EditFieldsTest {
                     SheetChoices.defaults(),
                     Map.of());
 
+    static Stream<Arguments> valuesOfTheSheet() {
+        Map<Value<SheetChoices>, String> texts = new HashMap<>();
+        texts.put(BedValues.STOCK, "around");
+        texts.put(BedValues.HEIGHT, "2 in");
+        texts.put(BedValues.ZERO_OF, "part");
+        texts.put(BedValues.ANCHOR, "top_right");
+        texts.put(BedValues.MIRRORED, "true");
+        texts.put(BedValues.COMMON_LINES, "true");
+        texts.put(BedValues.HELD_AT, "left");
+        texts.put(BedValues.KEEP_OUT, "0, 0, 100, 50, 20");
+        return BedValues.ALL.stream().map(v -> Arguments.of(v, texts.getOrDefault(v, "7")));
+    }
+
     @ParameterizedTest
-    @EnumSource(SheetField.class)
-    void everyValueOfTheSheetIsAsUsualWhenItsFieldIsEmptied(SheetField field) {
+    @MethodSource("valuesOfTheSheet")
+    void everyValueOfTheSheetIsAsUsualWhenItsFieldIsEmptied(
+            Value<SheetChoices> value, String text) {
         SheetChoices usual = SheetChoices.usual();
-        String text =
-                switch (field) {
-                    case STOCK -> "around";
-                    case ZERO_OF -> "part";
-                    case ANCHOR -> "top_right";
-                    case MIRRORED, COMMON_LINES -> "true";
-                    case HELD_AT -> "left";
-                    case KEEP_OUT -> "0, 0, 100, 50, 20";
-                    default -> "7";
-                };
-        SheetChoices set = field.set(usual, text);
+        SheetChoices set = value.put(usual, text);
         assertThat(set).isNotEqualTo(usual);
-        assertThat(field.set(set, " ")).isEqualTo(usual);
+        assertThat(value.put(set, " ")).isEqualTo(usual);
+        for (Value<SheetChoices> other : BedValues.ALL) {
+            assertThat(other.get(set).equals(other.get(usual)))
+                    .as("%s after %s was set", other.word(), value.word())
+                    .isEqualTo(!other.word().equals(value.word()));
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("valuesOfTheSheet")
+    void whatIsSetIsReadAgainAsItWasTyped(Value<SheetChoices> value, String text) {
+        SheetChoices set = value.put(SheetChoices.usual(), text);
+        assertThat(value.get(set)).contains(text);
+        assertThat(Value.find(BedValues.ALL, value.word())).containsSame(value);
     }
 
     @Test
     void aToleranceIsAsUsualWhenItsFieldIsEmptied() {
-        JobDocument set = OrderField.FIT.set(DOCUMENT, "0.05");
+        JobDocument set = OrderValues.FIT.put(DOCUMENT, "0.05");
         assertThat(set).isNotEqualTo(DOCUMENT);
-        assertThat(OrderField.FIT.set(set, "")).isEqualTo(DOCUMENT);
-    }
-
-    @ParameterizedTest
-    @CsvSource({
-        "STOCK, around",
-        "WIDTH, 900",
-        "HEIGHT, 2 in",
-        "ALLOWANCE, 3",
-        "ZERO_OF, part",
-        "ANCHOR, top_right",
-        "TURN, 45",
-        "ROWS, 2",
-        "COLUMNS, 3",
-        "GAP, 4",
-        "MARGIN, 5",
-        "MIRRORED, true"
-    })
-    void everyValueOfTheSheetChangesTheSheetOnly(SheetField field, String text) {
-        SheetChoices changed = field.set(SheetChoices.defaults(), text);
-        assertThat(changed).isNotEqualTo(SheetChoices.defaults());
-        assertThat(SheetField.ofWord(field.word())).contains(field);
-        JobDocument document = DOCUMENT.withSheet(changed);
-        assertThat(document.withSheet(SheetChoices.defaults())).isEqualTo(DOCUMENT);
+        assertThat(OrderValues.FIT.put(set, "")).isEqualTo(DOCUMENT);
     }
 
     @Test
     void emptyTextFindsRowsAndGapsAgain() {
-        SheetChoices set = SheetField.ROWS.set(SheetChoices.defaults(), "2");
-        assertThat(SheetField.ROWS.set(set, "")).isEqualTo(SheetChoices.defaults());
-        assertThat(SheetField.WIDTH.set(set, "").width()).as("as is usual").isNull();
-        assertThat(SheetField.TURN.set(SheetField.TURN.set(set, "90"), "")).isEqualTo(set);
-        assertThatThrownBy(() -> SheetField.ANCHOR.set(set, "middle"))
-                .hasMessageContaining("not one of the choices");
+        SheetChoices set = BedValues.ROWS.put(SheetChoices.defaults(), "2");
+        assertThat(BedValues.ROWS.put(set, "")).isEqualTo(SheetChoices.defaults());
+        assertThat(BedValues.WIDTH.put(set, "").width()).as("as is usual").isNull();
+        assertThat(BedValues.TURN.put(BedValues.TURN.put(set, "90"), "")).isEqualTo(set);
+        assertThatThrownBy(() -> BedValues.ANCHOR.put(set, "middle"))
+                .hasMessageContaining("no zero point: bottom_left");
     }
 
     @Test
     void valuesOfTheJobAreSet() {
-        assertThat(OrderField.NAME.set(DOCUMENT, " New ").name()).isEqualTo("New");
-        assertThat(OrderField.UNIT.set(DOCUMENT, "in").shape().unit()).isEqualTo(LengthUnit.INCH);
-        assertThat(OrderField.UNIT.set(DOCUMENT, "").shape().unit()).isNull();
-        assertThat(OrderField.FIT.set(DOCUMENT, "0.2").shape().fit().value()).isEqualTo(0.2);
+        assertThat(OrderValues.NAME.put(DOCUMENT, " New ").name()).isEqualTo("New");
+        assertThat(OrderValues.UNIT.put(DOCUMENT, "in").shape().unit()).isEqualTo(LengthUnit.INCH);
+        assertThat(OrderValues.UNIT.put(DOCUMENT, "").shape().unit()).isNull();
+        assertThat(OrderValues.FIT.put(DOCUMENT, "0.2").shape().fit().value()).isEqualTo(0.2);
         assertThat(Orders.by(DOCUMENT, SHEET, "shortest").choices(SHEET).order())
                 .isEqualTo(OrderRule.SHORTEST);
-        assertThatThrownBy(() -> OrderField.FIT.set(DOCUMENT, "5"))
+        assertThatThrownBy(() -> OrderValues.FIT.put(DOCUMENT, "5"))
                 .hasMessageContaining("between 0.0005 and 1");
-        assertThat(OrderField.ofWord("fit")).contains(OrderField.FIT);
+        assertThat(Value.find(OrderValues.ALL, "fit")).contains(OrderValues.FIT);
     }
 
     @Test

@@ -8,10 +8,12 @@ import dev.oleander.drawing.DrawingException;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
+import dev.oleander.value.Value;
+import dev.oleander.value.ValueException;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.document.DocumentJson;
 import dev.oleander.web.job.document.JobDocument;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.Scope;
 import dev.oleander.web.job.document.StaleEditException;
@@ -34,7 +36,7 @@ class JobServiceTest extends WebTest {
     @Autowired private JdbcTemplate sql;
 
     private JobView rename(long id, String name) {
-        return jobs.edit(id, "name", b -> OrderField.NAME.set(b.document(), name), person("mira"));
+        return jobs.edit(id, "name", b -> OrderValues.NAME.put(b.document(), name), person("mira"));
     }
 
     @Test
@@ -66,7 +68,8 @@ class JobServiceTest extends WebTest {
         assertThat(after.result().proof()).isSameAs(before.proof());
         assertThat(before.document().name()).isEqualTo("Before");
         JobView more =
-                jobs.edit(id, "n", b -> OrderField.QUANTITY.set(b.document(), "3"), person("mira"));
+                jobs.edit(
+                        id, "n", b -> OrderValues.QUANTITY.put(b.document(), "3"), person("mira"));
         assertThat(more.result().run()).isNotSameAs(before.run());
     }
 
@@ -84,7 +87,7 @@ class JobServiceTest extends WebTest {
                 id,
                 seen,
                 "thickness",
-                b -> OrderField.THICKNESS.set(b.document(), "8"),
+                b -> OrderValues.THICKNESS.put(b.document(), "8"),
                 person("anselm"));
         assertThatThrownBy(
                         () ->
@@ -92,7 +95,7 @@ class JobServiceTest extends WebTest {
                                         id,
                                         seen,
                                         "quantity",
-                                        b -> OrderField.QUANTITY.set(b.document(), "9"),
+                                        b -> OrderValues.QUANTITY.put(b.document(), "9"),
                                         person("mira")))
                 .isInstanceOf(StaleEditException.class)
                 .hasMessageContaining("Anselm Byre changed this job meanwhile: thickness");
@@ -139,24 +142,24 @@ class JobServiceTest extends WebTest {
     @Test
     void ordersThatMakeNoSenseAreRefusedWithTheirLimit() {
         long id = makeJob("cleat_backing_plate", "Limits", 1);
-        assertRefused(id, OrderField.THICKNESS, "-3", "-3 mm; it must be more than 0");
-        assertRefused(id, OrderField.QUANTITY, "0", "between 1 and 5000");
-        assertRefused(id, OrderField.QUANTITY, "2.5", "not a whole number");
-        assertRefused(id, OrderField.MATERIAL, "cork", "no data for \"cork\"");
-        assertRefused(id, OrderField.NAME, " ", "needs a name");
-        assertRefused(id, OrderField.UNIT, "cubit", "no unit of length");
+        assertRefused(id, OrderValues.THICKNESS, "-3", "-3 mm; it must be more than 0");
+        assertRefused(id, OrderValues.QUANTITY, "0", "between 1 and 5000");
+        assertRefused(id, OrderValues.QUANTITY, "2.5", "not a whole number");
+        assertRefused(id, OrderValues.MATERIAL, "cork", "no data for \"cork\"");
+        assertRefused(id, OrderValues.NAME, " ", "needs a name");
+        assertRefused(id, OrderValues.UNIT, "cubit", "no unit of length");
         assertThat(jobs.view(id).step()).isEqualTo(1);
     }
 
-    private void assertRefused(long id, OrderField field, String value, String sentence) {
+    private void assertRefused(long id, Value<JobDocument> field, String value, String sentence) {
         assertThatThrownBy(
                         () ->
                                 jobs.edit(
                                         id,
                                         "x",
-                                        b -> field.set(b.document(), value),
+                                        b -> field.put(b.document(), value),
                                         person("mira")))
-                .isInstanceOf(RefusedEditException.class)
+                .isInstanceOfAny(RefusedEditException.class, ValueException.class)
                 .hasMessageContaining(sentence);
     }
 

@@ -6,7 +6,7 @@ import com.zaxxer.hikari.HikariDataSource;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.store.JobRepository;
 import java.net.http.HttpResponse;
 import java.util.Map;
@@ -34,7 +34,7 @@ class ShortTransactionsTest extends WebTest {
                                 jobs.edit(
                                         job,
                                         "quantity",
-                                        b -> OrderField.QUANTITY.set(b.document(), "180"),
+                                        b -> OrderValues.QUANTITY.put(b.document(), "180"),
                                         person("mira")));
         int looks = 0;
         int held = 0;

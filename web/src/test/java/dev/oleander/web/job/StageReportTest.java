@@ -5,9 +5,11 @@ import static org.mockito.Mockito.doReturn;
 import static org.mockito.Mockito.spy;
 
 import dev.oleander.drawing.read.Purpose;
+import dev.oleander.plan.bed.BedValues;
+import dev.oleander.value.Value;
 import dev.oleander.web.WebTest;
-import dev.oleander.web.job.document.OrderField;
-import dev.oleander.web.job.document.SheetField;
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.planning.Planning;
 import dev.oleander.web.job.planning.Planning.State;
 import dev.oleander.web.job.result.JobResult;
@@ -23,16 +25,8 @@ class StageReportTest extends WebTest {
 
     @Autowired private ReleaseService releases;
 
-    private void set(long id, OrderField field, String value) {
-        jobs.edit(id, "x", b -> field.set(b.document(), value), person("mira"));
-    }
-
-    private void set(long id, SheetField field, String value) {
-        jobs.edit(
-                id,
-                "x",
-                b -> b.document().withSheet(field.set(b.document().sheet(), value)),
-                person("mira"));
+    private void set(long id, Value<JobDocument> field, String value) {
+        jobs.edit(id, "x", b -> field.put(b.document(), value), person("mira"));
     }
 
     private StageView stage(long id, Stage stage) {
@@ -44,7 +38,7 @@ class StageReportTest extends WebTest {
         long id = makeJob("cleat_backing_plate", "Unit", 1);
         assertThat(stage(id, Stage.SHAPE).state()).isEqualTo(StageView.State.NEEDS);
         assertThat(stage(id, Stage.SHAPE).needs()).singleElement().asString().contains("unit");
-        set(id, OrderField.UNIT, "mm");
+        set(id, OrderValues.UNIT, "mm");
         assertThat(stage(id, Stage.SHAPE).isReady()).isTrue();
         assertThat(stage(id, Stage.SHAPE).sentence()).isEqualTo("1 part, 7 openings");
     }
@@ -77,7 +71,7 @@ class StageReportTest extends WebTest {
     @Test
     void anInchDrawingGrowsAndMayStillFit() {
         long id = makeJob("cleat_backing_plate", "Inches", 1);
-        set(id, OrderField.UNIT, "in");
+        set(id, OrderValues.UNIT, "in");
         assertThat(jobs.view(id).result().reading().box().width()).isGreaterThan(4000);
         assertThat(stage(id, Stage.SHEET).state()).isEqualTo(StageView.State.NEEDS);
         assertThat(stage(id, Stage.SHEET).needs().get(0)).contains("No copy fits");
@@ -88,7 +82,7 @@ class StageReportTest extends WebTest {
     @Test
     void stopsWithoutDataAreCounted() {
         long id = makeJob("cleat_backing_plate", "Thick", 1);
-        set(id, OrderField.THICKNESS, "60");
+        set(id, OrderValues.THICKNESS, "60");
         StageView cuts = stage(id, Stage.CUTS);
         assertThat(cuts.sentence()).isEqualTo("8 stops cannot be cut");
         assertThat(cuts.needs().get(0)).contains("Stop 1", "60 mm thick");
@@ -97,7 +91,7 @@ class StageReportTest extends WebTest {
     @Test
     void anUnusableSheetStopsTheStagesAfterIt() {
         long id = makeJob("cleat_backing_plate", "Rows", 1);
-        set(id, SheetField.ROWS, "1.5");
+        setSheet(id, BedValues.ROWS, "1.5");
         assertThat(stage(id, Stage.SHEET).needs().get(0)).contains("not a whole number");
         assertThat(stage(id, Stage.CUTS).sentence()).isEqualTo("waits for the sheet");
         assertThat(stage(id, Stage.PROOF).state()).isEqualTo(StageView.State.OPEN);
@@ -108,19 +102,19 @@ class StageReportTest extends WebTest {
     void whatDoesNotFitIsCounted() {
         long id = makeJob("cleat_backing_plate", "Many", 500);
         assertThat(stage(id, Stage.SHEET).sentence()).matches("\\d+ of 500 placed");
-        set(id, OrderField.QUANTITY, "2");
+        set(id, OrderValues.QUANTITY, "2");
         assertThat(stage(id, Stage.SHEET).sentence()).isEqualTo("2 % of it used");
     }
 
     @Test
     void aReleaseGoesStaleWhenTheJobChanges() {
         long id = makeJob("cleat_backing_plate", "Stale", 1);
-        set(id, OrderField.UNIT, "mm");
+        set(id, OrderValues.UNIT, "mm");
         assertThat(stage(id, Stage.RELEASE).sentence()).isEqualTo("none yet");
         releases.release(id, person("mira"));
         assertThat(stage(id, Stage.RELEASE).isReady()).isTrue();
         assertThat(stage(id, Stage.RELEASE).sentence()).isEqualTo("revision A");
-        set(id, OrderField.QUANTITY, "2");
+        set(id, OrderValues.QUANTITY, "2");
         assertThat(stage(id, Stage.RELEASE).sentence()).isEqualTo("revision A, stale");
         jobs.undo(id, person("mira"));
         assertThat(stage(id, Stage.RELEASE).isReady()).isTrue();
@@ -136,7 +130,7 @@ class StageReportTest extends WebTest {
 
     private List<StageView> at(boolean planned, State.End end) {
         long id = makeJob("cleat_backing_plate", "Slow", 1);
-        set(id, OrderField.UNIT, "mm");
+        set(id, OrderValues.UNIT, "mm");
         JobResult result = spy(jobs.view(id).result());
         doReturn(planned).when(result).isPlanned();
         doReturn(false).when(result).isProved();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.plan.stop.Source;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Severity;
@@ -15,7 +16,6 @@ import dev.oleander.web.api.ApiClient;
 import dev.oleander.web.job.document.Orders;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.Scope;
-import dev.oleander.web.job.document.SheetField;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
@@ -177,7 +177,7 @@ class WireJobTest extends WebTest {
     @Test
     void aCopyThatDoesNotFitIsNotTaken() {
         long job = makeWireJob("shim_punch_die", "Too far", 40);
-        edit(job, b -> b.document().withSheet(SheetField.STOCK.set(b.document().sheet(), "sheet")));
+        edit(job, b -> b.document().withSheet(BedValues.STOCK.put(b.document().sheet(), "sheet")));
         String stop = first(jobs.view(job).result());
         set(job, stop, "pitchX", "900");
         assertThatThrownBy(() -> set(job, stop, "columns", "4"))

@@ -10,7 +10,7 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.book.Books;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.store.Stage;
 import dev.oleander.web.release.ReleaseService;
 import dev.oleander.work.sheet.book.CutBook;
@@ -141,7 +141,7 @@ class CutBookTest extends WebTest {
     @Test
     void aTestCutCalibratesTheWaterjetForEverybody() {
         long job = makeJob("cleat_backing_plate", "By water", 1);
-        jobs.edit(job, "x", b -> OrderField.MACHINE.set(b.document(), "yarrow"), person("mira"));
+        jobs.edit(job, "x", b -> OrderValues.MACHINE.put(b.document(), "yarrow"), person("mira"));
         double before = feed(job);
         Map<String, String> cut =
                 Map.of(
@@ -174,7 +174,7 @@ class CutBookTest extends WebTest {
     @Test
     void stopsOfInterpolatedRowsSaySo() {
         long job = makeJob("cleat_backing_plate", "Between", 1);
-        jobs.edit(job, "x", b -> OrderField.THICKNESS.set(b.document(), "7"), person("mira"));
+        jobs.edit(job, "x", b -> OrderValues.THICKNESS.put(b.document(), "7"), person("mira"));
         List<Stop> stops = jobs.view(job).result().run().stops();
         assertThat(stops).allMatch(s -> SheetCut.of(s).row().orElseThrow().interpolated());
         assertThat(pages.get("/jobs/%d/cuts?stop=%s".formatted(job, stops.get(0).id())).body())

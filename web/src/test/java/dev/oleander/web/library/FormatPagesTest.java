@@ -8,7 +8,7 @@ import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.format.FormatRefusedException;
 import dev.oleander.web.format.Formats;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.release.ReleaseService;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
@@ -53,7 +53,7 @@ class FormatPagesTest extends WebTest {
     @Test
     void aSavedChangeHoldsForEveryJobFromThenOn() {
         long job = makeJob("cleat_backing_plate", "Format", 1);
-        jobs.edit(job, "unit", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        jobs.edit(job, "unit", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
         assertThat(releases.preview(jobs.view(job)).checked().written().lines())
                 .anyMatch(l -> l.endsWith(" M25"));
         String changed = teasel().replace("\"M25\"", "\"M95\"");

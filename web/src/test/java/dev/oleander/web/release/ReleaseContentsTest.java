@@ -22,7 +22,7 @@ import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.ValueEdits;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.document.Scope;
 import java.awt.image.BufferedImage;
 import java.nio.charset.StandardCharsets;
@@ -44,7 +44,7 @@ class ReleaseContentsTest extends WebTest {
 
     private long job(String name) {
         long id = makeJob("cleat_backing_plate", name, 3);
-        jobs.edit(id, "unit", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        jobs.edit(id, "unit", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
         return id;
     }
 
@@ -132,7 +132,7 @@ class ReleaseContentsTest extends WebTest {
     void aChangeOfWhatIsStoredIsFound() {
         long job = job("Tampered");
         released(job);
-        jobs.edit(job, "x", b -> OrderField.QUANTITY.set(b.document(), "2"), person("mira"));
+        jobs.edit(job, "x", b -> OrderValues.QUANTITY.put(b.document(), "2"), person("mira"));
         Release second = released(job);
         ApiClient api = new ApiClient(port, "tove");
         String path = "/api/releases/%d/verify".formatted(second.id());

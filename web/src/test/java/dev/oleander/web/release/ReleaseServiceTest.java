@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.document.NotFoundException;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -23,7 +23,7 @@ class ReleaseServiceTest extends WebTest {
 
     private long releasable(String name) {
         long id = makeJob("cleat_backing_plate", name, 3);
-        jobs.edit(id, "unit", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        jobs.edit(id, "unit", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
         return id;
     }
 
@@ -58,7 +58,7 @@ class ReleaseServiceTest extends WebTest {
         long id = releasable("Unchanging");
         Release first = releases.release(id, person("mira"));
         String program = first.program();
-        jobs.edit(id, "quantity", b -> OrderField.QUANTITY.set(b.document(), "5"), person("mira"));
+        jobs.edit(id, "quantity", b -> OrderValues.QUANTITY.put(b.document(), "5"), person("mira"));
         Release second = releases.release(id, person("mira"));
         assertThat(releases.find(first.id()).program()).isEqualTo(program);
         assertThat(second.program()).isNotEqualTo(program);

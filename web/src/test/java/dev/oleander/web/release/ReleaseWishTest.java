@@ -16,7 +16,7 @@ import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.document.NotFoundException;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.store.Stage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -55,7 +55,7 @@ class ReleaseWishTest extends WebTest {
 
     private long releasable(String name) {
         long id = makeJob("cleat_backing_plate", name, 3);
-        jobs.edit(id, "unit", b -> OrderField.UNIT.set(b.document(), "mm"), person("mira"));
+        jobs.edit(id, "unit", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
         return id;
     }
 
@@ -139,7 +139,7 @@ class ReleaseWishTest extends WebTest {
         assertThat(release.program()).contains("G40 G17 G55");
         assertThat(release.parameters()).containsEntry("field", "G55");
         Map<String, String> again = new HashMap<>(Map.of("parameter-field", "G54"));
-        jobs.edit(job, "x", b -> OrderField.QUANTITY.set(b.document(), "2"), person("mira"));
+        jobs.edit(job, "x", b -> OrderValues.QUANTITY.put(b.document(), "2"), person("mira"));
         pages.post("/jobs/%d/release/releases".formatted(job), again);
         assertThat(releases.find(job, "B").program()).contains("G40 G17 G54");
     }
@@ -209,7 +209,7 @@ class ReleaseWishTest extends WebTest {
         jobs.edit(
                 job,
                 "Lead of stop 3",
-                b -> OrderField.QUANTITY.set(b.document(), "4"),
+                b -> OrderValues.QUANTITY.put(b.document(), "4"),
                 person("anselm"));
         PageClient pages = new PageClient(port).signedIn("mira");
         String bench = "/jobs/%d/release/".formatted(job);

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.web.WebTest;
 import dev.oleander.web.api.ApiClient;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.seal.SealSettings;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -193,7 +193,7 @@ class VerifierTest extends WebTest {
         jobs.edit(
                 first.jobId(),
                 "quantity",
-                b -> OrderField.QUANTITY.set(b.document(), "2"),
+                b -> OrderValues.QUANTITY.put(b.document(), "2"),
                 person("mira"));
         Release second = releases.release(first.jobId(), person("mira"));
         ApiClient api = new ApiClient(port, "tove");

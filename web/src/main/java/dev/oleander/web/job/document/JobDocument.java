@@ -79,6 +79,17 @@ public record JobDocument(
             return new Order(name, machine, value, thickness, quantity, customer);
         }
 
+        public Order withName(String value) {
+            return new Order(value, machine, material, thickness, quantity, customer);
+        }
+
+        /**
+         * @param value mm
+         */
+        public Order withThickness(Typed value) {
+            return new Order(name, machine, material, value, quantity, customer);
+        }
+
         /** The same order for so many. */
         public Order withQuantity(int value) {
             return new Order(name, machine, material, thickness, value, customer);

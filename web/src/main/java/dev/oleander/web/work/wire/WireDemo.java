@@ -2,12 +2,12 @@ package dev.oleander.web.work.wire;
 
 import static dev.oleander.work.wire.WireCutting.WIRE;
 
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.demo.DemoJobs;
 import dev.oleander.web.demo.DemoWork;
 import dev.oleander.web.job.document.JobDocument;
-import dev.oleander.web.job.document.SheetField;
 import dev.oleander.work.wire.choice.Matching;
 import dev.oleander.work.wire.choice.TaperChoice;
 import dev.oleander.work.wire.choice.UpperChoice;
@@ -60,7 +60,7 @@ class WireDemo implements DemoWork {
         return jobs.make(
                 file + ".dxf",
                 order,
-                d -> d.withSheet(SheetField.STOCK.set(d.sheet(), "around")),
+                d -> d.withSheet(BedValues.STOCK.put(d.sheet(), "around")),
                 who);
     }
 }

@@ -8,7 +8,7 @@ import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
 import dev.oleander.web.job.document.JobDocument;
-import dev.oleander.web.job.document.OrderField;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.source.Upload;
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -91,7 +91,10 @@ class LongPlansTest extends WebTest {
         for (int i = 41; i < 49; i++) {
             String quantity = String.valueOf(i);
             jobs.edit(
-                    job, "x", b -> OrderField.QUANTITY.set(b.document(), quantity), person("mira"));
+                    job,
+                    "x",
+                    b -> OrderValues.QUANTITY.put(b.document(), quantity),
+                    person("mira"));
         }
         until(() -> states(job).get(states(job).size() - 1).equals("DONE"));
         List<String> states = states(job);

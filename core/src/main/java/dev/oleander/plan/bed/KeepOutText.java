@@ -1,11 +1,10 @@
-package dev.oleander.web.job.document;
+package dev.oleander.plan.bed;
 
-import dev.oleander.plan.bed.KeepOut;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.quantity.Typed;
+import dev.oleander.value.Entry;
+import dev.oleander.value.ValueException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Collectors;
 
 /**
@@ -15,40 +14,39 @@ import java.util.stream.Collectors;
 public final class KeepOutText {
 
     private static final int MOST = 20;
-    private static final double LARGEST = 20_000;
     private static final List<String> NAMES = List.of("x", "y", "width", "depth", "height");
 
     private KeepOutText() {}
 
     /**
-     * @throws RefusedEditException when there are not five numbers, or too many clamps
+     * @throws ValueException when there are not five numbers, or too many clamps
      * @throws dev.oleander.quantity.FormulaException when one is no number or out of limits
      */
-    static List<KeepOut> read(String text) {
+    static List<KeepOut> read(Entry entry) {
         List<KeepOut> all = new ArrayList<>();
-        for (String one : text.split(";")) {
+        for (String one : entry.text().split(";")) {
             if (!one.isBlank()) {
-                all.add(clamp(one, all.size() + 1));
+                all.add(clamp(entry.with(one), all.size() + 1));
             }
         }
         if (all.size() > MOST) {
-            throw new RefusedEditException("%d clamps are possible at most.".formatted(MOST));
+            throw new ValueException("%d clamps are possible at most.".formatted(MOST));
         }
         return all;
     }
 
-    private static KeepOut clamp(String text, int number) {
-        String[] parts = text.split(",");
+    private static KeepOut clamp(Entry entry, int number) {
+        String[] parts = entry.text().split(",");
         if (parts.length != NAMES.size()) {
-            throw new RefusedEditException(
+            throw new ValueException(
                     "Clamp %d has %d numbers; it needs five: x, y, width, depth, height."
                             .formatted(number, parts.length));
         }
         double[] values = new double[NAMES.size()];
         for (int i = 0; i < values.length; i++) {
             String what = "The %s of clamp %d".formatted(NAMES.get(i), number);
-            double least = i < 2 ? -LARGEST : 0.1;
-            values[i] = Typed.parse(parts[i], Map.of()).within(what, least, LARGEST).value();
+            double least = i < 2 ? -BedValues.LARGEST : 0.1;
+            values[i] = entry.with(parts[i]).number(what, least, BedValues.LARGEST).value();
         }
         return new KeepOut(values[0], values[1], values[2], values[3], values[4]);
     }
