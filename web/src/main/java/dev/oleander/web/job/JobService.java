@@ -205,8 +205,8 @@ public class JobService {
                 new StageReport(result, state.released(), plan).stages(),
                 plan,
                 before(state, result),
-                state.isFirst() ? null : state.label(),
-                state.redo());
+                state.isFirst() ? Optional.empty() : Optional.of(state.label()),
+                Optional.ofNullable(state.redo()));
     }
 
     /** What the step before came to, when this one changed the order of the stops. */

@@ -13,8 +13,8 @@ import java.util.Optional;
  * @param step number of the present step; edits say which one they were made on
  * @param planning how far the plan is; empty when there is nothing left to do
  * @param before what the step before came to, when this one changed the order of the stops
- * @param undoLabel what undo takes back; null when there is nothing
- * @param redoLabel what redo brings back; null when there is nothing
+ * @param undoLabel what undo takes back; empty when there is nothing
+ * @param redoLabel what redo brings back; empty when there is nothing
  */
 public record JobView(
         long id,
@@ -23,8 +23,8 @@ public record JobView(
         List<StageView> stages,
         Optional<Planning.State> planning,
         Optional<JobResult> before,
-        String undoLabel,
-        String redoLabel) {
+        Optional<String> undoLabel,
+        Optional<String> redoLabel) {
 
     public JobDocument document() {
         return result.document();

@@ -35,7 +35,7 @@ class WireJourneyTest extends BrowserTest {
         browser.click("#release-now");
         browser.until(b -> !b.all(".releases .revision").isEmpty());
         browser.until(b -> b.text("#program-note").startsWith("revision A"));
-        assertThat(browser.text("#program")).contains("G41 D21");
+        browser.until(b -> b.text("#program").contains("G41 D21"));
     }
 
     @Test

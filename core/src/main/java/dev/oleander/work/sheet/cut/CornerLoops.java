@@ -5,6 +5,7 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.Turns;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;

@@ -1,5 +1,6 @@
 package dev.oleander.work.sheet.cut;
 
+import dev.oleander.geometry.Corners;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Segment;
 import dev.oleander.plan.stop.Tab;
@@ -23,7 +24,7 @@ public final class TabPlacer {
     private static final double OFF_CURVE = 0.1;
 
     private final List<Segment> main;
-    private final double[] starts;
+    private final Corners corners;
     private final double length;
     private final double clear;
 
@@ -34,18 +35,13 @@ public final class TabPlacer {
      */
     public TabPlacer(List<Segment> main, double clear) {
         this.main = main;
-        this.starts = new double[main.size()];
-        double sum = 0;
-        for (int i = 0; i < starts.length; i++) {
-            starts[i] = sum;
-            sum += main.get(i).length();
-        }
-        this.length = sum;
+        this.corners = new Corners(main, true, CORNER);
+        this.length = corners.length();
         this.clear = Math.max(clear, FROM_CORNER);
     }
 
     /** A free stretch for tabs. */
-    private record Stretch(double from, double to, boolean straight) {}
+    private record Stretch(Corners.Room room, boolean straight) {}
 
     /**
      * @param byHand middles of tabs put by hand, mm along the path; those too near to the beginning
@@ -70,20 +66,20 @@ public final class TabPlacer {
         return tabs;
     }
 
-    /** The middles that a tab may have: on straight elements, and between corners. */
+    /** Where a tab may lie: on straight elements, and between corners. */
     private List<Stretch> stretches(double off) {
         List<Stretch> stretches = new ArrayList<>();
-        double corner = 0;
+        double after = 0;
         for (int i = 0; i < main.size(); i++) {
-            double end = starts[i] + main.get(i).length();
-            boolean turns = isCorner((i + 1) % main.size());
+            double end = corners.end(i);
+            boolean turns = corners.isAt(i + 1);
             if (main.get(i) instanceof Line) {
-                double from = starts[i] + (isCorner(i) ? FROM_CORNER : 0);
+                double from = corners.start(i) + (corners.isAt(i) ? FROM_CORNER : 0);
                 add(stretches, from, end - (turns ? FROM_CORNER : 0), off, true);
             }
             if (turns || i + 1 == main.size()) {
-                add(stretches, corner, end - (turns ? FROM_CORNER : 0), off, false);
-                corner = end + FROM_CORNER;
+                add(stretches, after, end - (turns ? FROM_CORNER : 0), off, false);
+                after = end + FROM_CORNER;
             }
         }
         return stretches;
@@ -91,24 +87,17 @@ public final class TabPlacer {
 
     private void add(
             List<Stretch> stretches, double from, double to, double off, boolean straight) {
-        double first = Math.max(from, clear) + off / 2;
-        double last = Math.min(to, length - clear) - off / 2;
-        if (first <= last) {
-            stretches.add(new Stretch(first, last, straight));
+        Corners.Room room = new Corners.Room(Math.max(from, clear), Math.min(to, length - clear));
+        if (room.length() >= off) {
+            stretches.add(new Stretch(room, straight));
         }
-    }
-
-    /** Whether the path turns sharply where an element begins. */
-    private boolean isCorner(int index) {
-        Segment before = main.get((index + main.size() - 1) % main.size());
-        return Turns.degrees(before, main.get(index)) > CORNER;
     }
 
     private void spread(List<Tab> tabs, List<Stretch> stretches, double wanted, TabWish wish) {
         double least = Double.POSITIVE_INFINITY;
         double best = -1;
         for (Stretch stretch : stretches) {
-            double middle = Math.max(stretch.from(), Math.min(stretch.to(), wanted));
+            double middle = stretch.room().middle(wanted, wish.off());
             double cost = Math.abs(middle - wanted) + (stretch.straight() ? 0 : OFF_CURVE * length);
             if (cost < least && isFree(tabs, middle, wish)) {
                 least = cost;

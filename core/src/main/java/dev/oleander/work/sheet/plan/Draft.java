@@ -100,7 +100,6 @@ record Draft(
         Segment last = past.isEmpty() ? lastOf(main.segments()) : lastOf(past);
         List<Segment> out =
                 LeadShaper.leadOut(leadOut, last.end(), last.direction(1), turn.scrap());
-        double startAt = feature.contour().distanceAt(feature.contour().nearest(station.point()));
         return stop(in, main, past, out, lead, remarks, List.of(), station);
     }
 

@@ -3,6 +3,7 @@ package dev.oleander.work.wire.cut;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One pass along a stretch of a profile, with the ways to it and off it.
@@ -15,10 +16,10 @@ import java.util.List;
  * @param leans how the flank of each element of the profile leans
  * @param plane height of the plane of the profile above the lower side of the work, mm
  * @param way of the wire's centre
- * @param from where it comes from, upright; null: it goes on from the cut before
- * @param square a corner on the way to the profile; null: straight
- * @param arc as written and as run, by which it comes to the profile; null: straight
- * @param off where it goes when it is done, upright; null: it stays for the next cut
+ * @param from where it comes from, upright; empty: it goes on from the cut before
+ * @param square a corner on the way to the profile; empty: straight
+ * @param arc as written and as run, by which it comes to the profile; empty: straight
+ * @param off where it goes when it is done, upright; empty: it stays for the next cut
  * @param posted whether the drawn line is written and the controller offsets it
  */
 public record WireCut(
@@ -33,10 +34,10 @@ public record WireCut(
         List<Lean> leans,
         double plane,
         List<Ruling> way,
-        Point from,
-        Point square,
-        LeadArc arc,
-        Point off,
+        Optional<Point> from,
+        Optional<Point> square,
+        Optional<LeadArc> arc,
+        Optional<Point> off,
         boolean posted) {
 
     /** What a pass is for. */

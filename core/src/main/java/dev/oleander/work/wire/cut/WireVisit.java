@@ -87,6 +87,6 @@ public record WireVisit(
     /** Where the wire is cut in the end. */
     public Point end() {
         List<WireCut> cuts = cuts();
-        return cuts.isEmpty() ? begin() : cuts.get(cuts.size() - 1).off();
+        return cuts.isEmpty() ? begin() : cuts.get(cuts.size() - 1).off().orElseThrow();
     }
 }

@@ -96,10 +96,10 @@ public final class ProfileWork {
     public record Stretch(WireCut.Role role, int pass, double from, double to, boolean reversed) {}
 
     /**
-     * @param from where the wire comes from; null: it goes on
+     * @param from where the wire comes from; empty: it goes on
      * @param stays whether the wire stays on the profile in the end
      */
-    public WireCut cut(Stretch stretch, Point from, boolean stays) {
+    public WireCut cut(Stretch stretch, Optional<Point> from, boolean stays) {
         WireRow row = settings.row();
         WirePass data = row.passes().get(stretch.pass() - 1);
         List<Integer> range = chain.range(stretch.from(), stretch.to());
@@ -113,8 +113,10 @@ public final class ProfileWork {
             leans = back(leans).stream().map(WireCut.Lean::back).toList();
             left = !left;
         }
-        Lead lead = from == null ? Lead.NONE : lead(profile.get(0), isUpright(way), left, stretch);
-        Point off = stays ? null : off(profile, way, left, stretch.pass());
+        Lead lead =
+                from.isEmpty() ? Lead.NONE : lead(profile.get(0), isUpright(way), left, stretch);
+        Optional<Point> off =
+                stays ? Optional.empty() : Optional.of(off(profile, way, left, stretch.pass()));
         boolean posted = settings.compensation() == Compensation.CONTROLLER && source.follows();
         return new WireCut(
                 stretch.pass(),
@@ -193,8 +195,8 @@ public final class ProfileWork {
         return way.stream().allMatch(Ruling::isUpright);
     }
 
-    private record Lead(Point square, WireCut.LeadArc arc) {
-        static final Lead NONE = new Lead(null, null);
+    private record Lead(Optional<Point> square, Optional<WireCut.LeadArc> arc) {
+        static final Lead NONE = new Lead(Optional.empty(), Optional.empty());
     }
 
     private Lead lead(Segment first, boolean upright, boolean left, Stretch stretch) {
@@ -209,7 +211,8 @@ public final class ProfileWork {
         Point at = first.start();
         double length = leadLength(at, aside, offset);
         if (kind == WireLead.SQUARE || !upright || length <= offset * 1.1) {
-            return new Lead(at.plus(aside.times(Math.max(length, 1.1 * offset))), null);
+            Point corner = at.plus(aside.times(Math.max(length, 1.1 * offset)));
+            return new Lead(Optional.of(corner), Optional.empty());
         }
         double sweep = left ? -Math.PI / 2 : Math.PI / 2;
         Point centre = at.plus(aside.times(length));
@@ -218,7 +221,7 @@ public final class ProfileWork {
         Point from = centre.minus(along.times(length));
         Arc drawn = new Arc(from, at, Math.tan(-sweep / 4));
         Segment run = drawn.parallel(left ? offset : -offset).orElseThrow();
-        return new Lead(null, new WireCut.LeadArc(drawn, run));
+        return new Lead(Optional.empty(), Optional.of(new WireCut.LeadArc(drawn, run)));
     }
 
     /** As long as is wished, or as there is room for when nobody set it here. */

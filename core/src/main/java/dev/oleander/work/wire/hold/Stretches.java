@@ -2,8 +2,9 @@ package dev.oleander.work.wire.hold;
 
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Corners;
+import dev.oleander.geometry.Corners.Room;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.Segment;
 import dev.oleander.plan.stop.Refusal;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.wire.cut.RefusedException;
@@ -13,57 +14,30 @@ import java.util.List;
 /** The stretches of a drawn chain between its corners; distances along it, mm. */
 public final class Stretches {
 
-    /** Sine of a turn from which on a joint is a corner. */
-    private static final double CORNER = 0.02;
+    /** Degrees of a turn above which a joint is a corner. */
+    private static final double CORNER = 1.15;
 
     /** mm */
     private static final double AT_CORNER = 1e-6;
 
     private final Chain chain;
     private final double length;
-    private final List<Double> corners = new ArrayList<>();
+    private final List<Double> corners;
 
     public Stretches(Chain chain) {
         this.chain = chain;
         this.length = chain.length();
-        boolean closed = chain instanceof Contour;
-        List<Segment> segments = chain.segments();
-        double at = 0;
-        for (int i = 0; i < segments.size(); i++) {
-            boolean joint = closed || i > 0;
-            Segment before = segments.get((i + segments.size() - 1) % segments.size());
-            if (joint && isCorner(before.direction(1), segments.get(i).direction(0))) {
-                corners.add(at);
-            }
-            at += segments.get(i).length();
-        }
+        this.corners = new Corners(chain.segments(), chain instanceof Contour, CORNER).places();
     }
 
-    private static boolean isCorner(Point in, Point out) {
-        return Math.abs(in.cross(out)) > CORNER || in.dot(out) < 0;
-    }
-
-    /** A stretch; its end is past the length when it goes over the first point. */
-    private record Stretch(double from, double to) {
-
-        double room() {
-            return to - from;
-        }
-
-        /** The place of a window of some width that is nearest to the wished middle. */
-        double middle(double wished, double width) {
-            return Math.max(from + width / 2, Math.min(to - width / 2, wished));
-        }
-    }
-
-    private List<Stretch> all() {
-        List<Stretch> all = new ArrayList<>();
+    private List<Room> all() {
+        List<Room> all = new ArrayList<>();
         if (corners.isEmpty()) {
-            all.add(new Stretch(-length, 2 * length));
+            all.add(new Room(-length, 2 * length));
         }
         for (int i = 0; i < corners.size(); i++) {
             double next = i + 1 < corners.size() ? corners.get(i + 1) : corners.get(0) + length;
-            all.add(new Stretch(corners.get(i), next));
+            all.add(new Room(corners.get(i), next));
         }
         return all;
     }
@@ -82,11 +56,11 @@ public final class Stretches {
      */
     public double away(double wished, double margin) {
         double at = ((wished % length) + length) % length;
-        for (Stretch stretch : all()) {
+        for (Room stretch : all()) {
             for (int turn = 0; turn <= 1; turn++) {
                 double there = at + turn * length;
                 if (there >= stretch.from() && there <= stretch.to()) {
-                    double width = Math.min(2 * margin, stretch.room());
+                    double width = Math.min(2 * margin, stretch.length());
                     return wished + stretch.middle(there, width) - there;
                 }
             }
@@ -97,8 +71,8 @@ public final class Stretches {
     /** Length of the longest stretch, mm. */
     public double longest() {
         double longest = 0;
-        for (Stretch stretch : all()) {
-            longest = Math.max(longest, Math.min(length, stretch.room()));
+        for (Room stretch : all()) {
+            longest = Math.max(longest, Math.min(length, stretch.length()));
         }
         return longest;
     }
@@ -114,8 +88,8 @@ public final class Stretches {
     double place(double wished, double width, String what) {
         double best = Double.NaN;
         double least = Double.POSITIVE_INFINITY;
-        for (Stretch stretch : all()) {
-            if (stretch.room() < width || width > length) {
+        for (Room stretch : all()) {
+            if (stretch.length() < width || width > length) {
                 continue;
             }
             for (int turn = -1; turn <= 1; turn++) {
@@ -148,11 +122,11 @@ public final class Stretches {
      * @param behind whether only what lies before the place counts
      */
     double room(double at, boolean behind) {
-        for (Stretch stretch : all()) {
+        for (Room stretch : all()) {
             for (int turn = 0; turn <= 1; turn++) {
                 double there = at + turn * length;
                 if (there >= stretch.from() && there <= stretch.to()) {
-                    return Math.min(length, behind ? there - stretch.from() : stretch.room());
+                    return Math.min(length, behind ? there - stretch.from() : stretch.length());
                 }
             }
         }

@@ -153,28 +153,26 @@ public record WireMotion(Program wire, Program posted, List<Integer> itemOfWire)
                 event(EventKind.PROCESS_ON, Map.of(), "");
                 on = true;
             }
-            if (cut.from() != null) {
+            if (cut.from().isPresent()) {
                 leadIn(cut);
             }
             along(stop, pass, cut);
-            if (cut.off() != null) {
-                leadOut(cut);
-            }
+            cut.off().ifPresent(off -> leadOut(cut, off));
         }
 
         private void leadIn(WireCut cut) {
             Point from = at;
-            if (cut.square() != null) {
-                line(from, cut.square(), cut.feed());
-                from = cut.square();
+            if (cut.square().isPresent()) {
+                line(from, cut.square().get(), cut.feed());
+                from = cut.square().get();
             }
             if (cut.posted()) {
                 compensate(cut);
             }
             Ruling first = cut.way().get(0);
-            if (cut.arc() != null) {
-                Segment run = cut.arc().run();
-                Segment drawn = cut.arc().drawn();
+            if (cut.arc().isPresent()) {
+                Segment run = cut.arc().get().run();
+                Segment drawn = cut.arc().get().drawn();
                 pair(
                         feed(from, run.start(), cut),
                         feed(from, cut.posted() ? drawn.start() : run.start(), cut));
@@ -236,7 +234,7 @@ public record WireMotion(Program wire, Program posted, List<Integer> itemOfWire)
             int done = 0;
             int n = cut.profile().size();
             for (int i = 0; i < n; i++) {
-                if (i > 0 || cut.from() == null) {
+                if (i > 0 || cut.from().isEmpty()) {
                     lean(cut, i);
                 }
                 int to = (int) Math.round((double) moves.size() * (i + 1) / n);
@@ -272,7 +270,7 @@ public record WireMotion(Program wire, Program posted, List<Integer> itemOfWire)
             return new Way(segment.start(), segment.end());
         }
 
-        private void leadOut(WireCut cut) {
+        private void leadOut(WireCut cut, Point off) {
             if (cut.posted()) {
                 if (lean != null) {
                     event(EventKind.TAPER_OFF, Map.of(), "");
@@ -283,17 +281,17 @@ public record WireMotion(Program wire, Program posted, List<Integer> itemOfWire)
             Ruling last = cut.way().get(cut.way().size() - 1);
             Point lower = last.lower().end();
             Point upper = last.upper().end();
-            if (lower.equals(cut.off()) && upper.equals(cut.off())) {
-                at = cut.off();
+            if (lower.equals(off) && upper.equals(off)) {
+                at = off;
                 return;
             }
-            Item move = lean(lower, upper, cut.off(), cut.off(), cut);
+            Item move = lean(lower, upper, off, off, cut);
             if (cut.posted()) {
-                pair(move, feed(at, cut.off(), cut));
+                pair(move, feed(at, off, cut));
             } else {
                 both(move);
             }
-            at = cut.off();
+            at = off;
         }
 
         private Item lean(Point lower, Point upper, Point toLower, Point toUpper, WireCut cut) {

@@ -191,19 +191,23 @@ final class OpenCutter {
         List<Step> steps = new ArrayList<>();
         steps.add(new Thread(at));
         boolean waits = settings.slug() == SlugHandling.STOP_BEFORE;
-        Point now;
+        Optional<Point> now = Optional.of(at);
         if (waits) {
-            steps.add(new Cut(work.cut(new Stretch(Role.ROUGH, 1, 0, last, false), at, true)));
+            steps.add(new Cut(work.cut(new Stretch(Role.ROUGH, 1, 0, last, false), now, true)));
             String reason =
                     "hold the piece before its last %s mm"
                             .formatted(Numbers.plain(length - last, 2));
             boolean always = settings.holdStop() == HoldStop.ALWAYS;
             steps.add(new Wait(always, WireUnit.of(task.machine()).holdSeconds(), reason));
-            WireCut rest = work.cut(new Stretch(Role.CUT_OFF, 1, last, length, false), null, false);
+            WireCut rest =
+                    work.cut(
+                            new Stretch(Role.CUT_OFF, 1, last, length, false),
+                            Optional.empty(),
+                            false);
             steps.add(new Cut(rest));
             now = rest.off();
         } else {
-            WireCut all = work.cut(new Stretch(Role.ROUGH, 1, 0, length, false), at, false);
+            WireCut all = work.cut(new Stretch(Role.ROUGH, 1, 0, length, false), now, false);
             steps.add(new Cut(all));
             now = all.off();
         }

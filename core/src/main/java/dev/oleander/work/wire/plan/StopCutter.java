@@ -26,6 +26,7 @@ import dev.oleander.work.wire.hold.Holds;
 import dev.oleander.work.wire.hold.Holds.Hold;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Makes the visits of one feature of one copy. */
 final class StopCutter {
@@ -114,10 +115,13 @@ final class StopCutter {
         steps.add(
                 new Cut(
                         work.cut(
-                                new Stretch(Role.ROUGH, 1, 0, last, false), subject.hole(), true)));
+                                new Stretch(Role.ROUGH, 1, 0, last, false),
+                                Optional.of(subject.hole()),
+                                true)));
         steps.add(
                 wait("hold the %s before its last %s mm".formatted(piece(), plain(length - last))));
-        WireCut rest = work.cut(new Stretch(Role.CUT_OFF, 1, last, end, false), null, false);
+        WireCut rest =
+                work.cut(new Stretch(Role.CUT_OFF, 1, last, end, false), Optional.empty(), false);
         steps.add(new Cut(rest));
         seq.at = rest.off();
         seq.forwardEnd = true;
@@ -244,14 +248,14 @@ final class StopCutter {
     /** Where the wire is while steps are added. */
     private final class Seq {
         private final List<Step> steps;
-        private Point at;
+        private Optional<Point> at;
 
         /** Whether it stands at the forward end of the stretch. */
         private boolean forwardEnd;
 
         Seq(List<Step> steps) {
             this.steps = steps;
-            this.at = subject.hole();
+            this.at = Optional.of(subject.hole());
         }
 
         void cut(Stretch stretch) {
@@ -264,7 +268,7 @@ final class StopCutter {
         void threadAgain() {
             steps.add(new Severed());
             steps.addAll(threaded());
-            at = subject.hole();
+            at = Optional.of(subject.hole());
             forwardEnd = false;
         }
     }
@@ -300,7 +304,7 @@ final class StopCutter {
         WirePass data = row.passes().get(0);
         Seq seq = new Seq(steps);
         if (!rings.isEmpty()) {
-            Point end = rings.get(rings.size() - 1).end();
+            Optional<Point> end = Optional.of(rings.get(rings.size() - 1).end());
             steps.add(
                     new Cut(
                             new WireCut(
@@ -315,9 +319,9 @@ final class StopCutter {
                                     List.of(),
                                     0,
                                     rings.stream().map(Ruling::upright).toList(),
-                                    null,
-                                    null,
-                                    null,
+                                    Optional.empty(),
+                                    Optional.empty(),
+                                    Optional.empty(),
                                     end,
                                     false)));
             seq.at = end;

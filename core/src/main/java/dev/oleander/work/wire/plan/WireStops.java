@@ -110,9 +110,9 @@ final class WireStops {
         List<Segment> main = new ArrayList<>();
         shown.way().forEach(r -> main.add(r.lower()));
         List<Segment> in =
-                shown.from() == null ? List.of() : ProfileWork.line(shown.from(), shown.begin());
+                shown.from().map(at -> ProfileWork.line(at, shown.begin())).orElse(List.of());
         List<Segment> out =
-                shown.off() == null ? List.of() : ProfileWork.line(shown.end(), shown.off());
+                shown.off().map(at -> ProfileWork.line(shown.end(), at)).orElse(List.of());
         return new CutPath(in, main, List.of(), out);
     }
 }

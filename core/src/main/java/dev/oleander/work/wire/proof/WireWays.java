@@ -2,6 +2,7 @@ package dev.oleander.work.wire.proof;
 
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
 import dev.oleander.work.wire.cut.Ruling;
 import dev.oleander.work.wire.cut.WireCut;
 import java.util.ArrayList;
@@ -25,25 +26,34 @@ final class WireWays {
     static List<Stretch> of(WireCut cut) {
         List<Stretch> all = new ArrayList<>();
         Ruling first = cut.way().get(0);
-        if (cut.from() != null) {
-            Point at = cut.from();
-            if (cut.square() != null) {
-                add(all, Part.LEAD, at, at, cut.square(), cut.square());
-                at = cut.square();
+        if (cut.from().isPresent()) {
+            Point at = cut.from().get();
+            if (cut.square().isPresent()) {
+                Point square = cut.square().get();
+                add(all, Part.LEAD, at, at, square, square);
+                at = square;
             }
-            if (cut.arc() != null) {
-                Point on = cut.arc().run().start();
+            if (cut.arc().isPresent()) {
+                Segment run = cut.arc().get().run();
+                Point on = run.start();
                 add(all, Part.LEAD, at, at, on, on);
-                all.add(new Stretch(Part.LEAD, Ruling.upright(cut.arc().run())));
+                all.add(new Stretch(Part.LEAD, Ruling.upright(run)));
             } else {
                 add(all, Part.LEAD, at, at, first.lower().start(), first.upper().start());
             }
         }
         cut.way().forEach(r -> all.add(new Stretch(Part.PROFILE, r)));
-        if (cut.off() != null) {
-            Ruling last = cut.way().get(cut.way().size() - 1);
-            add(all, Part.OFF, last.lower().end(), last.upper().end(), cut.off(), cut.off());
-        }
+        Ruling last = cut.way().get(cut.way().size() - 1);
+        cut.off()
+                .ifPresent(
+                        off ->
+                                add(
+                                        all,
+                                        Part.OFF,
+                                        last.lower().end(),
+                                        last.upper().end(),
+                                        off,
+                                        off));
         return all;
     }
 

@@ -130,7 +130,7 @@ class WirePlannerTest {
                 WireChoice.NOTHING.withEntry(EntryChoice.NOTHING.withBackOff(Typed.of(0.8)));
         WirePlan plan = WireSamples.plan(plate(), 40, WireSamples.all(choice));
         WireCut rough = visit(plan, "Rectangle", WireVisit.Role.MAIN).cuts().get(0);
-        Point away = rough.off().minus(rough.end());
+        Point away = rough.off().orElseThrow().minus(rough.end());
         Point along = rough.profile().get(rough.profile().size() - 1).direction(1);
         assertThat(away.dot(along)).isCloseTo(0, within(1e-9));
         assertThat(away.norm()).isCloseTo(0.8, within(1e-9));
@@ -203,8 +203,8 @@ class WirePlannerTest {
                                 .orElseThrow());
         WireCut before = ((WireVisit.Cut) steps.get(wait - 1)).cut();
         WireCut rest = ((WireVisit.Cut) steps.get(wait + 1)).cut();
-        assertThat(before.off()).isNull();
-        assertThat(rest.from()).isNull();
+        assertThat(before.off()).isEmpty();
+        assertThat(rest.from()).isEmpty();
         assertThat(rest.begin().distance(before.end())).isLessThan(1e-9);
         assertThat(((WireVisit.Wait) steps.get(wait)).reason()).contains("last 2.5 mm");
     }

@@ -188,12 +188,12 @@ class RandomWireSwathTest {
     }
 
     private static WireCut bent(WireCut cut, int kind, Point shift) {
-        boolean off = kind == 0 && cut.off() != null;
+        boolean off = kind == 0 && cut.off().isPresent();
         if (off) {
-            return WirePlans.withOff(cut, cut.off().plus(shift));
+            return WirePlans.withOff(cut, cut.off().get().plus(shift));
         }
-        return kind == 1 && cut.from() != null
-                ? WirePlans.withFrom(cut, cut.from().plus(shift))
+        return kind == 1 && cut.from().isPresent()
+                ? WirePlans.withFrom(cut, cut.from().get().plus(shift))
                 : WirePlans.withWay(
                         cut, WirePlans.longer(cut.way(), shift.distance(Point.ORIGIN) / 4));
     }
@@ -208,13 +208,13 @@ class RandomWireSwathTest {
                 steps.add(step);
             } else if (step instanceof WireVisit.Cut c) {
                 WireCut cut = c.cut();
-                if (cut.from() != null && at != null) {
+                if (cut.from().isPresent() && at != null) {
                     cut = WirePlans.withFrom(cut, at);
-                } else if (cut.from() != null) {
-                    steps.set(steps.size() - 1, new WireVisit.Thread(cut.from()));
+                } else if (cut.from().isPresent()) {
+                    steps.set(steps.size() - 1, new WireVisit.Thread(cut.from().get()));
                 }
                 steps.add(new WireVisit.Cut(cut));
-                at = cut.off();
+                at = cut.off().orElse(null);
             } else {
                 steps.add(step);
             }

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /** Plans of the wire made wrong on purpose. */
@@ -53,18 +54,19 @@ final class WirePlans {
     }
 
     static WireCut withFrom(WireCut c, Point from) {
-        return with(c, c.way(), from, c.off());
+        return with(c, c.way(), Optional.of(from), c.off());
     }
 
     static WireCut withOff(WireCut c, Point off) {
-        return with(c, c.way(), c.from(), off);
+        return with(c, c.way(), c.from(), Optional.of(off));
     }
 
     static WireCut withWay(WireCut c, List<Ruling> way) {
         return with(c, way, c.from(), c.off());
     }
 
-    private static WireCut with(WireCut c, List<Ruling> way, Point from, Point off) {
+    private static WireCut with(
+            WireCut c, List<Ruling> way, Optional<Point> from, Optional<Point> off) {
         return new WireCut(
                 c.pass(),
                 c.role(),

@@ -85,7 +85,7 @@ class WireSwathTest {
         assertThat(open(reading, plan)).extracting(Finding::rule).doesNotContain("wire-gouge");
         WireCut last = last(plan.visit(hole(reading) + ".1").orElseThrow().cuts());
         double across = 0.8 - last.offset() - plan.rowsInUse().get(0).width(last.pass()) / 2;
-        assertThat(last.end().distance(last.off())).isCloseTo(across, within(2e-3));
+        assertThat(last.end().distance(last.off().orElseThrow())).isCloseTo(across, within(2e-3));
     }
 
     private static WireCut last(List<WireCut> cuts) {

@@ -1,7 +1,4 @@
-package dev.oleander.work.sheet.cut;
-
-import dev.oleander.geometry.Point;
-import dev.oleander.geometry.Segment;
+package dev.oleander.geometry;
 
 /** How sharply a path turns where two elements meet. */
 public final class Turns {
@@ -14,7 +11,7 @@ public final class Turns {
     }
 
     /** Degrees; positive to the left. */
-    static double signed(Segment before, Segment after) {
+    public static double signed(Segment before, Segment after) {
         Point in = before.direction(1);
         Point out = after.direction(0);
         return Math.toDegrees(Math.atan2(in.cross(out), in.dot(out)));
