@@ -103,7 +103,8 @@ async function fetched(path) {
 /** The picture first: what the replay plays is more, and would be in its way. */
 async function loadScene() {
   try {
-    scene = new Scene(await fetched(`scene?planned=${stage !== 'shape'}`), stage, bench.sceneOwn);
+    const [data] = await Promise.all([fetched(`scene?planned=${stage !== 'shape'}`), registered]);
+    scene = new Scene(data, stage, bench.sceneOwn);
     layers?.apply(scene);
     table.show(scene);
     applySelection();
@@ -413,7 +414,8 @@ document.addEventListener('htmx:responseError', ({detail: {xhr}}) => {
   }
 });
 
-if (module) {
-  (await import('./' + module)).register(bench);
-}
+// what the kind of work adds comes while the drawing is on its way
+const registered = module
+  ? import('./' + module).then((own) => own.register(bench))
+  : Promise.resolve();
 loadScene();
