@@ -8,3 +8,9 @@ export async function ask(path, read = 'json', how = {}) {
   const answer = await fetch(path, how).catch(() => null);
   return answer?.ok ? answer[read]() : null;
 }
+
+/** The same about the run that is shown, which the page says in its state. */
+export function askOfRun(job, what, parameters = {}) {
+  const run = document.querySelector('#bench-state [name=run]').value;
+  return ask(`/jobs/${job}/${what}?${new URLSearchParams({...parameters, run})}`);
+}

@@ -1,4 +1,4 @@
-import {ask} from './ask.js';
+import {askOfRun} from './ask.js';
 import './event-form.js';
 import {addKeys} from './commands.js';
 import {area, length} from './paths.js';
@@ -92,8 +92,8 @@ let scene = null;
 
 const nextPicture = () => new Promise((shown) => requestAnimationFrame(() => setTimeout(shown)));
 
-async function fetched(path) {
-  const answer = await ask(`/jobs/${job}/${path}`);
+async function fetched(path, parameters) {
+  const answer = await askOfRun(job, path, parameters);
   if (answer === null) {
     throw new Error(`no answer to ${path}`);
   }
@@ -103,7 +103,7 @@ async function fetched(path) {
 /** The picture first: what the replay plays is more, and would be in its way. */
 async function loadScene() {
   try {
-    const [data] = await Promise.all([fetched(`scene?planned=${stage !== 'shape'}`), registered]);
+    const [data] = await Promise.all([fetched('scene', {planned: stage !== 'shape'}), registered]);
     scene = new Scene(data, stage, bench.sceneOwn);
     layers?.apply(scene);
     table.show(scene);

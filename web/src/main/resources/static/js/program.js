@@ -1,4 +1,4 @@
-import {ask} from './ask.js';
+import {askOfRun} from './ask.js';
 
 // The program beside the picture. Only the lines in sight are in the page, so any length scrolls.
 
@@ -32,7 +32,7 @@ export class ProgramList {
     this.lines = [];
     this.#note(revision ? `revision ${revision}` : 'the next revision');
     this.#paint();
-    const text = await ask(`/jobs/${job}/program?revision=${encodeURIComponent(revision)}`);
+    const text = await askOfRun(job, 'program', {revision});
     if (text === null) {
       this.lines = [];
       this.#note('no program can be written');

@@ -1,4 +1,4 @@
-import {ask} from './ask.js';
+import {askOfRun} from './ask.js';
 import {trace} from './paths.js';
 
 // What is left after the last move, compared with the drawing: where material stays that should have gone,
@@ -42,7 +42,7 @@ class Remains {
       this.#areas = null;
       return;
     }
-    const found = (await ask(`/jobs/${this.job}/remains`)) ?? {sentence: 'What is left could not be computed.', areas: []};
+    const found = (await askOfRun(this.job, 'remains')) ?? {sentence: 'What is left could not be computed.', areas: []};
     this.#areas = found.areas.map((area) => ({...area, path: this.#path(area.d)}));
     this.note(found.sentence);
     this.table.refreshTop();

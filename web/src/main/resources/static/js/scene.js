@@ -93,7 +93,7 @@ export class Scene {
   }
 
   placementOf(stop) {
-    return this.placements[stop.copy - 1];
+    return this.placements[stop.copy - this.firstCopy];
   }
 
   /** The drawn contour of a stop where it lies on the sheet. */

@@ -1,4 +1,4 @@
-import {ask} from './ask.js';
+import {askOfRun} from './ask.js';
 import * as THREE from 'three';
 import {OrbitControls} from 'three/addons/controls/OrbitControls.js';
 import {FANS, fanned} from './fan.js';
@@ -36,7 +36,7 @@ export class Solid {
 
   /** Fetches and shows the work of a job; says why when it cannot be shown. */
   async show(job) {
-    this.data = await ask(`/jobs/${job}/solid`);
+    this.data = await askOfRun(job, 'solid');
     if (this.data === null) {
       return 'There is no plan to show.';
     }

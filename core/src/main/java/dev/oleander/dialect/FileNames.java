@@ -15,7 +15,7 @@ public final class FileNames {
     /**
      * The name of a file after the pattern of its format.
      *
-     * @param frame values by name; part is left out of them where there is only one
+     * @param frame values by name; part and run are left out of them where there is only one
      * @throws DialectException when the pattern asks for a value that there is not
      */
     public static String of(Dialect dialect, Map<String, String> frame) {
@@ -25,12 +25,16 @@ public final class FileNames {
         dialect.parameters().forEach(p -> plain.putIfAbsent(p.name(), plain(p.usual())));
         plain.putIfAbsent("part", "1");
         plain.putIfAbsent("parts", "1");
+        plain.putIfAbsent("run", "1");
+        plain.putIfAbsent("runs", "1");
         String field = dialect.name() + ": file.name";
         String pattern = dialect.file().name();
         String name = EventWords.rendered(field, EventWords.compiled(field, pattern), plain);
         String safe = name.replaceAll("[^A-Za-z0-9_-]+", "-").replaceAll("^-+|-+$", "");
+        boolean told = plain.get("runs").equals("1") || pattern.contains("{{run}}");
+        String ofRun = told ? safe : safe + "-sheet" + plain.get("run");
         boolean numbered = plain.get("parts").equals("1") || pattern.contains("{{part}}");
-        String parted = numbered ? safe : safe + "-" + plain.get("part");
+        String parted = numbered ? ofRun : ofRun + "-" + plain.get("part");
         String whole = parted.isEmpty() ? "program" : parted;
         return whole.substring(0, Math.min(LONGEST, whole.length()))
                 + "."

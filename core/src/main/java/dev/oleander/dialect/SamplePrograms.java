@@ -30,7 +30,10 @@ public final class SamplePrograms {
                     Map.entry("stockHeight", "1000"),
                     Map.entry("data", "mild steel 6 mm"),
                     Map.entry("part", "1"),
-                    Map.entry("parts", "1"));
+                    Map.entry("parts", "1"),
+                    Map.entry("run", "1"),
+                    Map.entry("runs", "1"),
+                    Map.entry("times", "1"));
 
     private SamplePrograms() {}
 

@@ -13,9 +13,9 @@ import java.util.Map;
  * @param seconds of machine time for one copy
  * @param pierces of one copy, or hits when punched
  * @param hits by tool when punched; empty else
- * @param placed copies on one sheet
+ * @param placed copies on a full sheet
  * @param sheets that the lot needs
- * @param share of the sheet that the parts use, 0 to 1
+ * @param share of these sheets that the parts use, 0 to 1
  */
 public record Estimate(
         String machine,

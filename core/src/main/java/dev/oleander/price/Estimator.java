@@ -12,6 +12,7 @@ import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.price.Estimate.Costs;
 import dev.oleander.quantity.Numbers;
+import java.util.List;
 import java.util.Map;
 
 /** Prices a lot from what was planned for it; nothing is guessed that a plan can tell. */
@@ -44,11 +45,30 @@ public final class Estimator {
     }
 
     /**
-     * The estimate of a planned run; a lot of several sheets takes the first one's time for all.
+     * Sheets of a lot that are all alike.
      *
-     * @param running gas, abrasive, energy and wear of the run, money
+     * @param running gas, abrasive, energy and wear of one of them, money
+     * @param count how many there are
      */
-    public Estimate cut(Lot lot, Run run, Timeline timeline, double running) {
+    public record Sheets(Run run, Timeline timeline, double running, int count) {
+
+        private double seconds() {
+            return count * timeline.total();
+        }
+
+        private double area() {
+            Box stock = run.layout().stock();
+            return count * stock.width() * stock.height();
+        }
+    }
+
+    /**
+     * The estimate of what was planned.
+     *
+     * @param all the sheets of the whole lot; the first ones are the fullest
+     */
+    public Estimate cut(Lot lot, List<Sheets> all) {
+        Run run = all.get(0).run();
         Machine machine = run.machine();
         SheetLayout layout = run.layout();
         if (layout.placed() == 0) {
@@ -63,29 +83,49 @@ public final class Estimator {
                             .orElse("Nothing is to be cut.");
             return Estimate.impossible(machine.name(), machine.process(), machine.id(), why);
         }
-        double copies = layout.placed();
-        double factor = lot.quantity() / copies;
-        double hours = factor * timeline.total() / 3600;
+        double seconds = all.stream().mapToDouble(Sheets::seconds).sum();
+        Stock stock =
+                new Stock(
+                        layout.gap(),
+                        all.stream().mapToDouble(Sheets::area).sum(),
+                        all.stream().mapToInt(Sheets::count).sum());
         Costs costs =
                 costs(
                         lot,
-                        layout,
-                        hours * machine.hourlyRate(),
-                        factor * running,
+                        stock,
+                        seconds / 3600 * machine.hourlyRate(),
+                        all.stream().mapToDouble(s -> s.count() * s.running()).sum(),
                         machine.setUpMinutes() / 60 * machine.hourlyRate());
+        long pierces = all.stream().mapToLong(s -> s.count() * pierces(s.timeline())).sum();
         return new Estimate(
                 machine.name(),
                 machine.process(),
                 machine.id(),
                 "",
                 warning(run),
-                timeline.total() / copies,
-                (int) Math.round(pierces(timeline) / copies),
+                seconds / lot.quantity(),
+                (int) Math.round((double) pierces / lot.quantity()),
                 Map.of(),
                 layout.placed(),
-                sheets(lot, layout),
-                share(lot, layout),
+                stock.sheets(),
+                share(lot, stock),
                 costs);
+    }
+
+    /**
+     * What a lot lies on.
+     *
+     * @param gap between copies, mm
+     * @param area of all its sheets, mm2
+     */
+    private record Stock(double gap, double area, int sheets) {
+
+        /** As many sheets as are needed when all are like this one. */
+        static Stock alike(Lot lot, SheetLayout layout) {
+            int sheets = (lot.quantity() + layout.placed() - 1) / layout.placed();
+            Box one = layout.stock();
+            return new Stock(layout.gap(), sheets * one.width() * one.height(), sheets);
+        }
     }
 
     private static String doesNotFit(SheetLayout layout) {
@@ -109,27 +149,21 @@ public final class Estimator {
                 .count();
     }
 
-    private Costs costs(Lot lot, SheetLayout layout, double machine, double running, double setUp) {
+    private Costs costs(Lot lot, Stock stock, double machine, double running, double setUp) {
         double byArea = 0;
         double bySheet = 0;
         var material = prices.find(lot.material());
         if (material.isPresent()) {
             Box copy = lot.reading().workBox();
-            double perCopy = (copy.width() + layout.gap()) * (copy.height() + layout.gap());
-            double sheet = layout.stock().width() * layout.stock().height();
+            double perCopy = (copy.width() + stock.gap()) * (copy.height() + stock.gap());
             byArea = lot.quantity() * material.get().price(perCopy, lot.thickness());
-            bySheet = sheets(lot, layout) * material.get().price(sheet, lot.thickness());
+            bySheet = material.get().price(stock.area(), lot.thickness());
         }
         return new Costs(lot.quantity(), machine, running, setUp, byArea, bySheet);
     }
 
-    private static int sheets(Lot lot, SheetLayout layout) {
-        return (lot.quantity() + layout.placed() - 1) / layout.placed();
-    }
-
-    private static double share(Lot lot, SheetLayout layout) {
-        double sheet = layout.stock().width() * layout.stock().height();
-        return layout.placed() * lot.keptArea() / sheet;
+    private static double share(Lot lot, Stock stock) {
+        return lot.quantity() * lot.keptArea() / stock.area();
     }
 
     /** Name of the punching machine. */
@@ -159,10 +193,11 @@ public final class Estimator {
         double sheetSeconds = punchSeconds(press, work, lot, layout);
         double factor = (double) lot.quantity() / layout.placed();
         double hours = factor * sheetSeconds / 3600;
+        Stock stock = Stock.alike(lot, layout);
         Costs costs =
                 costs(
                         lot,
-                        layout,
+                        stock,
                         hours * press.hourlyRate(),
                         hours * press.hourlyCost() + work.hits().size() * press.toolCost(),
                         press.setUpMinutes() / 60 * press.hourlyRate());
@@ -176,8 +211,8 @@ public final class Estimator {
                 work.total(),
                 work.hits(),
                 layout.placed(),
-                sheets(lot, layout),
-                share(lot, layout),
+                stock.sheets(),
+                share(lot, stock),
                 costs);
     }
 

@@ -1,6 +1,5 @@
 package dev.oleander.value;
 
-import dev.oleander.plan.stop.Source;
 import java.util.Map;
 import java.util.Optional;
 

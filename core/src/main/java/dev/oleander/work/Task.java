@@ -56,6 +56,6 @@ public record Task<C extends Choices<C, ?>>(
 
     /** For a set-up after the first, which holds what is left of the quantity. */
     public Task<C> rest(SetUp setUp) {
-        return new Task<>(machine, book, reading, order.of(setUp), bed.withoutRows(), choices);
+        return new Task<>(machine, book, reading, order.of(setUp), bed.ofRest(), choices);
     }
 }

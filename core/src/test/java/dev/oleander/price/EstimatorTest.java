@@ -13,12 +13,14 @@ import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.price.Estimate.Costs;
 import dev.oleander.price.Estimator.Lot;
+import dev.oleander.price.Estimator.Sheets;
 import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.cut.SheetCut;
 import dev.oleander.work.sheet.motion.ProgramCompiler;
 import dev.oleander.work.sheet.motion.RunningCost;
 import dev.oleander.work.sheet.plan.SheetPlanner;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class EstimatorTest {
@@ -50,9 +52,7 @@ class EstimatorTest {
         Run run = run(machine, PLATE, thickness, quantity);
         return ESTIMATOR.cut(
                 new Lot(PLATE, "mild steel", thickness, quantity),
-                run,
-                time(run),
-                RunningCost.of(run, time(run)));
+                List.of(new Sheets(run, time(run), RunningCost.of(run, time(run)), 1)));
     }
 
     @Test
@@ -62,9 +62,7 @@ class EstimatorTest {
         Estimate estimate =
                 ESTIMATOR.cut(
                         new Lot(PLATE, "mild steel", 6, 10),
-                        run,
-                        timeline,
-                        RunningCost.of(run, timeline));
+                        List.of(new Sheets(run, timeline, RunningCost.of(run, timeline), 1)));
         Costs costs = estimate.costs();
         assertThat(estimate.placed()).isEqualTo(10);
         assertThat(estimate.sheets()).isEqualTo(1);
@@ -87,13 +85,26 @@ class EstimatorTest {
     }
 
     @Test
-    void aLotThatNeedsSeveralSheetsPaysForAllOfThem() {
-        Estimate one = cut("teasel", 6, 10);
-        Estimate many = cut("teasel", 6, 500);
-        assertThat(many.placed()).isLessThan(500);
-        assertThat(many.sheets()).isEqualTo((499 + many.placed()) / many.placed());
-        assertThat(many.costs().machine() / 500).isCloseTo(one.costs().machine() / 10, within(0.1));
-        assertThat(many.costs().part(false)).isLessThan(one.costs().part(false));
+    void aLotOfSeveralSheetsIsTheSumOfThem() {
+        Run full = run("teasel", PLATE, 6, 10);
+        Run rest = run("teasel", PLATE, 6, 4);
+        double fullCost = RunningCost.of(full, time(full));
+        double restCost = RunningCost.of(rest, time(rest));
+        Estimate estimate =
+                ESTIMATOR.cut(
+                        new Lot(PLATE, "mild steel", 6, 24),
+                        List.of(
+                                new Sheets(full, time(full), fullCost, 2),
+                                new Sheets(rest, time(rest), restCost, 1)));
+        double seconds = 2 * time(full).total() + time(rest).total();
+        assertThat(estimate.sheets()).isEqualTo(3);
+        assertThat(estimate.placed()).isEqualTo(10);
+        assertThat(estimate.pierces()).isEqualTo(4);
+        assertThat(estimate.seconds()).isCloseTo(seconds / 24, within(1e-9));
+        assertThat(estimate.costs().machine()).isCloseTo(seconds / 3600 * 96, within(1e-9));
+        assertThat(estimate.costs().running()).isCloseTo(2 * fullCost + restCost, within(1e-9));
+        assertThat(estimate.share())
+                .isCloseTo(24 * (20000 - 400 - 50 * Math.PI) / 4.5e6, within(1e-6));
     }
 
     @Test
@@ -111,9 +122,7 @@ class EstimatorTest {
         Estimate estimate =
                 ESTIMATOR.cut(
                         new Lot(large, "mild steel", 6, 1),
-                        run,
-                        time(run),
-                        RunningCost.of(run, time(run)));
+                        List.of(new Sheets(run, time(run), RunningCost.of(run, time(run)), 1)));
         assertThat(estimate.cannot()).contains("does not fit", "1500 x 1000");
     }
 

@@ -127,15 +127,6 @@ class ProofRulesTest {
     }
 
     @Test
-    void copiesWithoutAPlaceAreCounted() {
-        Proof proof = prove(PlanChoices.defaults(), SheetChoices.defaults(), 500);
-        assertThat(of(proof, "stock"))
-                .singleElement()
-                .satisfies(f -> assertThat(f.sentence()).contains("of 500 copies"));
-        assertThat(proof.releasable()).isTrue();
-    }
-
-    @Test
     void anOpenContourIsFound() {
         Reading fairlead = Samples.reading("fairlead_base_gaps");
         Proof proof = Samples.prove(fairlead, Samples.plan(fairlead, "mild steel", 8, 1));

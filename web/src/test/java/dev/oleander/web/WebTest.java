@@ -102,6 +102,26 @@ public abstract class WebTest {
         }
     }
 
+    /** Plates on sheets that hold only some of them. */
+    protected long makeOnSmallSheets(String name, int quantity) {
+        long job = makeJobInMillimetres("cleat_backing_plate", name, quantity);
+        setSheet(job, BedValues.WIDTH, "400");
+        setSheet(job, BedValues.HEIGHT, "240");
+        return job;
+    }
+
+    /** Plates that fill two sheets which are alike, and one more on a third. */
+    protected long makeThreeSheets(String name) {
+        long job = makeOnSmallSheets(name, 1000);
+        int placed = jobs.view(job).result().run().layout().placed();
+        jobs.edit(
+                job,
+                "quantity",
+                b -> b.document().withOrder(b.document().order().withQuantity(2 * placed + 1)),
+                person("mira"));
+        return job;
+    }
+
     protected void setSheet(long job, Value<SheetChoices> value, String text) {
         jobs.edit(
                 job,

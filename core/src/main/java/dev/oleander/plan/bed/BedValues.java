@@ -33,6 +33,17 @@ public final class BedValues {
                     SheetChoices::aroundPart,
                     (s, around) -> s.withStock(s.stock().around(around)));
 
+    public static final Value<SheetChoices> REST =
+            Value.oneOf(
+                    "rest",
+                    "stock of the last sheet",
+                    new Constants<>(
+                            List.of(false, true),
+                            around -> around ? "around" : "same",
+                            around -> around ? "round the rest" : "like the others"),
+                    SheetChoices::restAround,
+                    SheetChoices::withRestAround);
+
     public static final Value<SheetChoices> WIDTH =
             size("width", "width of the stock", SheetChoices::width, Stock::wide);
     public static final Value<SheetChoices> HEIGHT =
@@ -121,6 +132,7 @@ public final class BedValues {
     public static final List<Value<SheetChoices>> ALL =
             List.of(
                     STOCK,
+                    REST,
                     WIDTH,
                     HEIGHT,
                     ALLOWANCE,

@@ -20,6 +20,8 @@ import java.util.List;
  * @param commonLines whether neighbours lie a kerf apart and share the cut between them; null: no
  * @param heldAt edge at which the stock is held; null: the one usual on the machine
  * @param keepOut what the head must not hit, in the coordinates of the machine
+ * @param restAround whether the stock of the last set-up follows from what is left to lie on it;
+ *     null: it is like the others
  */
 public record SheetChoices(
         Boolean aroundPart,
@@ -36,7 +38,8 @@ public record SheetChoices(
         boolean mirrored,
         Boolean commonLines,
         HeldEdge heldAt,
-        List<KeepOut> keepOut) {
+        List<KeepOut> keepOut,
+        Boolean restAround) {
 
     public SheetChoices {
         keepOut = keepOut == null ? List.of() : List.copyOf(keepOut);
@@ -134,35 +137,46 @@ public record SheetChoices(
     }
 
     public SheetChoices withStock(Stock stock) {
-        return of(stock, zeroOf, anchor, grid(), commonLines, heldAt, keepOut);
+        return of(stock, zeroOf, anchor, grid(), commonLines, heldAt, keepOut, restAround);
     }
 
     public SheetChoices withZero(ZeroOf of, Anchor at) {
-        return of(stock(), of, at, grid(), commonLines, heldAt, keepOut);
+        return of(stock(), of, at, grid(), commonLines, heldAt, keepOut, restAround);
     }
 
     public SheetChoices withGrid(Grid grid) {
-        return of(stock(), zeroOf, anchor, grid, commonLines, heldAt, keepOut);
+        return of(stock(), zeroOf, anchor, grid, commonLines, heldAt, keepOut, restAround);
     }
 
-    /** For the rest of a quantity: as many rows as it needs, in the columns that were set. */
-    public SheetChoices withoutRows() {
-        return withGrid(grid().inRows(null));
+    /**
+     * For the rest of a quantity: as many rows as it needs, in the columns that were set, on stock
+     * of its own size if that is wished.
+     */
+    public SheetChoices ofRest() {
+        SheetChoices rest = withGrid(grid().inRows(null));
+        return Boolean.TRUE.equals(restAround) ? rest.withStock(stock().around(true)) : rest;
+    }
+
+    /**
+     * @param around null: the stock of the last set-up is like the others
+     */
+    public SheetChoices withRestAround(Boolean around) {
+        return of(stock(), zeroOf, anchor, grid(), commonLines, heldAt, keepOut, around);
     }
 
     public SheetChoices withCommonLines(boolean shared) {
-        return of(stock(), zeroOf, anchor, grid(), shared, heldAt, keepOut);
+        return of(stock(), zeroOf, anchor, grid(), shared, heldAt, keepOut, restAround);
     }
 
     /**
      * @param edge null: the one usual on the machine
      */
     public SheetChoices withHeldAt(HeldEdge edge) {
-        return of(stock(), zeroOf, anchor, grid(), commonLines, edge, keepOut);
+        return of(stock(), zeroOf, anchor, grid(), commonLines, edge, keepOut, restAround);
     }
 
     public SheetChoices withKeepOut(List<KeepOut> all) {
-        return of(stock(), zeroOf, anchor, grid(), commonLines, heldAt, all);
+        return of(stock(), zeroOf, anchor, grid(), commonLines, heldAt, all, restAround);
     }
 
     public boolean sharesLines() {
@@ -176,7 +190,8 @@ public record SheetChoices(
             Grid grid,
             Boolean commonLines,
             HeldEdge heldAt,
-            List<KeepOut> keepOut) {
+            List<KeepOut> keepOut,
+            Boolean restAround) {
         return new SheetChoices(
                 stock.aroundPart(),
                 stock.width(),
@@ -192,7 +207,8 @@ public record SheetChoices(
                 grid.mirrored(),
                 commonLines,
                 heldAt,
-                keepOut);
+                keepOut,
+                restAround);
     }
 
     /** Nothing decided: the stock follows machine and part. */
@@ -218,6 +234,7 @@ public record SheetChoices(
                 false,
                 false,
                 null,
-                List.of());
+                List.of(),
+                null);
     }
 }

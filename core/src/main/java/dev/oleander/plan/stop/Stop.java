@@ -4,6 +4,7 @@ import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.geometry.Transform;
 import dev.oleander.machine.Compensation;
 import dev.oleander.plan.bed.Placement;
+import dev.oleander.value.Source;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

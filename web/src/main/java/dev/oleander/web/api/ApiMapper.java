@@ -260,7 +260,11 @@ final class ApiMapper {
                 .toList();
     }
 
-    static ReleaseJson release(Release r) {
+    /**
+     * @param together of the runs that were released as one revision
+     */
+    static ReleaseJson release(List<Release> together) {
+        Release r = together.get(0);
         return new ReleaseJson(
                 r.id(),
                 r.jobId(),
@@ -271,8 +275,8 @@ final class ApiMapper {
                 r.fileName(),
                 r.sha256(),
                 r.previousSha256(),
-                r.greatestDeviation(),
-                r.seconds(),
+                together.stream().mapToDouble(Release::greatestDeviation).max().orElseThrow(),
+                together.stream().mapToDouble(run -> run.times() * run.seconds()).sum(),
                 r.releasedBy().fullName(),
                 r.releasedAt().toString());
     }

@@ -57,13 +57,17 @@ class ReleaseApi {
     /**
      * @param parameters of the format, by name
      * @param acceptances reasons by id of a finding, with which findings to look at are accepted
-     * @param stops ids of the stops of a trial; none: the whole run
+     * @param stops ids of the stops of a trial; none: whole runs
+     * @param runs numbers of those; none: all
      */
     record ReleaseRequest(
-            Map<String, String> parameters, Map<String, String> acceptances, List<String> stops) {
+            Map<String, String> parameters,
+            Map<String, String> acceptances,
+            List<String> stops,
+            List<Integer> runs) {
 
         ReleaseWish wish() {
-            return new ReleaseWish(parameters, stops);
+            return new ReleaseWish(parameters, stops, runs);
         }
     }
 
@@ -89,41 +93,42 @@ class ReleaseApi {
         }
         Release made = releases.release(id, step, wish, who);
         return ResponseEntity.created(URI.create("/api/releases/" + made.id()))
-                .body(ApiMapper.release(made));
+                .body(ApiMapper.release(releases.together(made.id())));
     }
 
     private static JobDocument accepted(
             JobResult before, Map<String, String> acceptances, SignedIn who) {
         JobDocument document = before.document();
         for (Map.Entry<String, String> entry : acceptances.entrySet()) {
-            Finding finding =
-                    before.proof()
-                            .finding(entry.getKey())
-                            .orElseThrow(
-                                    () ->
-                                            new RefusedEditException(
-                                                    "The proof has no finding \"%s\"."
-                                                            .formatted(entry.getKey())));
+            List<Finding> found =
+                    before.runs().stream()
+                            .flatMap(run -> run.proof().finding(entry.getKey()).stream())
+                            .toList();
+            if (found.isEmpty()) {
+                throw new RefusedEditException(
+                        "The proof has no finding \"%s\".".formatted(entry.getKey()));
+            }
             if (entry.getValue() == null || entry.getValue().isBlank()) {
                 throw new RefusedEditException(
                         "Finding %s needs a reason to be accepted.".formatted(entry.getKey()));
             }
-            document =
-                    document.withAcceptance(
-                            finding.key(), entry.getValue() + " (" + who.fullName() + ")");
+            String reason = entry.getValue() + " (" + who.fullName() + ")";
+            for (Finding finding : found) {
+                document = document.withAcceptance(finding.key(), reason);
+            }
         }
         return document;
     }
 
     @GetMapping("/api/releases/{id}")
     ReleaseJson release(@PathVariable long id) {
-        return ApiMapper.release(releases.find(id));
+        return ApiMapper.release(releases.together(id));
     }
 
     /** The only file of a release. */
     @GetMapping(value = "/api/releases/{id}/program", produces = MediaType.TEXT_PLAIN_VALUE)
     String program(@PathVariable long id) {
-        List<ProgramFile> files = ReleaseFiles.programs(releases.find(id));
+        List<ProgramFile> files = ReleaseFiles.programs(releases.together(id));
         if (files.size() > 1) {
             throw new SeveralProgramsException(files.stream().map(ReleaseApi::listed).toList());
         }
@@ -133,13 +138,20 @@ class ReleaseApi {
     /** The files of a release, in the order in which they are run. */
     @GetMapping("/api/releases/{id}/programs")
     List<ProgramJson> programs(@PathVariable long id) {
-        return ReleaseFiles.programs(releases.find(id)).stream().map(ReleaseApi::listed).toList();
+        return ReleaseFiles.programs(releases.together(id)).stream()
+                .map(ReleaseApi::listed)
+                .toList();
     }
 
     private static ProgramJson listed(ProgramFile file) {
         int lines = (int) file.text().lines().count();
         return new ProgramJson(
-                file.number(), file.name(), 1, 1, lines, Hashes.sha256(file.bytes()));
+                file.number(),
+                file.name(),
+                file.run(),
+                file.count(),
+                lines,
+                Hashes.sha256(file.bytes()));
     }
 
     /**
@@ -151,7 +163,7 @@ class ReleaseApi {
             value = "/api/releases/{id}/programs/{number}",
             produces = MediaType.TEXT_PLAIN_VALUE)
     String program(@PathVariable long id, @PathVariable int number) {
-        return ReleaseFiles.programs(releases.find(id)).stream()
+        return ReleaseFiles.programs(releases.together(id)).stream()
                 .filter(file -> file.number() == number)
                 .findFirst()
                 .map(ProgramFile::text)

@@ -53,11 +53,14 @@ class BenchController {
             @PathVariable long id,
             @PathVariable String stage,
             @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "0") int run,
             @RequestParam(defaultValue = "") String revision,
             @AuthenticationPrincipal SignedIn who,
             Model model) {
         Shown shown = new Shown(stage(stage), ids(stop), revision, EditError.NONE);
-        bench.fill(model, jobs.view(id), shown, who);
+        JobView job = jobs.view(id);
+        boolean ofStop = run == 0 && !shown.selection().isEmpty();
+        bench.fill(model, ofStop ? job.at(shown.selection().get(0)) : job.on(run), shown, who);
         return "bench/page";
     }
 
@@ -72,11 +75,12 @@ class BenchController {
             @PathVariable long id,
             @PathVariable String stage,
             @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "1") int run,
             @RequestParam(defaultValue = "false") boolean shown,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
-        JobView job = jobs.view(id);
+        JobView job = jobs.view(id).on(run);
         boolean stripOnly = job.planning().isPresent() && job.result().isPlanned() == shown;
         return planned(
                 job,
@@ -94,10 +98,11 @@ class BenchController {
             @PathVariable String stage,
             @RequestParam boolean wanted,
             @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "1") int run,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
-        JobView job = jobs.plan(id, wanted);
+        JobView job = jobs.plan(id, wanted).on(run);
         return planned(
                 job,
                 Shown.of(stage(stage), ids(stop), EditError.NONE),
@@ -133,11 +138,13 @@ class BenchController {
             @PathVariable long id,
             @PathVariable String stage,
             @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "1") int run,
             @RequestParam(defaultValue = "all") String scope,
             @AuthenticationPrincipal SignedIn who,
             Model model) {
         model.addAttribute("scope", scope);
-        bench.fill(model, jobs.view(id), Shown.of(stage(stage), ids(stop), EditError.NONE), who);
+        Shown shown = Shown.of(stage(stage), ids(stop), EditError.NONE);
+        bench.fill(model, jobs.view(id).on(run), shown, who);
         return "bench/slip :: content";
     }
 
@@ -151,8 +158,9 @@ class BenchController {
             @PathVariable long id,
             @RequestParam @PositiveOrZero int from,
             @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "1") int run,
             Model model) {
-        JobView job = jobs.view(id);
+        JobView job = jobs.view(id).on(run);
         RunLineView line = runLine(job, stop);
         model.addAttribute("job", job);
         model.addAttribute("runLine", line);
@@ -173,8 +181,9 @@ class BenchController {
             @PathVariable long id,
             @PathVariable int index,
             @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "1") int run,
             Model model) {
-        JobView job = jobs.view(id);
+        JobView job = jobs.view(id).on(run);
         RunLineView line = runLine(job, stop);
         if (index < 0 || index >= line.groups().size()) {
             throw new NotFoundException("The run line has no group %d.".formatted(index));
@@ -194,8 +203,9 @@ class BenchController {
     ResponseEntity<?> scene(
             @PathVariable long id,
             @RequestParam(defaultValue = "true") boolean planned,
+            @RequestParam(defaultValue = "1") int run,
             @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "") String packed) {
-        JobView job = jobs.view(id);
+        JobView job = jobs.view(id).on(run);
         return planned && packed.contains("gzip")
                 ? packed(scenes.planned(job))
                 : ResponseEntity.ok(pages.scene(job.step(), job.result(), planned));
@@ -205,8 +215,9 @@ class BenchController {
     @GetMapping(value = "/jobs/{id}/replay", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<?> replay(
             @PathVariable long id,
+            @RequestParam(defaultValue = "1") int run,
             @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "") String packed) {
-        JobView job = jobs.view(id);
+        JobView job = jobs.view(id).on(run);
         return packed.contains("gzip")
                 ? packed(scenes.replay(job))
                 : ResponseEntity.ok(Replay.of(job.step(), job.result()));
@@ -222,8 +233,9 @@ class BenchController {
 
     /** Where the parts differ from the drawing after the last move. */
     @GetMapping("/jobs/{id}/remains")
-    ResponseEntity<RemainsView> remains(@PathVariable long id) {
-        JobResult result = jobs.view(id).result();
+    ResponseEntity<RemainsView> remains(
+            @PathVariable long id, @RequestParam(defaultValue = "1") int run) {
+        JobResult result = jobs.view(id).on(run).result();
         return result.isPlanned()
                 ? ResponseEntity.ok(RemainsView.of(result.remains()))
                 : ResponseEntity.ok(new RemainsView("There is no plan yet.", List.of()));

@@ -11,6 +11,7 @@ import dev.oleander.web.job.StageReport;
 import dev.oleander.web.job.recipe.ShopRecipes;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.job.store.Stage;
+import dev.oleander.web.release.Previews;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
@@ -29,6 +30,7 @@ import org.springframework.ui.Model;
 class BenchModel {
 
     private final ReleaseService releases;
+    private final Previews previews;
     private final MachineLibrary machines;
     private final ShopRecipes recipes;
     private final PagesOfWork pages;
@@ -36,6 +38,7 @@ class BenchModel {
 
     BenchModel(
             ReleaseService releases,
+            Previews previews,
             MachineLibrary machines,
             ShopRecipes recipes,
             PagesOfWork pages,
@@ -43,6 +46,7 @@ class BenchModel {
         this.pages = pages;
         this.prices = prices;
         this.releases = releases;
+        this.previews = previews;
         this.machines = machines;
         this.recipes = recipes;
     }
@@ -78,6 +82,7 @@ class BenchModel {
         model.addAttribute("machines", machines.machines());
         List<Stop> stops = planned ? selected(result, shown.selection()) : List.of();
         Set<String> ids = new LinkedHashSet<>(stops.stream().map(Stop::id).toList());
+        model.addAttribute("runs", RunTab.of(result));
         model.addAttribute("runLine", planned ? RunLineView.of(result, ids) : null);
         model.addAttribute(
                 "gain",
@@ -123,7 +128,7 @@ class BenchModel {
         List<String> obstacles = new ArrayList<>();
         ProgramPreview preview = null;
         try {
-            preview = releases.preview(job);
+            preview = previews.of(job);
         } catch (DialectException impossible) {
             obstacles.add(impossible.getMessage());
         }
@@ -132,7 +137,9 @@ class BenchModel {
             obstacles.add(revision);
         }
         if (job.result().isProved()) {
-            job.result().proof().open().forEach(f -> obstacles.add(f.sentence()));
+            job.result().runs().stream()
+                    .flatMap(run -> run.proof().open().stream())
+                    .forEach(f -> obstacles.add(f.sentence()));
         } else {
             obstacles.add("The proof is still under way.");
         }

@@ -40,15 +40,22 @@ class EditAnswers {
      *
      * @param step the step its page was made from
      * @param stop ids of the selected stops, or features on Shape
+     * @param run the run that was shown, from 1
      */
     record Context(
             long id,
             String stage,
             Integer step,
             String stop,
+            int run,
             SignedIn who,
             Model model,
             HttpServletResponse response) {
+
+        /** The edit, made on the run that was shown. */
+        JobService.Edit onRun(JobService.Edit edit) {
+            return before -> edit.apply(before.on(run));
+        }
 
         /**
          * The selected stops.
@@ -84,10 +91,11 @@ class EditAnswers {
 
     /** Makes an edit on the step its page was made from. */
     String edit(Context context, EditError place, String label, JobService.Edit edit) {
-        return answer(
-                context,
-                place,
-                () -> jobs.edit(context.id(), context.step(), label, edit, context.who()));
+        return answer(context, place, () -> edited(context, label, edit));
+    }
+
+    JobView edited(Context context, String label, JobService.Edit edit) {
+        return jobs.edit(context.id(), context.step(), label, context.onRun(edit), context.who());
     }
 
     /** The fragments after an edit, or as they were with what stands against it. */
@@ -119,7 +127,7 @@ class EditAnswers {
                         BenchController.stage(context.stage()),
                         BenchController.ids(context.stop()),
                         error);
-        bench.fill(context.model(), job, shown, context.who());
+        bench.fill(context.model(), job.on(context.run()), shown, context.who());
         context.response()
                 .setHeader("HX-Trigger", "{\"sceneChanged\":{\"step\":%d}}".formatted(job.step()));
         return "bench/update";
@@ -140,11 +148,12 @@ class EditAnswers {
                 @PathVariable(required = false) String stage,
                 @RequestParam(required = false) Integer step,
                 @RequestParam(defaultValue = "") String stop,
+                @RequestParam(defaultValue = "1") int run,
                 @AuthenticationPrincipal SignedIn who,
                 Model model,
                 HttpServletResponse response) {
             String at = stage == null ? "shape" : stage;
-            return new Context(id, at, step, stop, who, model, response);
+            return new Context(id, at, step, stop, run, who, model, response);
         }
     }
 }

@@ -292,7 +292,7 @@ class EditController {
     }
 
     private JobView edit(Context context, String label, JobService.Edit edit) {
-        return jobs.edit(context.id(), context.step(), label, edit, context.who());
+        return answers.edited(context, label, edit);
     }
 
     private static <T> T known(Optional<T> field, String name) {

@@ -2,9 +2,9 @@ package dev.oleander.web.bench;
 
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
-import dev.oleander.plan.stop.Source;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.value.Form;
+import dev.oleander.value.Source;
 import dev.oleander.value.Subject;
 import dev.oleander.value.Value;
 import dev.oleander.value.Word;

@@ -9,6 +9,7 @@ import dev.oleander.web.job.result.JobResult;
  *
  * @param starts what beginning a cut is on the machine: piercing, or threading
  * @param people empty when the run waits for nobody
+ * @param inAll time of all sheets, in words; empty when there is one
  */
 public record FootView(
         String cutting,
@@ -17,11 +18,12 @@ public record FootView(
         String piercing,
         String people,
         String total,
+        String inAll,
         String price) {
 
     static FootView of(JobResult result) {
         if (!result.isPlanned()) {
-            return new FootView("–", "–", result.kind().starts(), "–", "", "–", "–");
+            return new FootView("–", "–", result.kind().starts(), "–", "", "–", "", "–");
         }
         Seconds s = result.timeline().seconds();
         return new FootView(
@@ -31,6 +33,14 @@ public record FootView(
                 Numbers.duration(s.piercing()),
                 s.people() > 0 ? Numbers.duration(s.people()) : "",
                 Numbers.duration(s.total()),
+                inAll(result),
                 Numbers.plain(result.pricePerPart(), 2));
+    }
+
+    private static String inAll(JobResult result) {
+        int sheets = result.sheets();
+        return sheets < 2
+                ? ""
+                : "%d sheets %s".formatted(sheets, Numbers.duration(result.secondsInAll()));
     }
 }

@@ -6,6 +6,7 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.planning.Planning;
 import dev.oleander.web.job.result.JobResult;
+import dev.oleander.work.Plan;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -37,8 +38,8 @@ class PackedScenes {
                     .weigher((Key key, byte[] bytes) -> Math.max(LEAST_BYTES, bytes.length))
                     .build();
 
-    /** What a scene, or its replay, follows from. */
-    private record Key(JobResult result, int step, boolean replay) {}
+    /** What a scene, or its replay, follows from; every run has a plan of its own. */
+    private record Key(Plan plan, int step, boolean replay) {}
 
     PackedScenes(JsonMapper json, JobService jobs, PagesOfWork pages) {
         this.pages = pages;
@@ -71,18 +72,19 @@ class PackedScenes {
     }
 
     private byte[] packed(JobView job, boolean replay) {
-        Key key = new Key(job.result(), job.step(), replay);
-        return job.result().isProved() ? packed.get(key, this::pack) : pack(key);
+        JobResult result = job.result();
+        if (!result.isProved()) {
+            return pack(job.step(), result, replay);
+        }
+        Key key = new Key(result.plan(), job.step(), replay);
+        return packed.get(key, k -> pack(job.step(), result, replay));
     }
 
-    private byte[] pack(Key key) {
+    private byte[] pack(int step, JobResult result, boolean replay) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (GZIPOutputStream packing = new Quick(bytes)) {
             json.writeValue(
-                    packing,
-                    key.replay()
-                            ? Replay.of(key.step(), key.result())
-                            : pages.scene(key.step(), key.result(), true));
+                    packing, replay ? Replay.of(step, result) : pages.scene(step, result, true));
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }

@@ -61,14 +61,9 @@ class RecipeEditController {
                 context,
                 new EditError("recipe", name, ""),
                 () -> {
-                    JobResult result = jobs.view(context.id()).result();
+                    JobResult result = jobs.view(context.id()).on(context.run()).result();
                     JobService.Edit edit = kept(result, result.kind(), context, wish);
-                    return jobs.edit(
-                            context.id(),
-                            context.step(),
-                            "Recipe " + wish.name(),
-                            edit,
-                            context.who());
+                    return answers.edited(context, "Recipe " + wish.name(), edit);
                 });
     }
 

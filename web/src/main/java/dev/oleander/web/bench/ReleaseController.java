@@ -5,8 +5,10 @@ import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.bench.BenchModel.Shown;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.StaleEditException;
 import dev.oleander.web.job.store.Stage;
+import dev.oleander.web.release.Previews;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseFiles;
@@ -41,6 +43,7 @@ class ReleaseController {
 
     private final JobService jobs;
     private final ReleaseService releases;
+    private final Previews previews;
     private final Verifier verifier;
     private final Resuming resuming;
     private final BenchModel bench;
@@ -48,6 +51,7 @@ class ReleaseController {
     ReleaseController(
             JobService jobs,
             ReleaseService releases,
+            Previews previews,
             Verifier verifier,
             Resuming resuming,
             BenchModel bench) {
@@ -55,6 +59,7 @@ class ReleaseController {
         this.resuming = resuming;
         this.jobs = jobs;
         this.releases = releases;
+        this.previews = previews;
         this.bench = bench;
     }
 
@@ -74,10 +79,13 @@ class ReleaseController {
     /** The text of a revision, or what the next one would hold. */
     @GetMapping("/jobs/{id}/program")
     @ResponseBody
-    ProgramText program(@PathVariable long id, @RequestParam(defaultValue = "") String revision) {
-        JobView job = jobs.view(id);
+    ProgramText program(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String revision,
+            @RequestParam(defaultValue = "1") int run) {
+        JobView job = jobs.view(id).on(run);
         if (revision.isEmpty()) {
-            ProgramPreview preview = releases.preview(job);
+            ProgramPreview preview = previews.of(job);
             Checked checked = preview.checked();
             return new ProgramText(
                     preview.revision(),
@@ -86,7 +94,7 @@ class ReleaseController {
                     checked.written().itemOfLine(),
                     true);
         }
-        Release release = releases.find(id, revision);
+        Release release = releases.find(id, revision, run);
         boolean current = release.step() == job.step();
         List<String> lines = release.program().lines().toList();
         List<Integer> items =
@@ -101,26 +109,42 @@ class ReleaseController {
             @PathVariable long id,
             @RequestParam(defaultValue = "") String stop,
             @RequestParam(required = false) Integer step,
+            @RequestParam(defaultValue = "1") int run,
+            @RequestParam(defaultValue = "") List<Integer> sheet,
             @RequestParam(defaultValue = "false") boolean trial,
             @RequestParam Map<String, String> values,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
-        ReleaseWish wish =
-                new ReleaseWish(parameters(values), trial ? BenchController.ids(stop) : List.of());
         String made = "";
         EditError error = EditError.NONE;
         try {
+            ReleaseWish wish =
+                    trial
+                            ? new ReleaseWish(parameters(values), BenchController.ids(stop))
+                            : new ReleaseWish(parameters(values), List.of(), chosen(sheet));
             made = releases.release(id, step, wish, who).revision();
-        } catch (ReleaseRefusedException | StaleEditException refused) {
+        } catch (ReleaseRefusedException | StaleEditException | RefusedEditException refused) {
             error = new EditError("", "", refused.getMessage());
             response.setStatus(HttpStatus.CONFLICT.value());
         }
         Shown shown = new Shown(Stage.RELEASE, BenchController.ids(stop), made, error);
-        bench.fill(model, jobs.view(id), shown, who);
+        bench.fill(model, jobs.view(id).on(run), shown, who);
         // once the list of releases shows the new one
         response.setHeader("HX-Trigger-After-Settle", "programChanged");
         return "bench/update";
+    }
+
+    /**
+     * @param ticked numbers of sheets, with a 0 where there was something to tick; none: all
+     * @throws RefusedEditException when nothing was ticked
+     */
+    private static List<Integer> chosen(List<Integer> ticked) {
+        List<Integer> sheets = ticked.stream().filter(n -> n > 0).toList();
+        if (sheets.isEmpty() && !ticked.isEmpty()) {
+            throw new RefusedEditException("Choose at least one sheet to release.");
+        }
+        return sheets;
     }
 
     private static Map<String, String> parameters(Map<String, String> values) {
@@ -185,14 +209,18 @@ class ReleaseController {
             @PathVariable long id,
             @RequestParam String from,
             @RequestParam String to,
+            @RequestParam(defaultValue = "1") int run,
             @AuthenticationPrincipal SignedIn who,
             Model model) {
-        JobView job = jobs.view(id);
+        JobView job = jobs.view(id).on(run);
         model.addAttribute("job", job);
         model.addAttribute("who", who);
-        model.addAttribute("revisions", releases.ofJob(id));
         model.addAttribute(
-                "changes", new RevisionChanges(releases.find(id, from), releases.find(id, to)));
+                "revisions", releases.ofJob(id).stream().filter(r -> r.run() == run).toList());
+        model.addAttribute("run", run);
+        model.addAttribute(
+                "changes",
+                new RevisionChanges(releases.find(id, from, run), releases.find(id, to, run)));
         return "release-changes";
     }
 }

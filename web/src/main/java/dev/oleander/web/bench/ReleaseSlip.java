@@ -8,10 +8,11 @@ import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseFiles;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.IntStream;
 
 /** The next release, and those that were made. */
 public final class ReleaseSlip {
@@ -23,21 +24,38 @@ public final class ReleaseSlip {
     /**
      * One revision of the list.
      *
-     * @param before the revision before; null for the first
+     * @param programs of its runs
      */
-    public record ReleaseRow(
-            long id,
+    public record RevisionRow(
             String revision,
             String who,
             String when,
+            boolean shown,
+            boolean trial,
+            List<ProgramRow> programs) {}
+
+    /**
+     * The program of one run.
+     *
+     * @param sheet which it is and how often it is cut, in words; empty when it is the only one
+     * @param before the revision before that has this run; empty for the first
+     */
+    public record ProgramRow(
+            long id,
+            int run,
+            String sheet,
             String fileName,
             String deviation,
             String duration,
             String sha,
-            boolean shown,
             String before,
-            boolean trial,
-            int files) {}
+            int files) {
+
+        /** As it is called among all of the job: A, or A sheet 2. */
+        public String title(String revision) {
+            return sheet.isEmpty() ? revision : revision + " sheet " + run;
+        }
+    }
 
     /**
      * A parameter of the format.
@@ -133,25 +151,51 @@ public final class ReleaseSlip {
         return shown;
     }
 
-    public List<ReleaseRow> releases() {
-        return IntStream.range(0, releases.size()).mapToObj(this::row).toList();
+    /** The newest first. */
+    public List<RevisionRow> releases() {
+        Map<String, List<Release>> revisions = new LinkedHashMap<>();
+        releases.forEach(
+                r -> revisions.computeIfAbsent(r.revision(), a -> new ArrayList<>()).add(0, r));
+        return revisions.values().stream().map(this::row).toList();
     }
 
-    private ReleaseRow row(int i) {
-        Release r = releases.get(i);
-        return new ReleaseRow(
-                r.id(),
+    private RevisionRow row(List<Release> together) {
+        Release r = together.get(0);
+        return new RevisionRow(
                 r.revision(),
                 r.releasedBy().fullName(),
                 DAY.format(r.releasedAt()),
+                r.revision().equals(shown),
+                r.trial(),
+                together.stream().map(this::program).toList());
+    }
+
+    private ProgramRow program(Release r) {
+        String before =
+                releases.stream()
+                        .filter(o -> o.id() < r.id() && o.run() == r.run())
+                        .filter(o -> !o.revision().equals(r.revision()))
+                        .findFirst()
+                        .map(Release::revision)
+                        .orElse("");
+        return new ProgramRow(
+                r.id(),
+                r.run(),
+                sheet(r),
                 r.fileName(),
                 micrometres(r.greatestDeviation()),
                 Numbers.duration(r.seconds()),
                 r.sha256().substring(0, 12),
-                r.revision().equals(shown),
-                i + 1 < releases.size() ? releases.get(i + 1).revision() : null,
-                r.trial(),
+                before,
                 ReleaseFiles.partLines(r).size());
+    }
+
+    private static String sheet(Release r) {
+        if (!r.isOneOfSeveral() && r.times() == 1) {
+            return "";
+        }
+        String times = r.times() == 1 ? "" : r.times() + " × ";
+        return times + "sheet " + r.run();
     }
 
     /** What the format asks for at a release. */

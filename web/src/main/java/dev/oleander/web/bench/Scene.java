@@ -11,6 +11,7 @@ import tools.jackson.databind.annotation.JsonSerialize;
  *
  * @param features chains of the drawing, in its own coordinates
  * @param parts kept material of each: ids of the features that are its outline, then its openings
+ * @param firstCopy number of the copy that the first placement is of; the others go on
  * @param placements six numbers each: (x, y) to (a x + c y + e, b x + d y + f)
  * @param stock left, bottom, right, top; null when the sheet cannot be laid out
  * @param travel rapids: 1 with the head down and 0 with it up, x and y of both ends
@@ -23,6 +24,7 @@ public record Scene(
         double[] box,
         List<FeatureShape> features,
         List<List<String>> parts,
+        int firstCopy,
         List<double[]> placements,
         double[] stock,
         List<StopShape> stops,

@@ -14,6 +14,7 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.bed.KeepOut;
+import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.Side;
 import dev.oleander.plan.stop.Stop;
@@ -64,6 +65,7 @@ public final class SceneBuilder {
                     box,
                     features,
                     parts,
+                    1,
                     List.of(),
                     null,
                     List.of(),
@@ -80,6 +82,7 @@ public final class SceneBuilder {
                 box,
                 features,
                 parts,
+                result.plan().copies().stream().mapToInt(Placement::copy).min().orElse(1),
                 result.plan().copies().stream().map(p -> numbers(p.transform())).toList(),
                 numbers(result.run().layout().stock()),
                 stops.stream().map(s -> stop(s, result.run().eventsOf(s))).toList(),

@@ -6,6 +6,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.bed.BedValues;
+import dev.oleander.plan.bed.SetUp;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.bed.UsualStock;
@@ -153,34 +154,50 @@ public final class SheetSlip {
         if (layout == null) {
             return List.of();
         }
-        return List.of(
+        SetUp setUp = result.setUp();
+        List<ShapeSlip.Figure> figures = new ArrayList<>();
+        String size =
+                "%s × %s mm"
+                        .formatted(
+                                Numbers.plain(layout.stock().width(), 1),
+                                Numbers.plain(layout.stock().height(), 1));
+        figures.add(new ShapeSlip.Figure("Stock", size));
+        int wanted = result.document().quantity();
+        boolean several = result.runs().size() > 1 || setUp.count() > 1;
+        if (several) {
+            figures.add(new ShapeSlip.Figure("On it", RunTab.note(setUp)));
+            int made = result.runs().stream().mapToInt(run -> run.setUp().made()).sum();
+            figures.add(
+                    new ShapeSlip.Figure(
+                            "In all",
+                            "%d of %d on %d sheets".formatted(made, wanted, result.sheets())));
+        } else {
+            figures.add(
+                    new ShapeSlip.Figure("Placed", "%d of %d".formatted(layout.placed(), wanted)));
+        }
+        figures.add(
                 new ShapeSlip.Figure(
-                        "Stock",
-                        "%s × %s mm"
-                                .formatted(
-                                        Numbers.plain(layout.stock().width(), 1),
-                                        Numbers.plain(layout.stock().height(), 1))),
-                new ShapeSlip.Figure(
-                        "Placed", "%d of %d".formatted(layout.placed(), layout.asked())),
-                new ShapeSlip.Figure(
-                        "Grid", "%d rows × %d columns".formatted(layout.rows(), layout.columns())),
+                        "Grid", "%d rows × %d columns".formatted(layout.rows(), layout.columns())));
+        figures.add(
                 new ShapeSlip.Figure(
                         "Used",
                         Numbers.plain(100 * StageReport.usedShare(result), 1) + " % of the stock"));
+        return figures;
     }
 
-    /** Says how many copies find no place; empty when all do. */
+    /** Says how many copies find no place, and why; empty when all do. */
     public String left() {
-        SheetLayout layout = layout();
-        if (layout == null || layout.left() == 0) {
-            return "";
-        }
-        if (layout.asked() == 1) {
-            return "The part does not fit on this stock.";
-        }
-        String fit = layout.left() == 1 ? "does" : "do";
-        return "%d of %d copies %s not fit on this stock."
-                .formatted(layout.left(), layout.asked(), fit);
+        return result.isPlanned() ? StageReport.missing(result) : "";
+    }
+
+    /** Whether what is left of the quantity lies on a sheet of its own, or could. */
+    public boolean hasRest() {
+        boolean rest = result.isPlanned() && result.runs().size() > 1;
+        return !sheet.aroundPart() && (rest || wished.restAround() != null);
+    }
+
+    public boolean isRestAround() {
+        return Boolean.TRUE.equals(wished.restAround());
     }
 
     /** Copies that find a place. */

@@ -10,6 +10,7 @@ import dev.oleander.plan.bed.PlanException;
 import dev.oleander.price.Estimate;
 import dev.oleander.price.Estimator;
 import dev.oleander.price.Estimator.Lot;
+import dev.oleander.price.Estimator.Sheets;
 import dev.oleander.price.PriceList;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.book.Books;
@@ -76,11 +77,22 @@ class EstimateService {
         try {
             JobResult result = computer.result(on(document, machine, quantity));
             planner.accept(result);
-            Lot lot = lot(result, quantity);
-            return estimator.cut(lot, result.run(), result.timeline(), result.plan().running());
+            return estimator.cut(lot(result, quantity), sheets(result));
         } catch (CutDataException | PlanException cannot) {
             return impossible(machine, cannot.getMessage());
         }
+    }
+
+    private static List<Sheets> sheets(JobResult result) {
+        return result.runs().stream()
+                .map(
+                        run ->
+                                new Sheets(
+                                        run.run(),
+                                        run.timeline(),
+                                        run.plan().running(),
+                                        run.setUp().count()))
+                .toList();
     }
 
     private static Estimate impossible(Machine machine, String why) {

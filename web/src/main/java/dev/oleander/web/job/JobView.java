@@ -26,6 +26,33 @@ public record JobView(
         Optional<String> undoLabel,
         Optional<String> redoLabel) {
 
+    /**
+     * The same with one of its runs, once they are planned; the nearest one when there are fewer.
+     *
+     * @param run from 1
+     */
+    public JobView on(int run) {
+        if (run <= 1 || !result.isPlanned()) {
+            return this;
+        }
+        JobResult own = result.on(run);
+        Optional<JobResult> earlier =
+                before.filter(JobResult::isPlanned)
+                        .map(b -> b.on(run))
+                        .filter(b -> b.number() == own.number());
+        return new JobView(id, step, own, stages, planning, earlier, undoLabel, redoLabel);
+    }
+
+    /** The run that has a stop, once they are planned; the first one when none has. */
+    public JobView at(String stop) {
+        return result.isPlanned() ? on(result.at(stop).number()) : this;
+    }
+
+    /** Which of the runs its result is, from 1. */
+    public int run() {
+        return result.number();
+    }
+
     public JobDocument document() {
         return result.document();
     }

@@ -126,7 +126,12 @@ public class RunEdits {
                         breach -> {
                             throw new RefusedEditException(breach.sentence());
                         });
-        List<String> sequence = order.stream().map(Stop::id).toList();
+        List<String> ids = order.stream().map(Stop::id).toList();
+        // the order that was given to stops of other runs stays
+        Set<String> own = Set.copyOf(ids);
+        List<String> sequence = new ArrayList<>(result.runChoices().sequence());
+        sequence.removeIf(own::contains);
+        sequence.addAll(ids);
         return result.document().rerun(result.kind(), run -> run.inSequence(sequence));
     }
 

@@ -18,6 +18,7 @@ import dev.oleander.web.job.store.Stage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Says of each stage of a job what it still needs. */
 public final class StageReport {
@@ -173,17 +174,17 @@ public final class StageReport {
     }
 
     private StageView cuts() {
-        List<Stop> refused = result.run().refused();
+        List<Stop> refused = result.allStops().filter(s -> s.refusal().isPresent()).toList();
         if (!refused.isEmpty()) {
             return StageView.needs(
                     Stage.CUTS,
                     count(refused.size(), "stop") + " cannot be cut",
                     refused.stream().map(s -> s.refusalSentence().orElseThrow()).toList());
         }
-        if (result.run().stops().isEmpty()) {
-            return StageView.open(Stage.CUTS, "nothing to cut");
-        }
-        return StageView.ready(Stage.CUTS, count(result.run().stops().size(), "stop"));
+        long stops = result.allStops().count();
+        return stops == 0
+                ? StageView.open(Stage.CUTS, "nothing to cut")
+                : StageView.ready(Stage.CUTS, count(stops, "stop"));
     }
 
     private StageView sheet() {
@@ -192,43 +193,58 @@ public final class StageReport {
         if (result.run().stops().isEmpty() && placeable) {
             return StageView.open(Stage.SHEET, "nothing yet");
         }
-        if (layout.placed() == 0) {
-            return StageView.needs(
-                    Stage.SHEET,
-                    "no copy fits",
-                    List.of("No copy fits on the stock. Take a larger one or turn the part."));
+        String missing = missing(result);
+        if (!missing.isEmpty()) {
+            return StageView.needs(Stage.SHEET, "no copy fits", List.of(missing));
         }
-        if (layout.left() > 0) {
-            return StageView.needs(
-                    Stage.SHEET,
-                    "%d of %d placed".formatted(layout.placed(), layout.asked()),
-                    List.of(
-                            "%d more %s not fit on this sheet. Take a larger one, lay them closer, or cut the rest from another."
-                                    .formatted(layout.left(), layout.left() == 1 ? "does" : "do")));
-        }
+        int sheets = result.sheets();
+        String used = Numbers.plain(100 * usedInAll(result), 0) + " % used";
         return StageView.ready(
-                Stage.SHEET, Numbers.plain(100 * usedShare(result), 0) + " % of it used");
+                Stage.SHEET,
+                sheets == 1 ? used.replace("used", "of it used") : sheets + " sheets, " + used);
     }
 
-    /** Share of the stock that becomes parts. */
-    public static double usedShare(JobResult result) {
-        SheetLayout layout = result.run().layout();
-        double stock = layout.stock().width() * layout.stock().height();
-        return layout.placed() * result.reading().keptArea() / stock;
+    /** What of the quantity lies on no sheet, and why; empty when nothing does. */
+    public static String missing(JobResult result) {
+        if (result.run().layout().placed() > 0) {
+            return "";
+        }
+        int quantity = result.document().quantity();
+        return quantity == 1
+                ? SheetLayout.NOTHING_FITS
+                : "%d of %d are missing. %s"
+                        .formatted(quantity, quantity, SheetLayout.NOTHING_FITS);
+    }
+
+    /** Share of the stock of a run that becomes parts. */
+    public static double usedShare(JobResult run) {
+        return run.plan().made() * run.reading().keptArea() / stock(run);
+    }
+
+    /** The same of the stock of all runs. */
+    private static double usedInAll(JobResult result) {
+        double stock = result.runs().stream().mapToDouble(r -> r.setUp().count() * stock(r)).sum();
+        int made = result.runs().stream().mapToInt(r -> r.setUp().made()).sum();
+        return made * result.reading().keptArea() / stock;
+    }
+
+    private static double stock(JobResult run) {
+        SheetLayout layout = run.run().layout();
+        return layout.stock().width() * layout.stock().height();
     }
 
     private StageView proof() {
-        Proof proof = result.proof();
-        List<Finding> open = proof.open();
-        if (!proof.cuts() && open.isEmpty()) {
+        List<Proof> proofs = result.runs().stream().map(JobResult::proof).toList();
+        List<Finding> open = proofs.stream().flatMap(p -> p.open().stream()).toList();
+        if (proofs.stream().noneMatch(Proof::cuts) && open.isEmpty()) {
             return StageView.open(Stage.PROOF, "nothing yet");
         }
         if (open.isEmpty()) {
-            long notes = proof.count(Severity.NOTE);
+            long notes = proofs.stream().mapToLong(p -> p.count(Severity.NOTE)).sum();
             String sentence = notes == 0 ? "nothing found" : count(notes, "note");
             return StageView.ready(Stage.PROOF, sentence);
         }
-        long must = proof.count(Severity.MUST_FIX);
+        long must = proofs.stream().mapToLong(p -> p.count(Severity.MUST_FIX)).sum();
         String sentence =
                 must > 0
                         ? count(must, "thing") + " to fix"
@@ -242,9 +258,19 @@ public final class StageReport {
             return StageView.open(Stage.RELEASE, "none yet");
         }
         String revision = "revision " + latest.get().revision();
-        return latest.get().isOf(result)
+        if (!latest.get().isOf(result)) {
+            return StageView.open(Stage.RELEASE, revision + ", stale");
+        }
+        List<Integer> missing = latest.get().missing(result);
+        return missing.isEmpty()
                 ? StageView.ready(Stage.RELEASE, revision)
-                : StageView.open(Stage.RELEASE, revision + ", stale");
+                : StageView.open(Stage.RELEASE, revision + ", " + without(missing));
+    }
+
+    /** Which sheets have no program yet. */
+    private static String without(List<Integer> runs) {
+        return "not sheet "
+                + runs.stream().map(String::valueOf).collect(Collectors.joining(" and "));
     }
 
     private static String count(long number, String what) {

@@ -135,8 +135,8 @@ public class ValueEdits {
 
     /** Stops are named by their numbers before the edit, which people see. */
     private void requireCuttable(JobResult before, JobDocument after, List<Stop> edited) {
-        int copies = before.run().stops().stream().mapToInt(Stop::copy).max().orElse(0);
-        for (Stop stop : computer.result(after).run().stops()) {
+        int copies = before.allStops().mapToInt(Stop::copy).max().orElse(0);
+        for (Stop stop : computer.result(after).allStops().toList()) {
             boolean refused =
                     stop.refusal().filter(r -> r.kind() != Refusal.Kind.NO_DATA).isPresent();
             if (!refused) {

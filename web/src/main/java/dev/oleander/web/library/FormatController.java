@@ -14,7 +14,7 @@ import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.store.JobRepository;
-import dev.oleander.web.release.ReleaseService;
+import dev.oleander.web.release.Previews;
 import dev.oleander.web.release.TextDiff;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
@@ -48,14 +48,13 @@ class FormatController {
     private final Formats formats;
     private final JobService jobs;
     private final JobRepository names;
-    private final ReleaseService releases;
+    private final Previews previews;
 
-    FormatController(
-            Formats formats, JobService jobs, JobRepository names, ReleaseService releases) {
+    FormatController(Formats formats, JobService jobs, JobRepository names, Previews previews) {
         this.formats = formats;
         this.jobs = jobs;
         this.names = names;
-        this.releases = releases;
+        this.previews = previews;
     }
 
     @GetMapping
@@ -179,7 +178,7 @@ class FormatController {
         }
         JobView view = jobs.view(job);
         try {
-            Checked now = releases.preview(view, check.dialect()).checked();
+            Checked now = previews.of(view, check.dialect()).checked();
             String text = now.written().text();
             List<TextDiff.Line> changes =
                     TextDiff.of(saved(name, view), text, UnaryOperator.identity());
@@ -200,7 +199,7 @@ class FormatController {
     private String saved(String name, JobView view) {
         Dialect dialect = formats.find(name).orElseThrow();
         try {
-            return releases.preview(view, dialect).checked().written().text();
+            return previews.of(view, dialect).checked().written().text();
         } catch (DialectException impossible) {
             return "";
         }

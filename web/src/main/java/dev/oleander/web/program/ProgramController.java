@@ -132,7 +132,7 @@ class ProgramController {
         }
         Release with = releases.find(release);
         ReadBack read = new DialectReader(resuming.format(with)).read(with.program());
-        String name = "%s, revision %s".formatted(with.fileName(), with.revision());
+        String name = "%s, revision %s".formatted(with.fileName(), with.title());
         return new Other(name, read.program(), read.problems().size());
     }
 

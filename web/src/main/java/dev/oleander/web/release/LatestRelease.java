@@ -19,17 +19,17 @@ class LatestRelease implements Released.Lookup {
 
     @Override
     public Optional<Released> latest(long job) {
-        return releases.findFirstByJobIdAndTrialOrderByIdDesc(job, false)
-                .map(LatestRelease::released);
+        return releases.findFirstByJobIdAndTrialOrderByIdDesc(job, false).map(this::released);
     }
 
-    private static Released released(Release release) {
+    private Released released(Release release) {
         JsonNode inputs = JsonMapper.shared().readTree(release.inputs());
         return new Released(
                 release.revision(),
                 fingerprint(inputs),
                 inputs.path("dataFingerprint").asString(""),
-                Released.format(release.dialect(), release.dialectVersion()));
+                Released.format(release.dialect(), release.dialectVersion()),
+                releases.runs(release.jobId(), release.step()));
     }
 
     /** That of an earlier form is the one that its document has in the present form. */

@@ -15,7 +15,10 @@ import org.hibernate.annotations.Immutable;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
-/** An immutable, proven program with everything it was made from. */
+/**
+ * An immutable, proven program of one run with everything it was made from. Those of several runs
+ * that were released together have the same revision.
+ */
 @Entity
 @Immutable
 public class Release {
@@ -43,6 +46,9 @@ public class Release {
     private String partLines;
     private boolean trial;
 
+    private int run;
+    private int times;
+
     private double greatestDeviation;
     private double seconds;
     private int sealVersion;
@@ -65,6 +71,8 @@ public class Release {
      * @param sheet shop sheet as PDF
      * @param partLines numbers of lines of its files, JSON
      * @param trial whether only some of its stops are cut
+     * @param run number of the job's run, from 1
+     * @param times how many sheets it is for
      */
     record Content(
             String fileName,
@@ -77,7 +85,9 @@ public class Release {
             double greatestDeviation,
             double seconds,
             String partLines,
-            boolean trial) {}
+            boolean trial,
+            int run,
+            int times) {}
 
     /** Which program of which machine it is. */
     record Origin(long jobId, int step, String machine, String dialect, int dialectVersion) {}
@@ -109,6 +119,8 @@ public class Release {
         this.sealVersion = ReleaseSeal.VERSION;
         this.partLines = content.partLines();
         this.trial = content.trial();
+        this.run = content.run();
+        this.times = content.times();
         this.greatestDeviation = content.greatestDeviation();
         this.seconds = content.seconds();
         this.revision = revision;
@@ -205,6 +217,27 @@ public class Release {
     /** Whether only some stops of the run are cut. */
     public boolean trial() {
         return trial;
+    }
+
+    /** Which of the job's runs it is, from 1. */
+    public int run() {
+        return run;
+    }
+
+    /** How many sheets it is for. */
+    public int times() {
+        return times;
+    }
+
+    /** Whether it holds one of several runs, as far as it says. */
+    public boolean isOneOfSeveral() {
+        Integer runs = input("runs", new TypeReference<>() {});
+        return runs != null && runs > 1;
+    }
+
+    /** As it is called among all programs of its job: A, or A sheet 2. */
+    public String title() {
+        return isOneOfSeveral() ? "%s sheet %d".formatted(revision, run) : revision;
     }
 
     int sealVersion() {

@@ -100,20 +100,45 @@ public final class ReleaseFiles {
      * A file of a release.
      *
      * @param number from 1
+     * @param run number of the run that it is of
+     * @param count how many sheets it is for
      * @param text for the controller
      */
-    public record ProgramFile(int number, String name, String text) {
+    public record ProgramFile(int number, String name, int run, int count, String text) {
 
         public byte[] bytes() {
             return text.getBytes(StandardCharsets.US_ASCII);
         }
     }
 
+    /** The files of all that were released together, in the order in which they are run. */
+    public static List<ProgramFile> programs(List<Release> together) {
+        List<ProgramFile> all = new ArrayList<>();
+        for (Release release : together) {
+            for (ProgramFile file : programs(release)) {
+                all.add(
+                        new ProgramFile(
+                                all.size() + 1,
+                                file.name(),
+                                file.run(),
+                                file.count(),
+                                file.text()));
+            }
+        }
+        return List.copyOf(all);
+    }
+
     /** The files that a program has, in the order in which they are run. */
-    public static List<ProgramFile> programs(Release release) {
+    private static List<ProgramFile> programs(Release release) {
         List<Integer> lines = partLines(release);
         if (lines.size() == 1) {
-            return List.of(new ProgramFile(1, release.fileName(), release.program()));
+            return List.of(
+                    new ProgramFile(
+                            1,
+                            release.fileName(),
+                            release.run(),
+                            release.times(),
+                            release.program()));
         }
         List<String> all = release.program().lines().toList();
         String end = release.program().contains("\r\n") ? "\r\n" : "\n";
@@ -129,7 +154,7 @@ public final class ReleaseFiles {
                                     part,
                                     release.fileName().substring(dot));
             String text = String.join(end, all.subList(at, next)) + end;
-            files.add(new ProgramFile(part, name, text));
+            files.add(new ProgramFile(part, name, release.run(), release.times(), text));
             at = next;
         }
         return files;

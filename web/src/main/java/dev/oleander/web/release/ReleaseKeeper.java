@@ -6,7 +6,8 @@ import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.seal.SealChain;
 import java.time.Instant;
-import java.util.Optional;
+import java.util.ArrayList;
+import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,7 +36,7 @@ class ReleaseKeeper {
     /** What the next release of a job is called. */
     String nextRevision(long job, boolean trial) {
         if (trial) {
-            return "T" + (releases.countByJobIdAndTrial(job, true) + 1);
+            return "T" + (releases.countTrials(job) + 1);
         }
         return releases.findFirstByJobIdAndTrialOrderByIdDesc(job, false)
                 .map(Release::revision)
@@ -44,31 +45,37 @@ class ReleaseKeeper {
     }
 
     /**
-     * Keeps a release of the present step of a job.
+     * Keeps a release of the present step of a job, all its runs or none.
      *
-     * @param revision that is written into the program
-     * @return empty when another release got that revision since the program was written
+     * @param revision that is written into the programs
+     * @param contents of its runs
+     * @return in the same order; empty when another release got that revision since the program was
+     *     written
      * @throws dev.oleander.web.job.document.StaleEditException when the job was changed since it
      *     was read
      */
     @Transactional
-    public Optional<Release> keep(
+    public List<Release> keep(
             Release.Origin origin,
             String revision,
-            Release.Content content,
+            List<Release.Content> contents,
             SignedIn who,
             Instant now) {
         long job = origin.jobId();
         jobs.hold(job, origin.step());
-        if (!nextRevision(job, content.trial()).equals(revision)) {
-            return Optional.empty();
+        if (!nextRevision(job, contents.get(0).trial()).equals(revision)) {
+            return List.of();
         }
         String before =
                 releases.findFirstByJobIdOrderByIdDesc(job).map(Release::sha256).orElse(null);
         Account by = accounts.findById(who.id()).orElseThrow();
-        Release made =
-                releases.saveAndFlush(new Release(origin, content, revision, before, by, now));
-        chain.add(made.id(), made.sha256(), now);
-        return Optional.of(made);
+        List<Release> made = new ArrayList<>();
+        for (Release.Content content : contents) {
+            Release next = new Release(origin, content, revision, before, by, now);
+            made.add(releases.saveAndFlush(next));
+            chain.add(next.id(), next.sha256(), now);
+            before = next.sha256();
+        }
+        return List.copyOf(made);
     }
 }

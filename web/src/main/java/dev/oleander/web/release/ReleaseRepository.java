@@ -2,6 +2,7 @@ package dev.oleander.web.release;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -12,13 +13,21 @@ public interface ReleaseRepository extends JpaRepository<Release, Long> {
 
     Optional<Release> findFirstByJobIdAndTrialOrderByIdDesc(long jobId, boolean trial);
 
-    long countByJobIdAndTrial(long jobId, boolean trial);
+    /** Trials of a job; one of several runs counts once. */
+    @Query("select count(distinct r.revision) from Release r where r.jobId = :job and r.trial")
+    long countTrials(long job);
 
     List<Release> findByJobIdOrderByIdDesc(long jobId);
 
     List<Release> findTop50ByOrderByIdDesc();
 
-    Optional<Release> findByJobIdAndRevision(long jobId, String revision);
+    /** Those that were released together, in the order of the runs. */
+    List<Release> findByJobIdAndRevisionOrderByRun(long jobId, String revision);
+
+    /** Numbers of the runs of which there are whole programs of a step. */
+    @Query(
+            "select distinct r.run from Release r where r.jobId = :job and r.step = :step and not r.trial")
+    Set<Integer> runs(long job, int step);
 
     /** A release by its seal only. */
     interface Hash {

@@ -11,9 +11,10 @@ final class ReleaseSeal {
 
     /**
      * What seals cover: 1 neither motion nor shop sheet, which releases did not hold then; 2 those;
-     * 3 also files and trials; 4 every column, in a form in which nothing can be shifted.
+     * 3 also files and trials; 4 every column, in a form in which nothing can be shifted; 5 also
+     * the run and how often it is cut.
      */
-    static final int VERSION = 4;
+    static final int VERSION = 5;
 
     private ReleaseSeal() {}
 
@@ -23,29 +24,32 @@ final class ReleaseSeal {
     }
 
     private static String whole(Release r) {
-        return new Canonical("oleander release " + r.sealVersion())
-                .with("job", r.jobId())
-                .with("revision", r.revision())
-                .with("step", r.step())
-                .with("machine", r.machine())
-                .with("dialect", r.dialect())
-                .with("dialectVersion", r.dialectVersion())
-                .with("fileName", r.fileName())
-                .with("program", r.program())
-                .with("itemOfLine", r.itemOfLine())
-                .with("inputs", r.inputs())
-                .with("findings", r.findings())
-                .with("motion", r.motion())
-                .with("sheet", r.sheet())
-                .with("partLines", r.partLines())
-                .with("trial", r.trial())
-                .with("greatestDeviation", r.greatestDeviation())
-                .with("seconds", r.seconds())
-                .with("releasedBy", r.releasedBy().id())
-                .with("releasedAs", r.releasedAs())
-                .with("releasedAt", r.releasedAt())
-                .with("previousSha256", r.previousSha256())
-                .sha256();
+        Canonical all =
+                new Canonical("oleander release " + r.sealVersion())
+                        .with("job", r.jobId())
+                        .with("revision", r.revision())
+                        .with("step", r.step())
+                        .with("machine", r.machine())
+                        .with("dialect", r.dialect())
+                        .with("dialectVersion", r.dialectVersion())
+                        .with("fileName", r.fileName())
+                        .with("program", r.program())
+                        .with("itemOfLine", r.itemOfLine())
+                        .with("inputs", r.inputs())
+                        .with("findings", r.findings())
+                        .with("motion", r.motion())
+                        .with("sheet", r.sheet())
+                        .with("partLines", r.partLines())
+                        .with("trial", r.trial())
+                        .with("greatestDeviation", r.greatestDeviation())
+                        .with("seconds", r.seconds())
+                        .with("releasedBy", r.releasedBy().id())
+                        .with("releasedAs", r.releasedAs())
+                        .with("releasedAt", r.releasedAt())
+                        .with("previousSha256", r.previousSha256());
+        return r.sealVersion() < 5
+                ? all.sha256()
+                : all.with("run", r.run()).with("times", r.times()).sha256();
     }
 
     /** As releases were sealed before: the values below each other. */

@@ -57,12 +57,12 @@ class ShopSheet {
      * @param trial ids of the stops of a trial; none: the sheet is for the whole run
      */
     byte[] write(
-            JobView job,
             ProgramPreview preview,
             Timeline timeline,
             Set<String> trial,
             String who,
             Instant when) {
+        JobView job = preview.job();
         JobResult result = job.result();
         Run run = trial.isEmpty() ? result.run() : result.run().only(trial);
         WorkSheet sheet = sheets.getOrDefault(result.kind().word(), new PlainPaper(result.kind()));
@@ -78,12 +78,11 @@ class ShopSheet {
         values.put("machine", result.machine().name() + ", " + result.machine().process());
         values.put("picture", picture.svg());
         values.put("overview", picture.isExcerpt() ? picture.overview() : "");
-        values.put("footer", footer(job, preview));
+        values.put("footer", footer(preview));
         double width = Math.min(WIDTH, HEIGHT * picture.ratio());
         values.put("pictureWidth", Numbers.plain(width, 1));
         values.put("pictureHeight", Numbers.plain(width / picture.ratio(), 1));
-        String link =
-                "%s/jobs/%d/release?revision=%s".formatted(address, job.id(), preview.revision());
+        String link = link(job, preview.revision());
         values.put("link", link);
         values.put("qr", QrCode.svg(link));
         values.put("trial", trial.isEmpty() ? "" : trialNote(run, result.run()));
@@ -107,9 +106,14 @@ class ShopSheet {
         return all;
     }
 
-    private static String footer(JobView job, ProgramPreview preview) {
+    private String link(JobView job, String revision) {
+        String release = "%s/jobs/%d/release?revision=%s".formatted(address, job.id(), revision);
+        return job.run() == 1 ? release : release + "&run=" + job.run();
+    }
+
+    private static String footer(ProgramPreview preview) {
         return "%s, revision %s, %s"
-                .formatted(job.document().name(), preview.revision(), preview.fileName());
+                .formatted(preview.job().document().name(), preview.revision(), preview.fileName());
     }
 
     private static String trialNote(Run run, Run whole) {
@@ -119,8 +123,6 @@ class ShopSheet {
 
     private static List<Fact> facts(JobResult result, boolean copies) {
         Run run = result.run();
-        int placed = run.layout().placed();
-        int sheets = (run.layout().asked() + placed - 1) / Math.max(1, placed);
         List<Fact> facts = new ArrayList<>();
         facts.add(
                 new Fact(
@@ -141,8 +143,31 @@ class ShopSheet {
             facts.add(
                     new Fact(
                             "Copies",
-                            "%d on this sheet, %d wanted".formatted(placed, run.layout().asked())));
-            facts.add(new Fact("Sheets to cut", String.valueOf(sheets)));
+                            "%d on this sheet, %d wanted"
+                                    .formatted(
+                                            run.layout().placed(), result.document().quantity())));
+            facts.addAll(sheets(result));
+        }
+        return facts;
+    }
+
+    /** How often this sheet is cut, and what other sheets there are. */
+    private static List<Fact> sheets(JobResult result) {
+        List<Fact> facts = new ArrayList<>();
+        facts.add(new Fact("Sheets to cut", String.valueOf(result.setUp().count())));
+        if (result.runs().size() > 1) {
+            facts.add(
+                    new Fact(
+                            "Which",
+                            "sheet %d of %d kinds"
+                                    .formatted(result.number(), result.runs().size())));
+            facts.add(
+                    new Fact(
+                            "All sheets",
+                            "%d, %s in all"
+                                    .formatted(
+                                            result.sheets(),
+                                            Numbers.duration(result.secondsInAll()))));
         }
         return facts;
     }

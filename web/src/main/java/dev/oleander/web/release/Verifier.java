@@ -59,9 +59,12 @@ public class Verifier {
                 releases.findById(id)
                         .orElseThrow(
                                 () -> new NotFoundException("There is no release " + id + "."));
+        List<Release> together =
+                releases.findByJobIdAndRevisionOrderByRun(asked.jobId(), asked.revision());
+        long last = together.stream().mapToLong(Release::id).max().orElseThrow();
         return chainOf(
                 releases.findByJobIdOrderByIdDesc(asked.jobId()).stream()
-                        .filter(r -> r.id() <= asked.id())
+                        .filter(r -> r.id() <= last)
                         .toList());
     }
 
@@ -77,7 +80,7 @@ public class Verifier {
             String before = i + 1 < newestFirst.size() ? newestFirst.get(i + 1).sha256() : null;
             checks.add(
                     new Verification.Check(
-                            release.revision(),
+                            release.title(),
                             release.sha256(),
                             ReleaseSeal.of(release),
                             Objects.equals(before, release.previousSha256()),
@@ -143,7 +146,7 @@ public class Verifier {
             Release release = found.get();
             String name =
                     "Release %d, revision %s of job %d,"
-                            .formatted(id, release.revision(), release.jobId());
+                            .formatted(id, release.title(), release.jobId());
             String computed = ReleaseSeal.of(release);
             if (!computed.equals(release.sha256())) {
                 fault(name + " is not as it was made.");

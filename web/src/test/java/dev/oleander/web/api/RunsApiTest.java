@@ -20,14 +20,6 @@ class RunsApiTest extends WebTest {
         mira = new ApiClient(port, "mira");
     }
 
-    /** On sheets that hold only some of the copies. */
-    private long plates(String name, int quantity) {
-        long job = makeJobInMillimetres("cleat_backing_plate", name, quantity);
-        setSheet(job, BedValues.WIDTH, "400");
-        setSheet(job, BedValues.HEIGHT, "240");
-        return job;
-    }
-
     private JsonNode get(long job, String what) {
         ApiClient.Answer answer =
                 mira.prefer("wait=60").get("/api/jobs/%d/%s".formatted(job, what));
@@ -37,7 +29,7 @@ class RunsApiTest extends WebTest {
 
     @Test
     void whatFitsIsOneRun() {
-        JsonNode runs = get(plates("One sheet", 1), "runs");
+        JsonNode runs = get(makeOnSmallSheets("One sheet", 1), "runs");
         assertThat(runs.size()).isEqualTo(1);
         assertThat(runs.get(0).get("count").asInt()).isEqualTo(1);
         assertThat(runs.get(0).get("missing").isEmpty()).isTrue();
@@ -46,7 +38,7 @@ class RunsApiTest extends WebTest {
 
     @Test
     void moreGoOnOverAsManySheetsAsTheyNeed() {
-        long job = plates("Several sheets", 100);
+        long job = makeOnSmallSheets("Several sheets", 100);
         JsonNode runs = get(job, "runs");
         int placed = get(job, "run").get("stops").size() / 8;
         assertThat(placed).isBetween(2, 20);
@@ -60,13 +52,8 @@ class RunsApiTest extends WebTest {
 
     @Test
     void aLaterRunHasStopsMotionAndProofOfItsOwn() {
-        long job = plates("Rest", 4);
+        long job = makeThreeSheets("Rest");
         int placed = get(job, "run").get("stops").size() / 8;
-        jobs.edit(
-                job,
-                "quantity",
-                b -> b.document().withOrder(b.document().order().withQuantity(2 * placed + 1)),
-                person("mira"));
         JsonNode runs = get(job, "runs");
         assertThat(runs.size()).isEqualTo(2);
         assertThat(runs.get(1).get("copies").get(0).asInt()).isEqualTo(placed + 1);
@@ -91,16 +78,12 @@ class RunsApiTest extends WebTest {
 
     @Test
     void whatIsNotThereIsToldWithWhatIs() {
-        long job = plates("None", 1);
+        long job = makeOnSmallSheets("None", 1);
         ApiClient.Answer none = mira.get("/api/jobs/%d/runs/2".formatted(job));
         assertThat(none.status()).isEqualTo(404);
         assertThat(none.detail()).isEqualTo("Job %d has no run 2; it has 1.".formatted(job));
         long large = makeJobInMillimetres("cleat_backing_plate", "Too large", 3);
-        jobs.edit(
-                large,
-                "size",
-                b -> b.document().withSheet(BedValues.WIDTH.put(b.document().sheet(), "50")),
-                person("mira"));
+        setSheet(large, BedValues.WIDTH, "50");
         JsonNode missing = get(large, "runs").get(0).get("missing").get(0);
         assertThat(missing.get("count").asInt()).isEqualTo(3);
         assertThat(missing.get("why").asString()).contains("No copy fits on the stock");

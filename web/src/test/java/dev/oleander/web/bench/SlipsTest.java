@@ -15,6 +15,7 @@ import dev.oleander.web.job.ValueEdits;
 import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.document.Scope;
 import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.release.Previews;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
 import java.util.List;
@@ -29,6 +30,7 @@ class SlipsTest extends WebTest {
     @Autowired private ValueEdits valueEdits;
     @Autowired private List<WorkPages> allPages;
     @Autowired private ReleaseService releases;
+    @Autowired private Previews previews;
 
     private static Stop stop(JobResult result, String name) {
         return result.run().stops().stream()
@@ -231,8 +233,7 @@ class SlipsTest extends WebTest {
     private ReleaseSlip slip(
             long id, List<Release> made, String shown, List<String> obstacles, boolean fresh) {
         ReleaseSlip.Trial trial = new ReleaseSlip.Trial(jobs.view(id).result().dialect(), 0);
-        return new ReleaseSlip(
-                releases.preview(jobs.view(id)), made, shown, obstacles, fresh, trial);
+        return new ReleaseSlip(previews.of(jobs.view(id)), made, shown, obstacles, fresh, trial);
     }
 
     @Test

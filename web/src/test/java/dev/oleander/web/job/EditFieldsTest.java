@@ -37,6 +37,7 @@ class EditFieldsTest {
     static Stream<Arguments> valuesOfTheSheet() {
         Map<Value<SheetChoices>, String> texts = new HashMap<>();
         texts.put(BedValues.STOCK, "around");
+        texts.put(BedValues.REST, "around");
         texts.put(BedValues.HEIGHT, "2 in");
         texts.put(BedValues.ZERO_OF, "part");
         texts.put(BedValues.ANCHOR, "top_right");

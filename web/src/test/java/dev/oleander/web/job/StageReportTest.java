@@ -99,11 +99,24 @@ class StageReportTest extends WebTest {
     }
 
     @Test
-    void whatDoesNotFitIsCounted() {
+    void aQuantityTakesAsManySheetsAsItNeeds() {
         long id = makeJob("cleat_backing_plate", "Many", 500);
-        assertThat(stage(id, Stage.SHEET).sentence()).matches("\\d+ of 500 placed");
+        assertThat(stage(id, Stage.SHEET).isReady()).isTrue();
+        assertThat(stage(id, Stage.SHEET).sentence()).matches("\\d+ sheets, \\d+ % used");
         set(id, OrderValues.QUANTITY, "2");
         assertThat(stage(id, Stage.SHEET).sentence()).isEqualTo("2 % of it used");
+    }
+
+    @Test
+    void whatFitsOnNoSheetIsMissingWithTheReason() {
+        long id = makeJobInMillimetres("cleat_backing_plate", "Small sheet", 5);
+        setSheet(id, BedValues.WIDTH, "100");
+        StageView sheet = stage(id, Stage.SHEET);
+        assertThat(sheet.isReady()).isFalse();
+        assertThat(sheet.needs())
+                .singleElement()
+                .asString()
+                .startsWith("5 of 5 are missing. No copy fits");
     }
 
     @Test

@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.bed.BedValues;
-import dev.oleander.plan.stop.Source;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Severity;
+import dev.oleander.value.Source;
 import dev.oleander.value.ValueException;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;

@@ -9,6 +9,7 @@ import dev.oleander.web.account.PageClient;
 import dev.oleander.web.format.FormatRefusedException;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.document.OrderValues;
+import dev.oleander.web.release.Previews;
 import dev.oleander.web.release.ReleaseService;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
@@ -23,6 +24,7 @@ class FormatPagesTest extends WebTest {
 
     @Autowired private Formats formats;
     @Autowired private ReleaseService releases;
+    @Autowired private Previews previews;
 
     private PageClient pages;
 
@@ -54,7 +56,7 @@ class FormatPagesTest extends WebTest {
     void aSavedChangeHoldsForEveryJobFromThenOn() {
         long job = makeJob("cleat_backing_plate", "Format", 1);
         jobs.edit(job, "unit", b -> OrderValues.UNIT.put(b.document(), "mm"), person("mira"));
-        assertThat(releases.preview(jobs.view(job)).checked().written().lines())
+        assertThat(previews.of(jobs.view(job)).checked().written().lines())
                 .anyMatch(l -> l.endsWith(" M25"));
         String changed = teasel().replace("\"M25\"", "\"M95\"");
         HttpResponse<String> saved =
@@ -62,7 +64,7 @@ class FormatPagesTest extends WebTest {
         assertThat(saved.statusCode()).isEqualTo(302);
         assertThat(pages.get("/formats/teasel").body())
                 .contains("version 2, new controller", "what it changed");
-        var preview = releases.preview(jobs.view(job));
+        var preview = previews.of(jobs.view(job));
         assertThat(preview.checked().written().lines())
                 .anyMatch(l -> l.endsWith(" M95"))
                 .noneMatch(l -> l.endsWith(" M25"));

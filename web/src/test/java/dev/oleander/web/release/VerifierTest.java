@@ -78,7 +78,9 @@ class VerifierTest extends WebTest {
                         "seconds = -seconds / seconds = -seconds",
                         "released_as = released_as || 'x' / released_as = left(released_as, -1)",
                         "released_at = released_at + interval '1 day' / released_at = released_at - interval '1 day'",
-                        "seal_version = 3 / seal_version = 4",
+                        "seal_version = 4 / seal_version = 5",
+                        "run = 2 / run = 1",
+                        "times = 2 / times = 1",
                         "released_by = (select id from account where username = 'tove')"
                                 + " / released_by = (select id from account where username = 'mira')")) {
             String[] ways = column.split(" / ");
@@ -138,7 +140,7 @@ class VerifierTest extends WebTest {
         Release made = released("Slipped in");
         String columns =
                 "job_id, step, machine, dialect, dialect_version, file_name, program, item_of_line,"
-                        + " inputs, findings, motion, sheet, seal_version, part_lines, trial,"
+                        + " inputs, findings, motion, sheet, seal_version, part_lines, trial, run, times,"
                         + " greatest_deviation, seconds, sha256, previous_sha256, released_by,"
                         + " released_as, released_at";
         assertThat(

@@ -106,12 +106,6 @@ public final class StockRule implements SheetRule {
                             0,
                             1,
                             SheetLayout.NOTHING_FITS));
-        } else if (layout.left() > 0) {
-            String sentence =
-                    "%d of %d copies are on this sheet; %d do not fit."
-                            .formatted(layout.placed(), layout.asked(), layout.left());
-            findings.add(
-                    Finding.of(Severity.NOTE, "", null, layout.placed(), layout.asked(), sentence));
         }
     }
 }

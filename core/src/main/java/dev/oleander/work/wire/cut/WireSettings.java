@@ -1,8 +1,8 @@
 package dev.oleander.work.wire.cut;
 
 import dev.oleander.machine.Compensation;
-import dev.oleander.plan.stop.Source;
 import dev.oleander.quantity.Typed;
+import dev.oleander.value.Source;
 import dev.oleander.work.wire.book.WireRow;
 import dev.oleander.work.wire.choice.HoldStop;
 import dev.oleander.work.wire.choice.SlugHandling;

@@ -37,6 +37,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -66,6 +67,9 @@ public final class JobResult {
 
     /** Which of the runs it is. */
     private final int number;
+
+    /** That of the first run, if this one is later. */
+    private final Optional<JobResult> first;
 
     /** How much of it is there. */
     private enum State {
@@ -110,18 +114,19 @@ public final class JobResult {
         this.reached = new Reached();
         this.later = new Once<>(progress -> laterRuns());
         this.number = 1;
+        this.first = Optional.empty();
     }
 
     private JobResult(JobDocument document, JobResult other) {
-        this(document, other, other.plan, other.proof, other.reached, other.number);
+        this(document, other, other.first, other.plan, other.proof, other.number);
     }
 
     private JobResult(
             JobDocument document,
             JobResult other,
+            Optional<JobResult> first,
             Once<Plan> plan,
             Once<Proof> proof,
-            Reached reached,
             int number) {
         this.document = document;
         this.machine = other.machine;
@@ -134,9 +139,10 @@ public final class JobResult {
         this.plan = plan;
         this.planned = other.planned;
         this.proof = proof;
-        this.reached = reached;
+        this.reached = other.reached;
         this.later = other.later;
         this.number = number;
+        this.first = first;
     }
 
     private Proof proved(Plan of, Progress progress) {
@@ -156,9 +162,9 @@ public final class JobResult {
                                 new JobResult(
                                         document,
                                         this,
+                                        Optional.of(this),
                                         new Once<>(progress -> run.plan()),
                                         new Once<>(progress -> proved(run.plan(), progress)),
-                                        reached,
                                         run.setUp().number()))
                 .toList();
     }
@@ -171,7 +177,7 @@ public final class JobResult {
      */
     public List<JobResult> runs() {
         List<JobResult> all = new ArrayList<>();
-        all.add(this);
+        all.add(first.map(run -> run.sharedBy(document)).orElse(this));
         // they are kept for all documents that nothing else follows from
         later.get(Progress.NONE).forEach(run -> all.add(run.sharedBy(document)));
         return List.copyOf(all);
@@ -183,6 +189,24 @@ public final class JobResult {
                 .filter(run -> run.run().stop(stop).isPresent())
                 .findFirst()
                 .orElse(this);
+    }
+
+    /**
+     * A run of the job; the nearest one when there are fewer.
+     *
+     * @throws dev.oleander.plan.bed.PlanException when the stock or the rows are not usable
+     */
+    public JobResult on(int run) {
+        if (run == number) {
+            return this;
+        }
+        List<JobResult> all = runs();
+        return all.get(Math.max(1, Math.min(all.size(), run)) - 1);
+    }
+
+    /** Which of the runs it is, from 1. */
+    public int number() {
+        return number;
     }
 
     /** The set-up that its plan is for. */
@@ -362,18 +386,35 @@ public final class JobResult {
         return proof.get(Progress.NONE);
     }
 
-    /** Machine time of one copy, money; the hourly rate is that of the machine. */
+    /** Machine time of one copy, money, over all runs; the hourly rate is that of the machine. */
     public double pricePerPart() {
-        int placed = Math.max(1, run().layout().placed());
-        return machine.hourlyRate() * timeline().total() / 3600 / placed;
+        int made = runs().stream().mapToInt(run -> run.setUp().made()).sum();
+        return machine.hourlyRate() * secondsInAll() / 3600 / Math.max(1, made);
     }
 
-    /** SHA-256 of the cutting data that the run uses, in hexadecimal. */
+    /** Machine time of all its runs, each as often as it is done, s. */
+    public double secondsInAll() {
+        return runs().stream()
+                .mapToDouble(run -> run.setUp().count() * run.timeline().total())
+                .sum();
+    }
+
+    /** How many sheets, or other pieces of stock, the job takes. */
+    public int sheets() {
+        return runs().stream().mapToInt(run -> run.setUp().count()).sum();
+    }
+
+    /** All stops of all its runs. */
+    public Stream<Stop> allStops() {
+        return runs().stream().flatMap(run -> run.run().stops().stream());
+    }
+
+    /** SHA-256 of the cutting data that its runs use, in hexadecimal. */
     public String dataFingerprint() {
+        List<? extends BookRow> used =
+                runs().stream().flatMap(run -> run.dataInUse().stream()).distinct().toList();
         return Hashes.sha256(
-                JsonMapper.shared()
-                        .writeValueAsString(dataInUse())
-                        .getBytes(StandardCharsets.UTF_8));
+                JsonMapper.shared().writeValueAsString(used).getBytes(StandardCharsets.UTF_8));
     }
 
     /** Rows of the cut book that the run uses. */

@@ -57,7 +57,7 @@ class LeadController {
 
     @GetMapping("/why")
     Reasons why(@PathVariable long id, @RequestParam String stop) {
-        JobResult result = planned(id);
+        JobResult result = planned(id).at(stop);
         Stop known = known(result, stop);
         List<SheetPlan.Candidate> candidates = sheet(result).candidates(stop);
         List<Place> places = candidates.stream().map(LeadController::place).toList();
@@ -130,7 +130,7 @@ class LeadController {
 
     @GetMapping("/lead")
     Trial lead(@PathVariable long id, @RequestParam String stop, @RequestParam double start) {
-        JobResult result = planned(id);
+        JobResult result = planned(id).at(stop);
         known(result, stop);
         if (!(start >= 0 && start <= 1e6)) {
             throw new ResponseStatusException(

@@ -16,6 +16,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 
 /** What only jobs on a wire machine have: the view in space, the list of start holes. */
@@ -30,15 +31,18 @@ class WireController {
 
     @GetMapping("/jobs/{id}/solid")
     @ResponseBody
-    SolidView solid(@PathVariable long id) {
-        return SolidView.of(planned(id));
+    SolidView solid(@PathVariable long id, @RequestParam(defaultValue = "1") int run) {
+        return SolidView.of(planned(id, run));
     }
 
     /** Holes to be drilled before, as a table or as a drawing. */
     @GetMapping("/jobs/{id}/start-holes.{form:csv|dxf}")
-    ResponseEntity<String> holes(@PathVariable long id, @PathVariable String form) {
+    ResponseEntity<String> holes(
+            @PathVariable long id,
+            @PathVariable String form,
+            @RequestParam(defaultValue = "1") int run) {
         List<StartHole> holes =
-                planned(id).own(WireRun.class).map(WireRun::plan).orElseThrow().toDrill();
+                planned(id, run).own(WireRun.class).map(WireRun::plan).orElseThrow().toDrill();
         boolean csv = form.equals("csv");
         String name = "%d-start-holes.%s".formatted(id, form);
         return ResponseEntity.ok()
@@ -49,8 +53,8 @@ class WireController {
                 .body(csv ? StartHoleList.csv(holes) : StartHoleList.dxf(holes));
     }
 
-    private JobResult planned(long id) {
-        JobResult result = jobs.view(id).result();
+    private JobResult planned(long id, int run) {
+        JobResult result = jobs.view(id).on(run).result();
         if (!result.is(WIRE) || !result.isPlanned()) {
             throw new NotFoundException("Job %d has no plan for a wire machine.".formatted(id));
         }

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.drawing.read.Feature;
-import dev.oleander.plan.stop.Source;
 import dev.oleander.plan.stop.Stop;
+import dev.oleander.value.Source;
 import dev.oleander.value.Value;
 import dev.oleander.value.Word;
 import dev.oleander.web.WebTest;

@@ -1,4 +1,4 @@
-package dev.oleander.plan.stop;
+package dev.oleander.value;
 
 import java.util.Locale;
 

@@ -1,0 +1,33 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.plan.bed.SetUp;
+import dev.oleander.web.job.result.JobResult;
+import java.util.List;
+
+/**
+ * One of the sheets that a job takes, to go to; sheets that are alike are one.
+ *
+ * @param number of its run, from 1
+ * @param note how many there are and what lies on them, in words
+ */
+public record RunTab(int number, String name, String note, boolean current) {
+
+    /** All of them; none when the job takes one kind of sheet only, or is not planned. */
+    static List<RunTab> of(JobResult result) {
+        List<JobResult> runs = result.isPlanned() ? result.runs() : List.of();
+        return runs.size() < 2
+                ? List.of()
+                : runs.stream().map(run -> tab(run, run.number() == result.number())).toList();
+    }
+
+    private static RunTab tab(JobResult run, boolean current) {
+        SetUp setUp = run.setUp();
+        return new RunTab(setUp.number(), "Sheet " + setUp.number(), note(setUp), current);
+    }
+
+    /** How often a sheet is cut and what lies on it: 2 × 4 copies. */
+    static String note(SetUp setUp) {
+        String copies = setUp.copies() + (setUp.copies() == 1 ? " copy" : " copies");
+        return setUp.count() == 1 ? copies : setUp.count() + " × " + copies;
+    }
+}
