@@ -1,5 +1,6 @@
 package dev.oleander.proof;
 
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.geometry.Point;
 import dev.oleander.quantity.Numbers;
@@ -7,7 +8,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * Something the proof wants a person to see.
@@ -31,6 +34,8 @@ public record Finding(
         String sentence,
         Optional<String> accepted,
         List<String> alike) {
+
+    private static final double SAME = 0.01;
 
     public Finding {
         alike = List.copyOf(alike);
@@ -65,6 +70,23 @@ public record Finding(
                                 .orElse("")
                         : alike.stream().min(Comparator.naturalOrder()).orElse(stop);
         return FindingKey.of(rule, where, value).text();
+    }
+
+    /**
+     * Whether another one, of another sheet with copies of the same parts, says the same: rule and
+     * value (to 0.01) of the same feature, or of no stop at all.
+     */
+    public boolean isLike(Finding other) {
+        if (!rule.equals(other.rule) || Math.abs(value - other.value) >= SAME) {
+            return false;
+        }
+        return stop.isEmpty()
+                ? sentence.equals(other.sentence)
+                : features().stream().anyMatch(other.features()::contains);
+    }
+
+    private Set<String> features() {
+        return alike.stream().map(s -> FeatureKey.parse(s).feature()).collect(Collectors.toSet());
     }
 
     /**

@@ -40,7 +40,7 @@ public final class BedValues {
                     new Constants<>(
                             List.of(false, true),
                             around -> around ? "around" : "same",
-                            around -> around ? "round the rest" : "like the others"),
+                            around -> around ? "round the rest" : "same"),
                     SheetChoices::restAround,
                     SheetChoices::withRestAround);
 

@@ -1,9 +1,9 @@
 package dev.oleander.web.api;
 
-import dev.oleander.proof.Finding;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.api.ApiJson.ProgramJson;
 import dev.oleander.web.api.ApiJson.ReleaseJson;
+import dev.oleander.web.job.Acceptances;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.document.NotFoundException;
@@ -100,22 +100,13 @@ class ReleaseApi {
             JobResult before, Map<String, String> acceptances, SignedIn who) {
         JobDocument document = before.document();
         for (Map.Entry<String, String> entry : acceptances.entrySet()) {
-            List<Finding> found =
-                    before.runs().stream()
-                            .flatMap(run -> run.proof().finding(entry.getKey()).stream())
-                            .toList();
-            if (found.isEmpty()) {
-                throw new RefusedEditException(
-                        "The proof has no finding \"%s\".".formatted(entry.getKey()));
-            }
+            String key = Acceptances.key(before, entry.getKey());
             if (entry.getValue() == null || entry.getValue().isBlank()) {
                 throw new RefusedEditException(
                         "Finding %s needs a reason to be accepted.".formatted(entry.getKey()));
             }
             String reason = entry.getValue() + " (" + who.fullName() + ")";
-            for (Finding finding : found) {
-                document = document.withAcceptance(finding.key(), reason);
-            }
+            document = Acceptances.of(before, document, key, reason);
         }
         return document;
     }

@@ -7,6 +7,7 @@ import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.quantity.Worded;
 import dev.oleander.value.Value;
 import dev.oleander.web.bench.EditAnswers.Context;
+import dev.oleander.web.job.Acceptances;
 import dev.oleander.web.job.EventEdits;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
@@ -272,7 +273,8 @@ class EditController {
                         edit(
                                 context,
                                 given == null ? "Acceptance taken back" : "Finding accepted",
-                                before -> before.document().withAcceptance(finding, given)));
+                                before ->
+                                        Acceptances.of(before, before.document(), finding, given)));
     }
 
     @PostMapping("/undo")

@@ -1,6 +1,8 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.plan.bed.SetUp;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.Severity;
 import dev.oleander.web.job.result.JobResult;
 import java.util.List;
 
@@ -9,8 +11,9 @@ import java.util.List;
  *
  * @param number of its run, from 1
  * @param note how many there are and what lies on them, in words
+ * @param flag severity of the worst finding that stands against it; empty when there is none
  */
-public record RunTab(int number, String name, String note, boolean current) {
+public record RunTab(int number, String name, String note, String flag, boolean current) {
 
     /** All of them; none when the job takes one kind of sheet only, or is not planned. */
     static List<RunTab> of(JobResult result) {
@@ -22,7 +25,14 @@ public record RunTab(int number, String name, String note, boolean current) {
 
     private static RunTab tab(JobResult run, boolean current) {
         SetUp setUp = run.setUp();
-        return new RunTab(setUp.number(), "Sheet " + setUp.number(), note(setUp), current);
+        String flag =
+                run.findings().stream()
+                        .filter(Finding::blocks)
+                        .map(Finding::severity)
+                        .min(Severity::compareTo)
+                        .map(Severity::word)
+                        .orElse("");
+        return new RunTab(setUp.number(), "Sheet " + setUp.number(), note(setUp), flag, current);
     }
 
     /** How often a sheet is cut and what lies on it: 2 × 4 copies. */

@@ -177,12 +177,20 @@ public final class SheetSlip {
         }
         figures.add(
                 new ShapeSlip.Figure(
-                        "Grid", "%d rows × %d columns".formatted(layout.rows(), layout.columns())));
+                        "Grid",
+                        "%s × %s"
+                                .formatted(
+                                        count(layout.rows(), "row"),
+                                        count(layout.columns(), "column"))));
         figures.add(
                 new ShapeSlip.Figure(
                         "Used",
                         Numbers.plain(100 * StageReport.usedShare(result), 1) + " % of the stock"));
         return figures;
+    }
+
+    private static String count(int number, String what) {
+        return number + " " + what + (number == 1 ? "" : "s");
     }
 
     /** Says how many copies find no place, and why; empty when all do. */

@@ -11,6 +11,7 @@ import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.FirstAccounts;
 import dev.oleander.web.account.Role;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.Acceptances;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.ValueEdits;
@@ -149,7 +150,7 @@ class DemoData implements ApplicationRunner {
         long cheek =
                 make(brief("winch_drum_cheek", "Winch drum cheeks", "mild steel", "10", 2), mira);
         edit(cheek, OrderValues.MACHINE, "sorrel", mira);
-        make(brief("porthole_trim_ring", "Porthole trim rings", "stainless", "2", 12), anselm);
+        make(brief("porthole_trim_ring", "Porthole trim rings", "stainless", "2", 14), anselm);
         thinSheets(mira, anselm);
         long hatch = make(brief("deck_hatch_panel", "Deck-hatch panel", "aluminium", "4", 1), mira);
         jobs.edit(hatch, "cut data", valueEdits.ofJob("quality", "fine"), mira);
@@ -270,12 +271,10 @@ class DemoData implements ApplicationRunner {
                 "Findings accepted",
                 before -> {
                     JobDocument document = before.document();
+                    String reason = "Seen on the trial sheet (" + who.fullName() + ")";
                     for (Finding finding : before.proof().open()) {
                         if (finding.severity() == Severity.LOOK) {
-                            document =
-                                    document.withAcceptance(
-                                            finding.key(),
-                                            "Seen on the trial sheet (" + who.fullName() + ")");
+                            document = Acceptances.of(before, document, finding.key(), reason);
                         }
                     }
                     return document;

@@ -198,10 +198,8 @@ public final class StageReport {
             return StageView.needs(Stage.SHEET, "no copy fits", List.of(missing));
         }
         int sheets = result.sheets();
-        String used = Numbers.plain(100 * usedInAll(result), 0) + " % used";
-        return StageView.ready(
-                Stage.SHEET,
-                sheets == 1 ? used.replace("used", "of it used") : sheets + " sheets, " + used);
+        String used = Numbers.plain(100 * usedInAll(result), 0) + " % of ";
+        return StageView.ready(Stage.SHEET, used + (sheets == 1 ? "it used" : sheets + " sheets"));
     }
 
     /** What of the quantity lies on no sheet, and why; empty when nothing does. */

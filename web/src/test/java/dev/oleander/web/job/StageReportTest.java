@@ -102,7 +102,7 @@ class StageReportTest extends WebTest {
     void aQuantityTakesAsManySheetsAsItNeeds() {
         long id = makeJob("cleat_backing_plate", "Many", 500);
         assertThat(stage(id, Stage.SHEET).isReady()).isTrue();
-        assertThat(stage(id, Stage.SHEET).sentence()).matches("\\d+ sheets, \\d+ % used");
+        assertThat(stage(id, Stage.SHEET).sentence()).matches("\\d+ % of \\d+ sheets");
         set(id, OrderValues.QUANTITY, "2");
         assertThat(stage(id, Stage.SHEET).sentence()).isEqualTo("2 % of it used");
     }
