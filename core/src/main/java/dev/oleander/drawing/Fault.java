@@ -26,6 +26,11 @@ public record Fault(
         features = List.copyOf(features);
     }
 
+    /** The same of chains with other names. */
+    public Fault of(List<String> others) {
+        return new Fault(kind, place, size, state, sentence, ends, others);
+    }
+
     /** What is wrong, and whether a person has to look at it when it is not mended. */
     public enum Kind {
         GAP(true),

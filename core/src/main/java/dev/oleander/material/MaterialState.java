@@ -9,7 +9,6 @@ import dev.oleander.geometry.Transform;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
-import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.Stop;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -61,9 +60,7 @@ public record MaterialState(List<FreePiece> pieces) {
                                         inside.computeIfAbsent(p, k -> new ArrayList<>())
                                                 .add(feature));
             }
-            for (Placement placement : run.layout().placements()) {
-                placed.put(placement.copy(), placement.transform());
-            }
+            placed.putAll(run.layout().transforms());
             this.slats = new Slats(run.machine().habits().slatPitch());
         }
 

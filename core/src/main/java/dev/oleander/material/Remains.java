@@ -4,9 +4,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Transform;
 import dev.oleander.plan.Run;
-import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.Stop;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -18,10 +16,7 @@ public final class Remains {
     /** All places of all copies, in the order of the run. */
     public static List<Leftover> of(Reading reading, Run run) {
         Map<String, Feature> features = reading.byId();
-        Map<Integer, Transform> placed = new HashMap<>();
-        for (Placement placement : run.layout().placements()) {
-            placed.put(placement.copy(), placement.transform());
-        }
+        Map<Integer, Transform> placed = run.layout().transforms();
         return run.stops().parallelStream()
                 .flatMap(stop -> of(stop, features, placed).stream())
                 .toList();

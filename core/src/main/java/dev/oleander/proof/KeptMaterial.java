@@ -11,6 +11,7 @@ import dev.oleander.geometry.Region;
 import dev.oleander.geometry.RegionInside;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.bed.SheetLayout;
 import java.util.ArrayList;
@@ -24,7 +25,7 @@ public final class KeptMaterial {
 
         /** For sentences: part 2 of copy 3. */
         public String label() {
-            return "part %s, copy %d".formatted(part.replace("p", ""), copy);
+            return "%s, copy %d".formatted(PartRef.within(part), copy);
         }
     }
 
@@ -70,7 +71,7 @@ public final class KeptMaterial {
     static KeptMaterial of(Reading reading, SheetLayout layout) {
         List<Piece> pieces = new ArrayList<>();
         for (Placement placement : layout.placements()) {
-            for (Part part : reading.parts()) {
+            for (Part part : placement.of().parts(reading)) {
                 pieces.add(
                         new Piece(
                                 part.id(),

@@ -8,6 +8,7 @@ import dev.oleander.motion.Program;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
+import dev.oleander.plan.bed.Demand;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
@@ -41,6 +42,11 @@ public interface Plan {
     /** How many of what the job asks for come of it. */
     default int made() {
         return run().layout().placed();
+    }
+
+    /** What of the demand lies on its bed. */
+    default Demand placed() {
+        return Demand.on(run().layout().placements());
     }
 
     /** What of its run must come before what. */

@@ -70,6 +70,11 @@ public record Feature(
         return new Feature(id, chain, form, purpose, style, where, onPurpose, sources);
     }
 
+    /** Whether it is cut or marked. */
+    public boolean isWorked() {
+        return purpose == Purpose.CUT || purpose == Purpose.MARK;
+    }
+
     public Kind kind() {
         return place.kind();
     }

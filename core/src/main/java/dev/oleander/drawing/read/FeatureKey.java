@@ -15,6 +15,28 @@ public record FeatureKey(String feature, OptionalInt copy, String visit) {
 
     private static final Pattern TEXT = Pattern.compile("(.+)\\.(-?\\d+)(?:-(\\w+))?");
 
+    /** Between the name of a source and an id, where drawings of several jobs are read as one. */
+    private static final char OF_SOURCE = '~';
+
+    /**
+     * An id as it is where several sources are read as one.
+     *
+     * @param source empty: the id stays as it is
+     */
+    public static String inSource(String source, String id) {
+        return source.isEmpty() ? id : source + OF_SOURCE + id;
+    }
+
+    /** The source that an id names; empty when it names none. */
+    public static String sourceOf(String id) {
+        return id.substring(0, Math.max(0, id.indexOf(OF_SOURCE)));
+    }
+
+    /** The id as it is in its own source. */
+    public static String localOf(String id) {
+        return id.substring(id.indexOf(OF_SOURCE) + 1);
+    }
+
     /** A feature with all its copies. */
     public static FeatureKey of(String feature) {
         return new FeatureKey(feature, OptionalInt.empty(), "");

@@ -42,8 +42,7 @@ public record Reading(
     }
 
     private Stream<Feature> worked() {
-        return features.stream()
-                .filter(f -> f.purpose() == Purpose.CUT || f.purpose() == Purpose.MARK);
+        return features.stream().filter(Feature::isWorked);
     }
 
     /** Box round everything that is cut or marked. */

@@ -1,5 +1,6 @@
 package dev.oleander.plan.bed;
 
+import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
@@ -7,6 +8,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** Puts copies of the drawing on the stock in rows and columns. */
 public final class LayoutPlanner {
@@ -39,6 +41,74 @@ public final class LayoutPlanner {
     /** The same with copies that are numbered from 1. */
     public SheetLayout lay(Box part, int quantity) {
         return lay(part, quantity, 1);
+    }
+
+    /**
+     * Copies of the drawing in rows and columns, or parts of it in rows.
+     *
+     * @param firstCopy number of the first one
+     * @throws PlanException when a size is not usable
+     */
+    public SheetLayout lay(Reading reading, Demand demand, int firstCopy) {
+        return demand.isWhole()
+                ? lay(reading.workBox(), demand.of(PartRef.WHOLE), firstCopy)
+                : parts(reading, demand, firstCopy);
+    }
+
+    private SheetLayout parts(Reading reading, Demand demand, int firstCopy) {
+        requireFewEnough(demand.all());
+        Transform turn = Transform.rotation(Math.toRadians(choices.turn().value()));
+        double gap = value(choices.gap(), defaultGap);
+        double edge =
+                choices.aroundPart()
+                        ? choices.allowance().value()
+                        : value(choices.margin(), defaultGap);
+        Map<Shelves.Turned, Integer> wanted = Shelves.turned(reading, demand, turn);
+        Shelves shelves =
+                choices.aroundPart()
+                        ? new Shelves(square(wanted, gap), Double.POSITIVE_INFINITY, gap)
+                        : new Shelves(
+                                choices.width().value() - 2 * edge,
+                                choices.height().value() - 2 * edge,
+                                gap);
+        Shelves.Filled filled = shelves.fill(wanted);
+        Point reach = filled.reach();
+        Box stock =
+                choices.aroundPart()
+                        ? sized(reach.x() + 2 * edge, reach.y() + 2 * edge)
+                        : sized(choices.width().value(), choices.height().value());
+        Box first =
+                filled.laid().isEmpty()
+                        ? new Box(Point.ORIGIN, Point.ORIGIN)
+                        : filled.laid().get(0).what().box();
+        Point zero = zero(stock, first, edge);
+        List<Placement> placements = new ArrayList<>();
+        for (Shelves.Laid laid : filled.laid()) {
+            Point corner = laid.corner().plus(new Point(edge, edge)).minus(zero);
+            Transform there = place(turn, laid.what().box(), corner, false);
+            placements.add(new Placement(firstCopy + placements.size(), there, laid.what().part()));
+        }
+        return new SheetLayout(
+                new Box(stock.min().minus(zero), stock.max().minus(zero)),
+                placements,
+                demand.all(),
+                filled.rows(),
+                filled.columns(),
+                gap,
+                edge,
+                choices.keepOut());
+    }
+
+    /** mm; width of rows that make about a square of all parts, and hold the widest. */
+    private static double square(Map<Shelves.Turned, Integer> wanted, double gap) {
+        double area = 0;
+        double widest = 0;
+        for (Map.Entry<Shelves.Turned, Integer> part : wanted.entrySet()) {
+            Box box = part.getKey().box();
+            area += part.getValue() * (box.width() + gap) * (box.height() + gap);
+            widest = Math.max(widest, box.width());
+        }
+        return Math.max(widest, Math.sqrt(area));
     }
 
     /**
@@ -90,7 +160,7 @@ public final class LayoutPlanner {
     }
 
     /** The corners of the turned box lie farthest out, so they bound everything in it. */
-    private static Box turnedBox(Box part, Transform turn) {
+    static Box turnedBox(Box part, Transform turn) {
         Point a = turn.apply(part.min());
         Point b = turn.apply(part.max());
         Point c = turn.apply(new Point(part.min().x(), part.max().y()));
@@ -154,6 +224,10 @@ public final class LayoutPlanner {
             width = grid.columns * (turned.width() + gap) - gap + 2 * allowance;
             height = grid.rows * (turned.height() + gap) - gap + 2 * allowance;
         }
+        return sized(width, height);
+    }
+
+    private static Box sized(double width, double height) {
         if (!(width > 0 && height > 0)) {
             throw new PlanException(
                     "The stock is %s x %s mm; both must be more than 0."

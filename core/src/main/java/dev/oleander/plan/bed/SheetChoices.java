@@ -3,6 +3,8 @@ package dev.oleander.plan.bed;
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.quantity.Typed;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * What people decided about the stock and where the parts lie on it; lengths mm.
@@ -22,6 +24,7 @@ import java.util.List;
  * @param keepOut what the head must not hit, in the coordinates of the machine
  * @param restAround whether the stock of the last set-up follows from what is left to lie on it;
  *     null: it is like the others
+ * @param parts how many of single parts are wanted, by id; see {@link Demand#of}
  */
 public record SheetChoices(
         Boolean aroundPart,
@@ -39,9 +42,11 @@ public record SheetChoices(
         Boolean commonLines,
         HeldEdge heldAt,
         List<KeepOut> keepOut,
-        Boolean restAround) {
+        Boolean restAround,
+        Map<String, Integer> parts) {
 
     public SheetChoices {
+        parts = parts == null ? Map.of() : Map.copyOf(parts);
         keepOut = keepOut == null ? List.of() : List.copyOf(keepOut);
     }
 
@@ -137,23 +142,29 @@ public record SheetChoices(
     }
 
     public SheetChoices withStock(Stock stock) {
-        return of(stock, zeroOf, anchor, grid(), commonLines, heldAt, keepOut, restAround);
+        return of(stock, zeroOf, anchor, grid(), commonLines, heldAt, keepOut, restAround, parts);
     }
 
     public SheetChoices withZero(ZeroOf of, Anchor at) {
-        return of(stock(), of, at, grid(), commonLines, heldAt, keepOut, restAround);
+        return of(stock(), of, at, grid(), commonLines, heldAt, keepOut, restAround, parts);
     }
 
     public SheetChoices withGrid(Grid grid) {
-        return of(stock(), zeroOf, anchor, grid, commonLines, heldAt, keepOut, restAround);
+        return of(stock(), zeroOf, anchor, grid, commonLines, heldAt, keepOut, restAround, parts);
     }
 
     /**
      * For the rest of a quantity: as many rows as it needs, in the columns that were set, on stock
      * of its own size if that is wished.
+     *
+     * @param left what it is
      */
-    public SheetChoices ofRest() {
-        SheetChoices rest = withGrid(grid().inRows(null));
+    public SheetChoices ofRest(Demand left) {
+        Map<String, Integer> of = new TreeMap<>(parts);
+        of.replaceAll((id, n) -> left.of(PartRef.of(id)));
+        left.of().forEach((part, n) -> of.put(part.part(), n));
+        of.remove("");
+        SheetChoices rest = withGrid(grid().inRows(null)).withParts(of);
         return Boolean.TRUE.equals(restAround) ? rest.withStock(stock().around(true)) : rest;
     }
 
@@ -161,22 +172,28 @@ public record SheetChoices(
      * @param around null: the stock of the last set-up is like the others
      */
     public SheetChoices withRestAround(Boolean around) {
-        return of(stock(), zeroOf, anchor, grid(), commonLines, heldAt, keepOut, around);
+        return of(stock(), zeroOf, anchor, grid(), commonLines, heldAt, keepOut, around, parts);
+    }
+
+    /** With so many of single parts. */
+    public SheetChoices withParts(Map<String, Integer> wanted) {
+        return of(
+                stock(), zeroOf, anchor, grid(), commonLines, heldAt, keepOut, restAround, wanted);
     }
 
     public SheetChoices withCommonLines(boolean shared) {
-        return of(stock(), zeroOf, anchor, grid(), shared, heldAt, keepOut, restAround);
+        return of(stock(), zeroOf, anchor, grid(), shared, heldAt, keepOut, restAround, parts);
     }
 
     /**
      * @param edge null: the one usual on the machine
      */
     public SheetChoices withHeldAt(HeldEdge edge) {
-        return of(stock(), zeroOf, anchor, grid(), commonLines, edge, keepOut, restAround);
+        return of(stock(), zeroOf, anchor, grid(), commonLines, edge, keepOut, restAround, parts);
     }
 
     public SheetChoices withKeepOut(List<KeepOut> all) {
-        return of(stock(), zeroOf, anchor, grid(), commonLines, heldAt, all, restAround);
+        return of(stock(), zeroOf, anchor, grid(), commonLines, heldAt, all, restAround, parts);
     }
 
     public boolean sharesLines() {
@@ -191,7 +208,8 @@ public record SheetChoices(
             Boolean commonLines,
             HeldEdge heldAt,
             List<KeepOut> keepOut,
-            Boolean restAround) {
+            Boolean restAround,
+            Map<String, Integer> parts) {
         return new SheetChoices(
                 stock.aroundPart(),
                 stock.width(),
@@ -208,7 +226,8 @@ public record SheetChoices(
                 commonLines,
                 heldAt,
                 keepOut,
-                restAround);
+                restAround,
+                parts);
     }
 
     /** Nothing decided: the stock follows machine and part. */
@@ -235,6 +254,7 @@ public record SheetChoices(
                 false,
                 null,
                 List.of(),
-                null);
+                null,
+                Map.of());
     }
 }

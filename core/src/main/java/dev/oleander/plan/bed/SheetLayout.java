@@ -1,7 +1,14 @@
 package dev.oleander.plan.bed;
 
+import dev.oleander.drawing.read.Part;
+import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Transform;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * Stock and the copies on it. Coordinates are those of the machine: the zero point is the origin.
@@ -32,6 +39,31 @@ public record SheetLayout(
 
     public int placed() {
         return placements.size();
+    }
+
+    /** Where every copy lies, by its number. */
+    public Map<Integer, Transform> transforms() {
+        return placements.stream().collect(Collectors.toMap(Placement::copy, Placement::transform));
+    }
+
+    /** The first place where a part lies. */
+    public Optional<Placement> first(Part part) {
+        return placements.stream().filter(p -> p.of().holds(part)).findFirst();
+    }
+
+    /** Material of the parts that lie on it, mm2. */
+    public double keptArea(Reading reading) {
+        Map<PartRef, Double> areas = new HashMap<>();
+        return placements.stream()
+                .mapToDouble(
+                        p ->
+                                areas.computeIfAbsent(
+                                        p.of(),
+                                        of ->
+                                                of.parts(reading).stream()
+                                                        .mapToDouble(part -> part.region().area())
+                                                        .sum()))
+                .sum();
     }
 
     public int left() {

@@ -3,6 +3,7 @@ package dev.oleander.plan.stop;
 import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.geometry.Transform;
 import dev.oleander.machine.Compensation;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.value.Source;
 import java.util.List;
@@ -152,7 +153,7 @@ public record Stop(
     /** Its part and its copy, for people; its copy alone when the drawing is one part. */
     public String where() {
         String copy = "copy " + copy();
-        return part().isEmpty() ? copy : "part %s, %s".formatted(part().replace("p", ""), copy);
+        return part().isEmpty() ? copy : PartRef.within(part()) + ", " + copy;
     }
 
     public Kind kind() {

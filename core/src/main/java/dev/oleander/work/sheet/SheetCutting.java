@@ -115,8 +115,9 @@ public final class SheetCutting implements Work<PlanChoices, StopChoice> {
         Map<String, Double> names = new TreeMap<>(task.names(feature));
         SheetCut.of(stop).row().ifPresent(row -> names.put("k", row.kerf()));
         String kind = CutKind.of(feature).word();
-        StopChoice here = task.choices().of(stop.feature(), stop.copy());
-        StopChoice set = here.over(task.choices().recipeFor(feature, kind));
+        PlanChoices choices = task.choices(stop.feature());
+        StopChoice here = choices.of(stop.feature(), stop.copy());
+        StopChoice set = here.over(choices.recipeFor(feature, kind));
         return new Subject<>(
                 here, set, Optional.of(cut), stop.sources(), names, feature.id(), kind);
     }
@@ -174,25 +175,9 @@ public final class SheetCutting implements Work<PlanChoices, StopChoice> {
 
     @Override
     public Plan plan(Task<PlanChoices> task, Optional<Plan> earlier, Progress progress) {
-        SheetPlanner planner = new SheetPlanner(task.machine(), (CutBook) task.book());
-        SheetPlanner.Order order =
-                new SheetPlanner.Order(
-                        task.order().material(),
-                        task.order().thickness(),
-                        task.order().quantity(),
-                        task.order().firstCopy());
         Optional<SheetRun> before =
                 earlier.filter(SheetRun.class::isInstance).map(SheetRun.class::cast);
-        SheetPlan plan =
-                before.isEmpty()
-                        ? planner.plan(task.reading(), order, task.choices(), task.bed(), progress)
-                        : planner.plan(
-                                task.reading(),
-                                order,
-                                task.choices(),
-                                task.bed(),
-                                before.get().plan(),
-                                progress);
+        SheetPlan plan = SheetPlanner.plan(task, before.map(SheetRun::plan), progress);
         return new SheetRun(task.reading(), plan, before.flatMap(SheetRun::knownMotion));
     }
 }

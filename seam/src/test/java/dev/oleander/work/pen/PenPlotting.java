@@ -7,10 +7,8 @@ import dev.oleander.machine.Compensation;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
-import dev.oleander.plan.bed.LayoutPlanner;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.bed.SheetLayout;
-import dev.oleander.plan.bed.UsualStock;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.FeatureNames;
 import dev.oleander.plan.stop.Pass;
@@ -179,16 +177,12 @@ public final class PenPlotting implements Work<PenChoices, PenChoice> {
 
     @Override
     public Plan plan(Task<PenChoices> task, Optional<Plan> earlier, Progress progress) {
-        SheetLayout layout =
-                new LayoutPlanner(
-                                UsualStock.decided(
-                                        task.bed(), task.machine(), task.reading().workBox()),
-                                GAP)
-                        .lay(task.reading().workBox(), task.order().quantity());
+        SheetLayout layout = task.layout(GAP, Optional.empty());
         RunRules rules = new RunRules(Map.of(), (stop, must) -> "", Stop::kind);
         List<Stop> stops = new ArrayList<>();
         for (Placement placement : layout.placements()) {
-            for (Feature feature : task.reading().features()) {
+            for (Feature feature :
+                    task.reading().features().stream().filter(placement.of()::holds).toList()) {
                 stops.add(stop(task, feature, placement).at(placement));
             }
         }

@@ -1,6 +1,7 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.motion.Seconds;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
@@ -60,7 +61,7 @@ final class CopiedParts {
                                                 .getOrDefault(s.id(), Seconds.NONE)
                                                 .total())
                         .sum();
-        String title = part.isEmpty() ? "Loose lines" : "Part " + part.replace("p", "");
+        String title = part.isEmpty() ? "Loose lines" : PartRef.label(part);
         return new CopiedPart(
                 title,
                 copies,

@@ -5,6 +5,7 @@ import dev.oleander.drawing.read.Form;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
@@ -47,7 +48,7 @@ final class ReadingGroups {
             part.openings().forEach(id -> rows.add(row(byId.get(id), opening(byId.get(id)))));
             groups.add(
                     new Group(
-                            "Part " + part.id().replace("p", ""),
+                            PartRef.label(part.id()),
                             Numbers.grouped(part.region().area()) + " mm²",
                             rows));
         }

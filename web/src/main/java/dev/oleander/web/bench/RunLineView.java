@@ -3,6 +3,7 @@ package dev.oleander.web.bench;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Seconds;
 import dev.oleander.motion.Timeline;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
@@ -158,8 +159,7 @@ public record RunLineView(
         if (result.plan().runsAlone()) {
             return waits(stop, result) ? "Needs people" : "Runs alone";
         }
-        String part =
-                stop.part().isEmpty() ? "Loose lines" : "Part " + stop.part().replace("p", "");
+        String part = stop.part().isEmpty() ? "Loose lines" : PartRef.label(stop.part());
         return part + ", copy " + stop.copy();
     }
 

@@ -4,6 +4,7 @@ import dev.oleander.motion.Seconds;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Proof;
 import dev.oleander.quantity.Numbers;
@@ -198,7 +199,7 @@ class ShopSheet {
                 .map(
                         p ->
                                 new Fact(
-                                        "Part " + p.id().replace("p", ""),
+                                        PartRef.label(p.id()),
                                         "%d, each %s mm²"
                                                 .formatted(
                                                         copies,

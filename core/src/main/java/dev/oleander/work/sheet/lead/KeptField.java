@@ -9,6 +9,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.RegionInside;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.plan.bed.PartRef;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -87,7 +88,7 @@ public final class KeptField {
     }
 
     private static String label(Part part) {
-        return "part " + part.id().replace("p", "");
+        return PartRef.within(part.id());
     }
 
     private Optional<Part> around(Point p) {

@@ -8,6 +8,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.Transform;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.work.sheet.cut.SheetCut;
@@ -59,7 +60,11 @@ public final class SheetField {
         Consumer<Obstacle> add = o -> all.add(new SegmentIndex.Entry<>(o, o.segment()));
         // those of a single copy are looked at in the drawing already
         if (placements.size() > 1) {
-            placements.forEach(p -> parts.forEach(part -> addKept(part, p, add)));
+            for (Placement placement : placements) {
+                parts.stream()
+                        .filter(placement.of()::holds)
+                        .forEach(part -> addKept(part, placement, add));
+            }
         }
         for (Stop stop : stops) {
             if (stop.kind() != Stop.Kind.MARK && stop.path().isPresent()) {
@@ -85,7 +90,8 @@ public final class SheetField {
     }
 
     private static void addKept(Part part, Placement placement, Consumer<Obstacle> add) {
-        String label = "part %s, copy %d".formatted(part.id().replace("p", ""), placement.copy());
+        String name = PartRef.within(part.id());
+        String label = "%s, copy %d".formatted(name, placement.copy());
         for (Contour contour : part.region().contours()) {
             for (Segment segment : contour.transformed(placement.transform()).segments()) {
                 add.accept(new Obstacle(segment, 0, NO_STOP, placement.copy(), label));

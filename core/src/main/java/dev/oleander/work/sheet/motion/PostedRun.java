@@ -10,13 +10,11 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
 import dev.oleander.machine.Compensation;
 import dev.oleander.plan.Run;
-import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.plan.stop.Tab;
 import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -42,10 +40,7 @@ public final class PostedRun {
         if (!any) {
             return run;
         }
-        Map<Integer, Transform> placed = new HashMap<>();
-        for (Placement placement : run.layout().placements()) {
-            placed.put(placement.copy(), placement.transform());
-        }
+        Map<Integer, Transform> placed = run.layout().transforms();
         List<Stop> stops = run.stops().stream().map(s -> posted(s, placed.get(s.copy()))).toList();
         return new Run(
                 run.machine(), run.order(), run.layout(), stops, run.events(), run.drilled());

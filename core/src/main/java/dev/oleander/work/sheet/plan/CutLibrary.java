@@ -2,6 +2,7 @@ package dev.oleander.work.sheet.plan;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.Machine;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.work.sheet.choice.StopChoice;
 import dev.oleander.work.sheet.cut.Turn;
@@ -13,21 +14,21 @@ import java.util.concurrent.ConcurrentHashMap;
 final class CutLibrary {
 
     private final FeatureCutter cutter;
-    private final KeptField kept;
+    private final SheetTask task;
+    private final Map<PartRef, KeptField> kept = new ConcurrentHashMap<>();
     private final Turn usual;
     private final Map<Key, Cut> cuts = new ConcurrentHashMap<>();
 
-    private record Key(String feature, StopChoice choice, Turn turn) {}
+    private record Key(String feature, PartRef of, StopChoice choice, Turn turn) {}
 
     CutLibrary(SheetTask task) {
-        this.kept = new KeptField(task.reading().parts());
+        this.task = task;
         this.cutter =
                 new FeatureCutter(
                         task.book(),
                         task.order().material(),
                         task.order().thickness(),
-                        new FeatureCutter.Ways(task.choices(), task.machine().habits()),
-                        kept);
+                        new FeatureCutter.Ways(task, task.machine().habits()));
         this.usual =
                 task.machine().habits().scrapOn() == Machine.Hand.LEFT
                         ? Turn.SCRAP_LEFT
@@ -42,13 +43,19 @@ final class CutLibrary {
     Cut cut(Feature feature, StopChoice choice, Placement placement) {
         Turn turn = placement.transform().isMirrored() ? usual.other() : usual;
         return cuts.computeIfAbsent(
-                new Key(feature.id(), choice, turn),
-                key -> new Cut(cutter.draft(feature, choice, turn), kept));
+                new Key(feature.id(), placement.of(), choice, turn),
+                key -> trial(feature, choice, placement));
     }
 
     /** The same, not kept: for a place that is only tried. */
     Cut trial(Feature feature, StopChoice choice, Placement placement) {
         Turn turn = placement.transform().isMirrored() ? usual.other() : usual;
-        return new Cut(cutter.draft(feature, choice, turn), kept);
+        KeptField field = kept(placement.of());
+        return new Cut(cutter.draft(feature, choice, turn, field), field);
+    }
+
+    /** The material that lies beside a feature: of its own part, or of the whole drawing. */
+    private KeptField kept(PartRef of) {
+        return kept.computeIfAbsent(of, part -> new KeptField(part.parts(task.reading())));
     }
 }

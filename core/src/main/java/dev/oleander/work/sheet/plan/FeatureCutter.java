@@ -53,44 +53,47 @@ final class FeatureCutter {
     private final String material;
     private final double thickness;
     private final Ways ways;
-    private final KeptField kept;
     private final KerfPath rounded = new KerfPath(false);
     private final KerfPath sharp = new KerfPath(true);
 
-    FeatureCutter(CutBook book, String material, double thickness, Ways ways, KeptField kept) {
+    FeatureCutter(CutBook book, String material, double thickness, Ways ways) {
         this.book = book;
         this.material = material;
         this.thickness = thickness;
         this.ways = ways;
-        this.kept = kept;
     }
 
     /** What holds for the whole job, and how its machine is worked with. */
-    record Ways(PlanChoices choices, Habits habits) {
+    record Ways(SheetTask task, Habits habits) {
+
+        PlanChoices choices(Feature feature) {
+            return task.choices(feature);
+        }
 
         /** What the recipes say of a feature. */
         StopChoice recipe(Feature feature) {
-            return choices.recipeFor(feature, CutKind.of(feature).word());
+            return choices(feature).recipeFor(feature, CutKind.of(feature).word());
         }
     }
 
     /** Whether a hole is drilled later, be its centre marked or not. */
     boolean isDrilled(Feature feature, StopChoice choice) {
-        SmallHoles rule = ways.choices().smallHoles();
+        SmallHoles rule = ways.choices(feature).smallHoles();
         boolean byRule = rule == SmallHoles.MARK || rule == SmallHoles.DRILL;
         StopChoice all = choice.over(ways.recipe(feature));
         if (!byRule || all.side() != null) {
             return false;
         }
         try {
-            return SmallHoleRule.isSmall(feature, rowFor(all));
+            return SmallHoleRule.isSmall(feature, rowFor(feature, all));
         } catch (CutDataException noData) {
             return false;
         }
     }
 
-    private CutRow rowFor(StopChoice choice) {
-        String quality = choice.quality() != null ? choice.quality() : ways.choices().quality();
+    private CutRow rowFor(Feature feature, StopChoice choice) {
+        String quality =
+                choice.quality() != null ? choice.quality() : ways.choices(feature).quality();
         return book.find(material, thickness, quality);
     }
 
@@ -98,9 +101,10 @@ final class FeatureCutter {
      * The draft of a feature that runs with the scrap on the given side.
      *
      * @param here what a person set for it
+     * @param kept material beside it
      */
-    Draft draft(Feature feature, StopChoice here, Turn turn) {
-        return new Work(feature, here, turn).draft();
+    Draft draft(Feature feature, StopChoice here, Turn turn, KeptField kept) {
+        return new Work(feature, here, turn, kept).draft();
     }
 
     /** The side on which the scrap lies, by the reading. */
@@ -124,12 +128,14 @@ final class FeatureCutter {
         private final StopChoice recipe;
         private final StopChoice choice;
         private final Turn turn;
+        private final KeptField kept;
         private final Map<String, Source> sources = new TreeMap<>();
         private final Stop.Kind kind;
         private final Side side;
         private boolean slows;
 
-        Work(Feature feature, StopChoice here, Turn turn) {
+        Work(Feature feature, StopChoice here, Turn turn, KeptField kept) {
+            this.kept = kept;
             this.feature = feature;
             this.here = here;
             this.recipe = ways.recipe(feature);
@@ -208,12 +214,12 @@ final class FeatureCutter {
         private CutRow findRow() {
             set("data", StopChoice::quality, Source.JOB);
             OF_DATA.forEach(name -> sources.put(name, Source.BOOK));
-            CutRow row = rowFor(choice);
+            CutRow row = rowFor(feature, choice);
             if (row.interpolated()) {
                 OF_DATA.forEach(name -> sources.put(name, Source.INTERPOLATED));
             }
             slows =
-                    ways.choices().smallHoles() == SmallHoles.SLOW
+                    ways.choices(feature).smallHoles() == SmallHoles.SLOW
                             && SmallHoleRule.isSmall(feature, row);
             if (slows) {
                 sources.put("feed", Source.RECIPE);

@@ -204,7 +204,7 @@ public final class SheetPlan {
                         run.order(),
                         run.layout(),
                         travelled,
-                        changed.choices().run().eventsOf(travelled),
+                        changed.eventsOf(travelled),
                         run.drilled());
         return new SheetPlan(changed, frame, others, copy, next);
     }

@@ -5,8 +5,10 @@ import dev.oleander.machine.Machine;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.progress.Progress;
+import dev.oleander.work.Task;
 import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
+import java.util.Optional;
 
 /**
  * Plans a sheet from a reading: places copies, makes the path of every feature, orders the stops,
@@ -52,8 +54,23 @@ public final class SheetPlanner {
             PlanChoices choices,
             SheetChoices sheet,
             Progress progress) {
-        return new SheetWork(new SheetTask(machine, book, reading, order, choices, sheet))
-                .plan(progress);
+        return new SheetWork(task(reading, order, choices, sheet)).plan(progress);
+    }
+
+    private SheetTask task(Reading reading, Order order, PlanChoices choices, SheetChoices sheet) {
+        return new SheetTask(machine, book, reading, order, choices, sheet, Optional.empty());
+    }
+
+    /**
+     * The same for a task, from an earlier plan if there is one.
+     *
+     * @throws dev.oleander.plan.bed.PlanException when the stock or the rows are not usable
+     */
+    public static SheetPlan plan(
+            Task<PlanChoices> of, Optional<SheetPlan> earlier, Progress progress) {
+        SheetTask task = SheetTask.of(of);
+        return earlier.flatMap(before -> before.edited(task))
+                .orElseGet(() -> new SheetWork(task).plan(progress));
     }
 
     /**
@@ -67,7 +84,7 @@ public final class SheetPlanner {
             SheetChoices sheet,
             SheetPlan earlier,
             Progress progress) {
-        SheetTask task = new SheetTask(machine, book, reading, order, choices, sheet);
+        SheetTask task = task(reading, order, choices, sheet);
         return earlier.edited(task).orElseGet(() -> new SheetWork(task).plan(progress));
     }
 }

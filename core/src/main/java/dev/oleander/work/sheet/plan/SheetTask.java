@@ -1,17 +1,28 @@
 package dev.oleander.work.sheet.plan;
 
+import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Decisions;
+import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.bed.SheetChoices;
+import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.order.Heat;
 import dev.oleander.plan.order.TravelTime;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.Task;
+import dev.oleander.work.Together;
 import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.order.Loosening;
 import dev.oleander.work.sheet.order.OrderCosts;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /** All that a plan of a sheet follows from. */
 record SheetTask(
@@ -20,7 +31,46 @@ record SheetTask(
         Reading reading,
         SheetPlanner.Order order,
         PlanChoices choices,
-        SheetChoices sheet) {
+        SheetChoices sheet,
+        Optional<Together<PlanChoices>> together) {
+
+    static SheetTask of(Task<PlanChoices> task) {
+        Task.Order order = task.order();
+        return new SheetTask(
+                task.machine(),
+                (CutBook) task.book(),
+                task.reading(),
+                new SheetPlanner.Order(
+                        order.material(), order.thickness(), order.quantity(), order.firstCopy()),
+                task.choices(),
+                task.bed(),
+                task.together());
+    }
+
+    /** What was decided in the job that a feature is of. */
+    PlanChoices choices(Feature feature) {
+        return whole().choices(feature.id());
+    }
+
+    /**
+     * Where everything lies.
+     *
+     * @throws dev.oleander.plan.bed.PlanException when the stock or the rows are not usable
+     */
+    SheetLayout layout(double gap, Optional<Double> kerf) {
+        return whole().layout(gap, kerf);
+    }
+
+    private Task<PlanChoices> whole() {
+        Task.Order all =
+                new Task.Order(
+                        order.material(),
+                        order.thickness(),
+                        order.quantity(),
+                        order.firstCopy(),
+                        0);
+        return new Task<>(machine, book, reading, all, sheet, choices, together);
+    }
 
     /** Whether nothing differs but what was set for single stops. */
     boolean differsInStopsOnly(SheetTask other) {
@@ -28,6 +78,7 @@ record SheetTask(
                 && book == other.book
                 && machine.equals(other.machine)
                 && order.equals(other.order)
+                && together.equals(other.together)
                 && sheet.equals(other.sheet)
                 && withStopsOf(other).equals(other.choices);
     }
@@ -39,6 +90,30 @@ record SheetTask(
                         other.choices.stops(),
                         choices.recipes(),
                         choices.given()));
+    }
+
+    /** What happens at stops, by id: what was said of the sheet, and in the jobs of its parts. */
+    Map<String, List<StopEvent>> eventsOf(List<Stop> stops) {
+        Map<String, List<StopEvent>> all = new TreeMap<>(choices.run().eventsOf(stops));
+        together.ifPresent(
+                t ->
+                        t.choices()
+                                .forEach(
+                                        (source, c) ->
+                                                c.run()
+                                                        .eventsOf(stops)
+                                                        .forEach(
+                                                                (stop, own) ->
+                                                                        all.merge(
+                                                                                stop,
+                                                                                own,
+                                                                                SheetTask
+                                                                                        ::joined))));
+        return all;
+    }
+
+    private static List<StopEvent> joined(List<StopEvent> some, List<StopEvent> more) {
+        return Stream.concat(some.stream(), more.stream()).toList();
     }
 
     TravelTime travelTime() {

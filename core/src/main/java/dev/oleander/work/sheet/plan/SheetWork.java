@@ -6,11 +6,8 @@ import dev.oleander.drawing.read.Purpose;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.Run;
-import dev.oleander.plan.bed.LayoutPlanner;
 import dev.oleander.plan.bed.Placement;
-import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.bed.SheetLayout;
-import dev.oleander.plan.bed.UsualStock;
 import dev.oleander.plan.order.TravelTime;
 import dev.oleander.plan.stop.DrillHole;
 import dev.oleander.plan.stop.Stop;
@@ -32,6 +29,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Makes one plan from the beginning: layout, paths, order, leads. */
@@ -64,17 +62,8 @@ final class SheetWork {
     SheetWork(SheetTask task) {
         this.task = task;
         this.choices = task.choices();
-        this.layout =
-                new LayoutPlanner(stock(task), defaultGap(task), kerfForCommonLines(task))
-                        .lay(
-                                task.reading().workBox(),
-                                task.order().quantity(),
-                                task.order().firstCopy());
+        this.layout = task.layout(defaultGap(task), kerfForCommonLines(task));
         this.cuts = new CutLibrary(task);
-    }
-
-    private static SheetChoices stock(SheetTask task) {
-        return UsualStock.decided(task.sheet(), task.machine(), task.reading().workBox());
     }
 
     private static double defaultGap(SheetTask task) {
@@ -88,18 +77,19 @@ final class SheetWork {
         }
     }
 
-    /** mm between copies that share lines; null when they are not to. */
-    private static Double kerfForCommonLines(SheetTask task) {
+    /** mm between copies that share lines; empty when they are not to. */
+    private static Optional<Double> kerfForCommonLines(SheetTask task) {
         if (!task.sheet().sharesLines()) {
-            return null;
+            return Optional.empty();
         }
         SheetPlanner.Order order = task.order();
         try {
-            return task.book()
-                    .find(order.material(), order.thickness(), task.choices().quality())
-                    .kerf();
+            return Optional.of(
+                    task.book()
+                            .find(order.material(), order.thickness(), task.choices().quality())
+                            .kerf());
         } catch (CutDataException noData) {
-            return null;
+            return Optional.empty();
         }
     }
 
@@ -127,6 +117,10 @@ final class SheetWork {
         List<Stop> stops = new ArrayList<>();
         for (Placement placement : layout.placements()) {
             for (Feature feature : worked) {
+                if (!placement.of().holds(feature)) {
+                    continue;
+                }
+                PlanChoices choices = task.choices(feature);
                 StopChoice choice = choices.of(feature.id(), placement.copy());
                 boolean drills = cuts.isDrilled(feature, choice);
                 if (drills) {
@@ -148,16 +142,21 @@ final class SheetWork {
         if (worked.size() < CHUNK || layout.placements().isEmpty()) {
             return;
         }
-        Placement first = layout.placements().get(0);
         for (int from = 0; from < worked.size(); from += CHUNK) {
             progress.at((double) from / worked.size(), "Making the paths");
             worked.subList(from, Math.min(worked.size(), from + CHUNK)).parallelStream()
                     .forEach(
-                            f -> {
-                                StopChoice choice = choices.of(f.id(), first.copy());
-                                cuts.cut(f, choice.ofPath(), first).alone();
-                            });
+                            f ->
+                                    layout.placements().stream()
+                                            .filter(p -> p.of().holds(f))
+                                            .findFirst()
+                                            .ifPresent(p -> makeCut(f, p)));
         }
+    }
+
+    private void makeCut(Feature feature, Placement first) {
+        StopChoice choice = task.choices(feature).of(feature.id(), first.copy());
+        cuts.cut(feature, choice.ofPath(), first).alone();
     }
 
     private static DrillHole drillHole(Feature hole, Placement placement) {
@@ -195,7 +194,7 @@ final class SheetWork {
                         choices.order(),
                         layout,
                         stops,
-                        choices.run().eventsOf(stops),
+                        task.eventsOf(stops),
                         drilled);
         PlanFrame frame = new PlanFrame(cuts, ordered, travel);
         return new SheetPlan(task, frame, inOrder, field, run);

@@ -6,6 +6,7 @@ import dev.oleander.geometry.Distances;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
@@ -46,17 +47,17 @@ public final class ThinWebRule implements SheetRule {
                         .map(s -> SheetCut.of(s).row())
                         .flatMap(Optional::stream)
                         .findFirst();
-        List<Placement> placements = input.run().layout().placements();
         List<Finding> findings = new ArrayList<>();
         int checked = 0;
         for (Part part : input.reading().parts()) {
             // equal parts have the same webs
             if (part.copyOf().isEmpty()) {
                 checked++;
-                if (row.isPresent() && !placements.isEmpty()) {
+                Optional<Placement> placed = input.run().layout().first(part);
+                if (row.isPresent() && placed.isPresent()) {
                     double limit = Math.max(row.get().kerf(), THIN * row.get().thickness());
                     narrowest(part, limit)
-                            .map(web -> finding(part, web, placements.get(0), limit))
+                            .map(web -> finding(part, web, placed.get(), limit))
                             .ifPresent(findings::add);
                 }
             }
@@ -90,16 +91,16 @@ public final class ThinWebRule implements SheetRule {
     private static Finding finding(
             Part part, Distances.Nearest web, Placement placement, double limit) {
         Point place = web.onFirst().plus(web.onSecond()).times(0.5);
-        String number = part.id().replace("p", "");
+        String number = PartRef.label(part.id());
         boolean none = web.distance() < NOTHING;
         String sentence =
                 none
-                        ? "Part %s has no material between two of its contours: they touch at X %s, Y %s of the drawing."
+                        ? "%s has no material between two of its contours: they touch at X %s, Y %s of the drawing."
                                 .formatted(
                                         number,
                                         Numbers.plain(place.x(), 3),
                                         Numbers.plain(place.y(), 3))
-                        : "Part %s has a web of only %s at its narrowest place; below %s it burns or breaks away."
+                        : "%s has a web of only %s at its narrowest place; below %s it burns or breaks away."
                                 .formatted(
                                         number,
                                         Numbers.length(web.distance()),

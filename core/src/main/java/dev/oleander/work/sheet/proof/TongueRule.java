@@ -7,6 +7,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.Stations;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
@@ -57,26 +58,20 @@ public final class TongueRule implements SheetRule {
                         .flatMap(Optional::stream)
                         .map(row -> row.thickness())
                         .findFirst();
-        List<Placement> placements = input.run().layout().placements();
-        if (thickness.isEmpty() || placements.isEmpty()) {
+        if (thickness.isEmpty()) {
             return new Outcome(0, List.of());
         }
         List<Finding> findings = new ArrayList<>();
         int checked = 0;
         for (Part part : input.reading().parts()) {
             // equal parts have the same tongues
-            if (part.copyOf().isEmpty()) {
+            Optional<Placement> placed = input.run().layout().first(part);
+            if (part.copyOf().isEmpty() && placed.isPresent()) {
                 checked++;
                 new Search(part, thickness.get())
                         .narrowest()
                         .ifPresent(
-                                t ->
-                                        findings.add(
-                                                finding(
-                                                        part,
-                                                        t,
-                                                        placements.get(0),
-                                                        thickness.get())));
+                                t -> findings.add(finding(part, t, placed.get(), thickness.get())));
             }
         }
         return new Outcome(checked, findings);
@@ -85,9 +80,9 @@ public final class TongueRule implements SheetRule {
     private static Finding finding(
             Part part, Tongue tongue, Placement placement, double thickness) {
         String sentence =
-                "Part %s is only %s wide at its narrowest, over %s narrower than the sheet of %s is thick: it gets hot and may warp."
+                "%s is only %s wide at its narrowest, over %s narrower than the sheet of %s is thick: it gets hot and may warp."
                         .formatted(
-                                part.id().replace("p", ""),
+                                PartRef.label(part.id()),
                                 Numbers.length(tongue.width()),
                                 Numbers.length(tongue.length()),
                                 Numbers.length(thickness));

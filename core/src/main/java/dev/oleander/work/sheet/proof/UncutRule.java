@@ -5,7 +5,7 @@ import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import dev.oleander.plan.bed.Placement;
+import dev.oleander.geometry.Transform;
 import dev.oleander.plan.stop.Side;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
@@ -13,7 +13,6 @@ import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -37,8 +36,7 @@ public final class UncutRule implements SheetRule {
 
     @Override
     public Outcome check(ProofInput input) {
-        Map<Integer, Placement> placements = new HashMap<>();
-        input.run().layout().placements().forEach(p -> placements.put(p.copy(), p));
+        Map<Integer, Transform> placements = input.run().layout().transforms();
         Map<String, Feature> features = input.reading().byId();
         List<Finding> findings = new ArrayList<>();
         int checked = 0;
@@ -49,7 +47,7 @@ public final class UncutRule implements SheetRule {
                 Chain drawn =
                         features.get(stop.feature())
                                 .chain()
-                                .transformed(placements.get(stop.copy()).transform());
+                                .transformed(placements.get(stop.copy()));
                 check(stop, drawn, findings);
             }
         }

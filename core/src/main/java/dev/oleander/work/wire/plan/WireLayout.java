@@ -5,6 +5,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
+import dev.oleander.plan.bed.Demand;
 import dev.oleander.plan.bed.LayoutPlanner;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.bed.SheetChoices;
@@ -57,8 +58,8 @@ final class WireLayout {
      */
     Laid lay(Reading reading, SheetChoices sheet) {
         Box box = reading.workBox();
-        SheetLayout grid =
-                new LayoutPlanner(sheet, GAP).lay(box, task.quantity(), task.firstCopy());
+        Demand demand = Demand.of(reading, task.quantity(), sheet.parts());
+        SheetLayout grid = new LayoutPlanner(sheet, GAP).lay(reading, demand, task.firstCopy());
         List<WireCopy> copies = wholes(grid.placements());
         if (!sets.isEmpty()) {
             addPunches(copies, box);
@@ -96,21 +97,26 @@ final class WireLayout {
             double angle = i * round.angle().value();
             Transform there =
                     round.indexed() ? first : first.then(RepeatChoice.turned(centre, angle));
-            copies.add(
-                    whole(new Placement(task.firstCopy() + i, there), round.indexed() ? angle : 0));
+            Placement copy = new Placement(task.firstCopy() + i, there, placed.get(0).of());
+            copies.add(whole(copy, round.indexed() ? angle : 0));
         }
         return copies;
     }
 
     private WireCopy whole(Placement placement, double turn) {
-        return new WireCopy(placement, features.keySet(), placement.copy(), false, turn);
+        Set<String> there =
+                features.values().stream()
+                        .filter(placement.of()::holds)
+                        .map(Feature::id)
+                        .collect(Collectors.toCollection(LinkedHashSet::new));
+        return new WireCopy(placement, there, placement.copy(), false, turn);
     }
 
     /** Punches to the right of all dies, in the same arrangement. */
     private void addPunches(List<WireCopy> copies, Box box) {
         List<Box> boxes =
                 copies.stream()
-                        .map(c -> WirePlanner.placed(box, c.placement().transform()))
+                        .map(c -> WirePlanner.placed(boxOf(c, box), c.placement().transform()))
                         .toList();
         if (boxes.isEmpty()) {
             return;
@@ -119,8 +125,11 @@ final class WireLayout {
         for (WireCopy die : List.copyOf(copies)) {
             Transform there =
                     die.placement().transform().then(Transform.translation(new Point(aside, 0)));
-            Placement beside = new Placement(task.firstCopy() + copies.size(), there);
-            copies.add(new WireCopy(beside, sets, beside.copy(), true, die.turn()));
+            Placement beside =
+                    new Placement(task.firstCopy() + copies.size(), there, die.placement().of());
+            Set<String> punches = new LinkedHashSet<>(sets);
+            punches.retainAll(die.features());
+            copies.add(new WireCopy(beside, punches, beside.copy(), true, die.turn()));
         }
     }
 
@@ -150,7 +159,7 @@ final class WireLayout {
             List<WireCopy> copies, WireCopy base, Set<String> there, RepeatChoice.Shift shift) {
         Transform transform = shift.transform().then(base.placement().transform());
         return new WireCopy(
-                new Placement(task.firstCopy() + copies.size(), transform),
+                new Placement(task.firstCopy() + copies.size(), transform, base.placement().of()),
                 there,
                 base.number(),
                 base.punches(),
@@ -164,11 +173,19 @@ final class WireLayout {
         for (WireCopy copy : copies) {
             Box box =
                     copy.base() == copy.number()
-                            ? whole
+                            ? boxOf(copy, whole)
                             : drawn.computeIfAbsent(copy.features(), this::boxOf);
             boxes.add(WirePlanner.placed(box, copy.placement().transform()).grown(edge));
         }
         return Box.around(boxes);
+    }
+
+    /**
+     * @param whole box of the whole drawing
+     */
+    private Box boxOf(WireCopy copy, Box whole) {
+        boolean part = !copy.placement().of().isWhole() && !copy.features().isEmpty();
+        return part ? boxOf(copy.features()) : whole;
     }
 
     private Box boxOf(Set<String> ids) {

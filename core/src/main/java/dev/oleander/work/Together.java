@@ -1,0 +1,130 @@
+package dev.oleander.work;
+
+import dev.oleander.book.Book;
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FeatureKey;
+import dev.oleander.drawing.read.JoinedReading;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.drawing.revise.Carrying;
+import dev.oleander.drawing.revise.ReadingMatch;
+import dev.oleander.machine.Machine;
+import dev.oleander.plan.Choice;
+import dev.oleander.plan.Choices;
+import dev.oleander.plan.Decisions;
+import dev.oleander.plan.RunChoices;
+import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.bed.SheetChoices;
+import dev.oleander.plan.bed.SheetLayout;
+import dev.oleander.quantity.Numbers;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * What holds where parts of several jobs lie on one sheet.
+ *
+ * @param layout where they lie; the placements name their sources
+ * @param choices what was decided in each job, by source, about its features as the joined reading
+ *     calls them
+ */
+public record Together<C>(SheetLayout layout, Map<String, C> choices) {
+
+    /** mm; sheets that differ by less are equally thick. */
+    private static final double SAME = 1e-6;
+
+    public Together {
+        choices = Map.copyOf(choices);
+    }
+
+    /**
+     * A job whose parts lie on the sheet.
+     *
+     * @param name see {@link JoinedReading#of}
+     * @param thickness mm
+     */
+    public record Source<C>(
+            String name, Reading reading, String material, double thickness, C choices) {}
+
+    /**
+     * The task of one sheet with parts of several jobs.
+     *
+     * @param order its quantity does not matter: the layout says what lies there
+     * @param run order, pins and events of the sheet itself; those of the jobs do not hold here
+     * @throws PlanException when a job is of another material or thickness than the sheet
+     */
+    public static <C extends Choices<C, S>, S extends Choice<S>> Task<C> task(
+            Work<C, S> kind,
+            Machine machine,
+            Book<?> book,
+            Task.Order order,
+            SheetLayout layout,
+            List<Source<C>> sources,
+            RunChoices run) {
+        sources.forEach(source -> requireAlike(source, order));
+        Map<String, Reading> readings = new LinkedHashMap<>();
+        sources.forEach(source -> readings.put(source.name(), source.reading()));
+        Reading joined = JoinedReading.of(readings);
+        Map<String, C> choices =
+                sources.stream()
+                        .collect(Collectors.toMap(Source::name, source -> of(source, joined)));
+        return new Task<>(
+                machine,
+                book,
+                joined,
+                order,
+                SheetChoices.usual(),
+                kind.usual().withRun(run),
+                Optional.of(new Together<>(layout, choices)));
+    }
+
+    private static void requireAlike(Source<?> source, Task.Order sheet) {
+        boolean alike =
+                source.material().equalsIgnoreCase(sheet.material())
+                        && Math.abs(source.thickness() - sheet.thickness()) <= SAME;
+        if (!alike) {
+            throw new PlanException(
+                    "%s is made of %s %s mm; the sheet is %s %s mm."
+                            .formatted(
+                                    source.name(),
+                                    source.material(),
+                                    Numbers.plain(source.thickness(), 3),
+                                    sheet.material(),
+                                    Numbers.plain(sheet.thickness(), 3)));
+        }
+    }
+
+    /** What was decided about all copies; of single copies of its own job there are none here. */
+    private static <C extends Choices<C, S>, S extends Choice<S>> C of(
+            Source<C> source, Reading joined) {
+        Map<String, String> ids =
+                source.reading().features().stream()
+                        .map(Feature::id)
+                        .collect(
+                                Collectors.toMap(
+                                        Function.identity(),
+                                        id -> FeatureKey.inSource(source.name(), id)));
+        Carrying renamed =
+                new Carrying(
+                        source.reading(),
+                        joined,
+                        new ReadingMatch.Match(ids, Map.of(), List.of(), List.of()));
+        C of = source.choices();
+        Map<String, S> all = new LinkedHashMap<>(of.stops());
+        all.keySet().removeIf(key -> FeatureKey.parse(key).copy().isPresent());
+        return of.with(
+                        new Decisions<>(
+                                RunChoices.USUAL.withEventsOf(of.run()),
+                                all,
+                                of.recipes(),
+                                of.given()))
+                .carried(renamed);
+    }
+
+    /** What was decided in the job that a feature is of. */
+    Optional<C> choices(String feature) {
+        return Optional.ofNullable(choices.get(FeatureKey.sourceOf(feature)));
+    }
+}
