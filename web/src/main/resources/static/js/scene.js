@@ -41,9 +41,10 @@ export class Scene {
       return path;
     });
     const all = new Path2D();
-    const places = this.stage === 'shape' ? [[1, 0, 0, 1, 0, 0]] : this.placements;
-    for (const t of places) {
-      parts.forEach((p) => all.addPath(p, new DOMMatrix(t)));
+    const places = this.stage === 'shape' ? [[1, 0, 0, 1, 0, 0, -1]] : this.placements;
+    for (const [a, b, c, d, e, f, one] of places) {
+      const there = one < 0 ? parts : [parts[one]];
+      there.forEach((p) => all.addPath(p, new DOMMatrix([a, b, c, d, e, f])));
     }
     return all;
   }

@@ -1,6 +1,5 @@
 package dev.oleander.price;
 
-import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.machine.Machine;
@@ -8,10 +7,12 @@ import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.price.Estimate.Costs;
 import dev.oleander.quantity.Numbers;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -28,7 +29,7 @@ public final class Estimator {
      * What is asked for.
      *
      * @param thickness mm
-     * @param quantity copies of the drawing
+     * @param quantity copies of the drawing, or of its parts where they are laid one by one
      */
     public record Lot(Reading reading, String material, double thickness, int quantity) {
 
@@ -36,11 +37,6 @@ public final class Estimator {
             if (quantity < 1) {
                 throw new IllegalArgumentException("a lot has at least one copy: " + quantity);
             }
-        }
-
-        /** mm2 of kept material in one copy. */
-        double keptArea() {
-            return reading.parts().stream().map(Part::region).mapToDouble(r -> r.area()).sum();
         }
     }
 
@@ -54,6 +50,27 @@ public final class Estimator {
 
         private double seconds() {
             return count * timeline.total();
+        }
+
+        private double kept(Reading reading) {
+            return count * run.layout().keptArea(reading);
+        }
+
+        /** mm2 of the boxes of what lies on them, with the gaps between. */
+        private double taken(Reading reading) {
+            double gap = run.layout().gap();
+            Map<PartRef, Double> boxes = new HashMap<>();
+            return count
+                    * run.layout().placements().stream()
+                            .mapToDouble(
+                                    p ->
+                                            boxes.computeIfAbsent(
+                                                    p.of(), of -> with(gap, of.box(reading))))
+                            .sum();
+        }
+
+        private static double with(double gap, Box box) {
+            return (box.width() + gap) * (box.height() + gap);
         }
 
         private double area() {
@@ -84,11 +101,7 @@ public final class Estimator {
             return Estimate.impossible(machine.name(), machine.process(), machine.id(), why);
         }
         double seconds = all.stream().mapToDouble(Sheets::seconds).sum();
-        Stock stock =
-                new Stock(
-                        layout.gap(),
-                        all.stream().mapToDouble(Sheets::area).sum(),
-                        all.stream().mapToInt(Sheets::count).sum());
+        Stock stock = Stock.of(lot, all);
         Costs costs =
                 costs(
                         lot,
@@ -108,23 +121,36 @@ public final class Estimator {
                 Map.of(),
                 layout.placed(),
                 stock.sheets(),
-                share(lot, stock),
+                stock.kept() / stock.area(),
                 costs);
     }
 
     /**
      * What a lot lies on.
      *
-     * @param gap between copies, mm
+     * @param kept material of all its parts, mm2
+     * @param taken by their boxes with the gaps between, mm2
      * @param area of all its sheets, mm2
      */
-    private record Stock(double gap, double area, int sheets) {
+    private record Stock(double kept, double taken, double area, int sheets) {
+
+        static Stock of(Lot lot, List<Sheets> all) {
+            return new Stock(
+                    all.stream().mapToDouble(s -> s.kept(lot.reading())).sum(),
+                    all.stream().mapToDouble(s -> s.taken(lot.reading())).sum(),
+                    all.stream().mapToDouble(Sheets::area).sum(),
+                    all.stream().mapToInt(Sheets::count).sum());
+        }
 
         /** As many sheets as are needed when all are like this one. */
         static Stock alike(Lot lot, SheetLayout layout) {
             int sheets = (lot.quantity() + layout.placed() - 1) / layout.placed();
             Box one = layout.stock();
-            return new Stock(layout.gap(), sheets * one.width() * one.height(), sheets);
+            return new Stock(
+                    lot.quantity() * lot.reading().keptArea(),
+                    lot.quantity() * Sheets.with(layout.gap(), lot.reading().workBox()),
+                    sheets * one.width() * one.height(),
+                    sheets);
         }
     }
 
@@ -154,16 +180,10 @@ public final class Estimator {
         double bySheet = 0;
         var material = prices.find(lot.material());
         if (material.isPresent()) {
-            Box copy = lot.reading().workBox();
-            double perCopy = (copy.width() + stock.gap()) * (copy.height() + stock.gap());
-            byArea = lot.quantity() * material.get().price(perCopy, lot.thickness());
+            byArea = material.get().price(stock.taken(), lot.thickness());
             bySheet = material.get().price(stock.area(), lot.thickness());
         }
         return new Costs(lot.quantity(), machine, running, setUp, byArea, bySheet);
-    }
-
-    private static double share(Lot lot, Stock stock) {
-        return lot.quantity() * lot.keptArea() / stock.area();
     }
 
     /** Name of the punching machine. */
@@ -212,7 +232,7 @@ public final class Estimator {
                 work.hits(),
                 layout.placed(),
                 stock.sheets(),
-                share(lot, stock),
+                stock.kept() / stock.area(),
                 costs);
     }
 

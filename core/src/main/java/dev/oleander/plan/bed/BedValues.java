@@ -11,6 +11,9 @@ import dev.oleander.value.Value;
 import dev.oleander.value.Word;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 
@@ -148,7 +151,41 @@ public final class BedValues {
                     HELD_AT,
                     KEEP_OUT);
 
+    /** Of one sheet; more are a mistake of typing. */
+    private static final int MOST = 5_000;
+
+    private static final String PART = "parts.";
+
     private BedValues() {}
+
+    /** The value with a word; those of single parts too. */
+    public static Optional<Value<SheetChoices>> find(String word) {
+        return word.startsWith(PART)
+                ? Optional.of(ofPart(word.substring(PART.length())))
+                : Value.find(ALL, word);
+    }
+
+    /** How many of a part are wanted; where it is not set, as many as of the drawing. */
+    public static Value<SheetChoices> ofPart(String id) {
+        return Value.number(
+                        PART + id,
+                        "quantity of " + PartRef.within(id),
+                        Value.<SheetChoices>wholeBetween(0, MOST),
+                        s -> Optional.ofNullable(s.parts().get(id)).map(Typed::of).orElse(null),
+                        (s, n) -> s.withParts(changed(s.parts(), id, n)))
+                .label(PartRef.label(id), "");
+    }
+
+    private static Map<String, Integer> changed(
+            Map<String, Integer> parts, String id, Typed wanted) {
+        Map<String, Integer> changed = new TreeMap<>(parts);
+        if (wanted == null) {
+            changed.remove(id);
+        } else {
+            changed.put(id, (int) wanted.value());
+        }
+        return changed;
+    }
 
     private static Value<SheetChoices> size(
             String word,

@@ -1,6 +1,9 @@
 package dev.oleander.web.api;
 
 import dev.oleander.drawing.read.Part;
+import dev.oleander.geometry.Box;
+import dev.oleander.plan.bed.Demand;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.SetUp;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.web.api.ApiJson.MadeJson;
@@ -12,6 +15,8 @@ import dev.oleander.web.api.ApiJson.SetUpJson;
 import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.result.JobResult;
 import java.util.List;
+import java.util.Map;
+import java.util.function.BiFunction;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -65,27 +70,33 @@ class RunsApi {
 
     private static SetUpJson setUp(long job, JobResult result) {
         SetUp setUp = result.setUp();
-        List<String> parts = result.reading().parts().stream().map(Part::id).toList();
-        boolean nothing = setUp.copies() == 0;
+        Box stock = result.run().layout().stock();
+        Demand on = result.plan().placed();
+        // what fits nowhere is told once
+        Demand left =
+                setUp.number() == 1 ? result.demand().less(result.made(), 1) : Demand.whole(0);
         return new SetUpJson(
                 setUp.number(),
                 setUp.count(),
                 new int[] {setUp.firstCopy(), setUp.firstCopy() + setUp.copies() - 1},
-                new double[] {
-                    result.run().layout().stock().width(), result.run().layout().stock().height()
-                },
-                parts.stream().map(part -> new MadeJson(job, part, setUp.made())).toList(),
-                nothing
-                        ? parts.stream()
-                                .map(
-                                        part ->
-                                                new MissingJson(
-                                                        part,
-                                                        result.document().quantity(),
-                                                        SheetLayout.NOTHING_FITS))
-                                .toList()
-                        : List.of(),
+                new double[] {stock.width(), stock.height()},
+                byPart(result, on, (part, n) -> new MadeJson(job, part, setUp.count() * n)),
+                byPart(
+                        result,
+                        left,
+                        (part, n) -> new MissingJson(part, n, SheetLayout.NOTHING_FITS)),
                 result.run().stops().size(),
                 ApiMapper.seconds(result.timeline().seconds()));
+    }
+
+    /** The parts of a demand, with the number of each; those without any are left out. */
+    private static <T> List<T> byPart(
+            JobResult result, Demand demand, BiFunction<String, Integer, T> as) {
+        return result.reading().parts().stream()
+                .map(Part::id)
+                .map(id -> Map.entry(id, demand.of(PartRef.WHOLE) + demand.of(PartRef.of(id))))
+                .filter(e -> e.getValue() > 0)
+                .map(e -> as.apply(e.getKey(), e.getValue()))
+                .toList();
     }
 }

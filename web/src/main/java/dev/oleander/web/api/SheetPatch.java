@@ -31,6 +31,8 @@ final class SheetPatch {
      * @param turn of the parts, degrees
      * @param heldEdge left, right, bottom or top
      * @param clamps what the head must not hit
+     * @param rest of a quantity: same or around, the stock of the last sheet
+     * @param parts copies of single parts, by id
      * @param order rule of the order of the stops
      */
     record SheetRequest(
@@ -44,6 +46,8 @@ final class SheetPatch {
             Boolean commonLines,
             String heldEdge,
             List<ClampRequest> clamps,
+            String rest,
+            Map<String, Integer> parts,
             String order) {}
 
     /**
@@ -75,6 +79,7 @@ final class SheetPatch {
             JobDocument document, Work<?, ?> kind, String name, JsonNode value) {
         return switch (name) {
             case "order" -> Orders.by(document, kind, text(name, value));
+            case "parts" -> document.withSheet(parts(document.sheet(), value));
             case "stock" -> document.withSheet(stock(document.sheet(), value));
             case "clamps" ->
                     document.withSheet(BedValues.KEEP_OUT.put(document.sheet(), clamps(value)));
@@ -92,6 +97,23 @@ final class SheetPatch {
                                                 "A sheet has no value \"%s\" that can be set."
                                                         .formatted(name)));
         return field.put(sheet, text(name, value));
+    }
+
+    private static SheetChoices parts(SheetChoices sheet, JsonNode parts) {
+        if (parts.isNull()) {
+            return sheet.withParts(Map.of());
+        }
+        if (!parts.isObject()) {
+            throw new RefusedEditException(
+                    "parts must be an object with a number by id of a part.");
+        }
+        SheetChoices changed = sheet;
+        for (Map.Entry<String, JsonNode> entry : parts.properties()) {
+            changed =
+                    BedValues.ofPart(entry.getKey())
+                            .put(changed, text(entry.getKey(), entry.getValue()));
+        }
+        return changed;
     }
 
     private static SheetChoices stock(SheetChoices sheet, JsonNode stock) {

@@ -208,7 +208,7 @@ class EditController {
             @ModelAttribute("context") Context context,
             @RequestParam String field,
             @RequestParam(defaultValue = "") String value) {
-        Value<SheetChoices> wanted = known(Value.find(BedValues.ALL, field), field);
+        Value<SheetChoices> wanted = known(BedValues.find(field), field);
         return answers.answer(
                 context,
                 new EditError(field, value, ""),

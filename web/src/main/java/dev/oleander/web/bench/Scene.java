@@ -12,7 +12,8 @@ import tools.jackson.databind.annotation.JsonSerialize;
  * @param features chains of the drawing, in its own coordinates
  * @param parts kept material of each: ids of the features that are its outline, then its openings
  * @param firstCopy number of the copy that the first placement is of; the others go on
- * @param placements six numbers each: (x, y) to (a x + c y + e, b x + d y + f)
+ * @param placements seven numbers each: (x, y) to (a x + c y + e, b x + d y + f), then the place in
+ *     {@code parts} of the one that lies there, -1 for all of them
  * @param stock left, bottom, right, top; null when the sheet cannot be laid out
  * @param travel rapids: 1 with the head down and 0 with it up, x and y of both ends
  * @param keepOut clamps: left, bottom, right, top, height

@@ -83,7 +83,7 @@ public final class SceneBuilder {
                 features,
                 parts,
                 result.plan().copies().stream().mapToInt(Placement::copy).min().orElse(1),
-                result.plan().copies().stream().map(p -> numbers(p.transform())).toList(),
+                result.plan().copies().stream().map(p -> numbers(p, reading)).toList(),
                 numbers(result.run().layout().stock()),
                 stops.stream().map(s -> stop(s, result.run().eventsOf(s))).toList(),
                 result.findings().stream().map(SceneBuilder::flag).toList(),
@@ -258,8 +258,11 @@ public final class SceneBuilder {
         return new double[] {box.min().x(), box.min().y(), box.max().x(), box.max().y()};
     }
 
-    private static double[] numbers(Transform t) {
-        return new double[] {t.a(), t.b(), t.c(), t.d(), t.e(), t.f()};
+    private static double[] numbers(Placement placement, Reading reading) {
+        Transform t = placement.transform();
+        List<String> parts = reading.parts().stream().map(Part::id).toList();
+        int part = parts.indexOf(placement.of().id());
+        return new double[] {t.a(), t.b(), t.c(), t.d(), t.e(), t.f(), part};
     }
 
     /** Zero for a line. */

@@ -1,11 +1,13 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.bed.BedValues;
+import dev.oleander.plan.bed.Demand;
 import dev.oleander.plan.bed.SetUp;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.bed.SheetLayout;
@@ -59,12 +61,35 @@ public final class SheetSlip {
     }
 
     public List<FieldView> grid() {
-        return List.of(
-                field(BedValues.TURN),
-                found(BedValues.ROWS, sheet, ofLayout(SheetLayout::rows)),
-                found(BedValues.COLUMNS, sheet, ofLayout(SheetLayout::columns)),
-                found(BedValues.GAP, sheet, ofLayout(SheetLayout::gap)),
-                found(BedValues.MARGIN, sheet, ofLayout(SheetLayout::margin)));
+        List<FieldView> fields = new ArrayList<>();
+        fields.add(field(BedValues.TURN));
+        if (isWhole()) {
+            fields.add(found(BedValues.ROWS, sheet, ofLayout(SheetLayout::rows)));
+            fields.add(found(BedValues.COLUMNS, sheet, ofLayout(SheetLayout::columns)));
+        }
+        fields.add(found(BedValues.GAP, sheet, ofLayout(SheetLayout::gap)));
+        fields.add(found(BedValues.MARGIN, sheet, ofLayout(SheetLayout::margin)));
+        return fields;
+    }
+
+    /** How many of each part are wanted; none where the drawing is one part. */
+    public List<FieldView> parts() {
+        List<Part> parts = result.reading().parts();
+        return parts.size() < 2
+                ? List.of()
+                : parts.stream()
+                        .map(p -> BedValues.ofPart(p.id()))
+                        .map(v -> found(v, sheet, result.document().quantity()))
+                        .toList();
+    }
+
+    /** Whether the drawing is laid as a whole, in rows and columns that can be set. */
+    public boolean isWhole() {
+        return demand().isWhole();
+    }
+
+    private Demand demand() {
+        return Demand.of(result.reading(), result.document().quantity(), sheet.parts());
     }
 
     private double ofLayout(ToDoubleFunction<SheetLayout> number) {
@@ -162,7 +187,7 @@ public final class SheetSlip {
                                 Numbers.plain(layout.stock().width(), 1),
                                 Numbers.plain(layout.stock().height(), 1));
         figures.add(new ShapeSlip.Figure("Stock", size));
-        int wanted = result.document().quantity();
+        int wanted = demand().all();
         boolean several = result.runs().size() > 1 || setUp.count() > 1;
         if (several) {
             figures.add(new ShapeSlip.Figure("On it", RunTab.note(setUp)));
@@ -177,8 +202,8 @@ public final class SheetSlip {
         }
         figures.add(
                 new ShapeSlip.Figure(
-                        "Grid",
-                        "%s × %s"
+                        isWhole() ? "Grid" : "Rows",
+                        (isWhole() ? "%s × %s" : "%s, up to %s")
                                 .formatted(
                                         count(layout.rows(), "row"),
                                         count(layout.columns(), "column"))));

@@ -4,6 +4,8 @@ import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.Skipped;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.plan.bed.Demand;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
@@ -189,13 +191,13 @@ public final class StageReport {
 
     private StageView sheet() {
         SheetLayout layout = result.run().layout();
-        boolean placeable = layout.placed() > 0 || result.reading().features().isEmpty();
-        if (result.run().stops().isEmpty() && placeable) {
-            return StageView.open(Stage.SHEET, "nothing yet");
-        }
-        String missing = missing(result);
+        String missing = result.reading().features().isEmpty() ? "" : missing(result);
         if (!missing.isEmpty()) {
-            return StageView.needs(Stage.SHEET, "no copy fits", List.of(missing));
+            String sentence = layout.placed() == 0 ? "no copy fits" : "not all fit";
+            return StageView.needs(Stage.SHEET, sentence, List.of(missing));
+        }
+        if (result.run().stops().isEmpty()) {
+            return StageView.open(Stage.SHEET, "nothing yet");
         }
         int sheets = result.sheets();
         String used = Numbers.plain(100 * usedInAll(result), 0) + " % of ";
@@ -204,26 +206,38 @@ public final class StageReport {
 
     /** What of the quantity lies on no sheet, and why; empty when nothing does. */
     public static String missing(JobResult result) {
-        if (result.run().layout().placed() > 0) {
+        Demand wanted = result.demand();
+        Demand left = wanted.less(result.made(), 1);
+        if (left.isEmpty()) {
             return "";
         }
-        int quantity = result.document().quantity();
-        return quantity == 1
-                ? SheetLayout.NOTHING_FITS
-                : "%d of %d are missing. %s"
-                        .formatted(quantity, quantity, SheetLayout.NOTHING_FITS);
+        if (wanted.all() == 1) {
+            return SheetLayout.NOTHING_FITS;
+        }
+        String what =
+                left.isWhole()
+                        ? ""
+                        : left.of().keySet().stream()
+                                .map(part -> " of " + PartRef.within(part.id()))
+                                .collect(Collectors.joining(" and"));
+        return "%d%s of %d are missing. %s"
+                .formatted(left.all(), what, wanted.all(), SheetLayout.NOTHING_FITS);
     }
 
     /** Share of the stock of a run that becomes parts. */
     public static double usedShare(JobResult run) {
-        return run.plan().made() * run.reading().keptArea() / stock(run);
+        return run.run().layout().keptArea(run.reading()) / stock(run);
     }
 
     /** The same of the stock of all runs. */
     private static double usedInAll(JobResult result) {
         double stock = result.runs().stream().mapToDouble(r -> r.setUp().count() * stock(r)).sum();
-        int made = result.runs().stream().mapToInt(r -> r.setUp().made()).sum();
-        return made * result.reading().keptArea() / stock;
+        double kept =
+                result.runs().stream()
+                        .mapToDouble(
+                                r -> r.setUp().count() * r.run().layout().keptArea(r.reading()))
+                        .sum();
+        return kept / stock;
     }
 
     private static double stock(JobResult run) {

@@ -151,7 +151,7 @@ final class SheetPicture {
             return;
         }
         for (Placement placement : run.layout().placements()) {
-            result.reading().parts().forEach(part -> part(part, placement));
+            placement.of().parts(result.reading()).forEach(part -> part(part, placement));
         }
     }
 

@@ -5,6 +5,7 @@ import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.bed.PartRef;
+import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Proof;
 import dev.oleander.quantity.Numbers;
@@ -145,8 +146,7 @@ class ShopSheet {
                     new Fact(
                             "Copies",
                             "%d on this sheet, %d wanted"
-                                    .formatted(
-                                            run.layout().placed(), result.document().quantity())));
+                                    .formatted(run.layout().placed(), result.demand().all())));
             facts.addAll(sheets(result));
         }
         return facts;
@@ -194,15 +194,18 @@ class ShopSheet {
 
     /** How many of each part lie on the sheet. */
     private static List<Fact> parts(JobResult result) {
-        int copies = result.run().layout().placements().size();
+        List<Placement> places = result.run().layout().placements();
         return result.reading().parts().stream()
+                .filter(p -> places.stream().anyMatch(at -> at.of().holds(p)))
                 .map(
                         p ->
                                 new Fact(
                                         PartRef.label(p.id()),
                                         "%d, each %s mm²"
                                                 .formatted(
-                                                        copies,
+                                                        places.stream()
+                                                                .filter(at -> at.of().holds(p))
+                                                                .count(),
                                                         Numbers.plain(p.region().area(), 0))))
                 .toList();
     }

@@ -12,6 +12,8 @@ import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunChoices;
+import dev.oleander.plan.bed.Demand;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.bed.SetUp;
 import dev.oleander.plan.stop.Stop;
@@ -32,6 +34,7 @@ import dev.oleander.work.Task;
 import dev.oleander.work.Work;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -397,6 +400,23 @@ public final class JobResult {
         return runs().stream()
                 .mapToDouble(run -> run.setUp().count() * run.timeline().total())
                 .sum();
+    }
+
+    /** What the job asks for. */
+    public Demand demand() {
+        return Demand.of(reading(), document.quantity(), document.sheet().parts());
+    }
+
+    /** What comes of all its runs. */
+    public Demand made() {
+        Map<PartRef, Integer> made = new LinkedHashMap<>();
+        for (JobResult run : runs()) {
+            run.plan()
+                    .placed()
+                    .of()
+                    .forEach((p, n) -> made.merge(p, run.setUp().count() * n, Integer::sum));
+        }
+        return new Demand(made);
     }
 
     /** How many sheets, or other pieces of stock, the job takes. */
