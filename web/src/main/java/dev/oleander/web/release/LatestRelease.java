@@ -32,11 +32,8 @@ class LatestRelease implements Released.Lookup {
                 releases.runs(release.jobId(), release.step()));
     }
 
-    /** That of an earlier form is the one that its document has in the present form. */
+    /** The one that its document has in the present form, which may say more than it did then. */
     private static String fingerprint(JsonNode inputs) {
-        JsonNode document = inputs.path("document");
-        return DocumentJson.isEarlier(document)
-                ? DocumentJson.fingerprint(DocumentJson.read(document))
-                : inputs.path("fingerprint").asString();
+        return DocumentJson.fingerprint(DocumentJson.read(inputs.path("document")));
     }
 }

@@ -119,6 +119,21 @@ class RunsOfReleasesTest extends WebTest {
     }
 
     @Test
+    void aReleaseOfBeforeThereWereSeveralSheetsIsNotStaleForThat() {
+        long job = makeOnSmallSheets("Before", 1);
+        Release made = release(job);
+        String change = "update release set inputs = replace(inputs, ?, ?) where id = ?";
+        String now = ",\"restAround\":null,\"parts\":{}";
+        assertThat(made.inputs()).contains(now);
+        try {
+            owner().update(change, now, "", made.id());
+            assertThat(jobs.view(job).stage(Stage.RELEASE).sentence()).isEqualTo("revision A");
+        } finally {
+            owner().update("update release set inputs = ? where id = ?", made.inputs(), made.id());
+        }
+    }
+
+    @Test
     void theFilesAreListedOverHttpWithRunAndCount() {
         long job = makeThreeSheets("Files");
         ApiClient mira = new ApiClient(port, "mira");

@@ -47,11 +47,6 @@ public final class DocumentJson {
                 work);
     }
 
-    /** Whether a document has an earlier form that can be read. */
-    public static boolean isEarlier(JsonNode json) {
-        return EarlierDocuments.isSideBySide(json) || EarlierDocuments.hasRecipes(json);
-    }
-
     /** SHA-256 of the document, in hexadecimal. */
     public static String fingerprint(JobDocument document) {
         return Hashes.sha256(write(document));

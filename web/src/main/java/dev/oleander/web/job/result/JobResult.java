@@ -407,6 +407,12 @@ public final class JobResult {
         return Demand.of(reading(), document.quantity(), document.sheet().parts());
     }
 
+    /** The same in words: 12 off, or how many parts where they have numbers of their own. */
+    public String wanted() {
+        Demand demand = demand();
+        return demand.isWhole() ? document.quantity() + " off" : demand.all() + " parts";
+    }
+
     /** What comes of all its runs. */
     public Demand made() {
         Map<PartRef, Integer> made = new LinkedHashMap<>();
