@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Releases of jobs that take several sheets. */
@@ -122,14 +123,17 @@ class RunsOfReleasesTest extends WebTest {
     void aReleaseOfBeforeThereWereSeveralSheetsIsNotStaleForThat() {
         long job = makeOnSmallSheets("Before", 1);
         Release made = release(job);
-        String change = "update release set inputs = replace(inputs, ?, ?) where id = ?";
         String now = ",\"restAround\":null,\"parts\":{}";
         assertThat(made.inputs()).contains(now);
+        JdbcTemplate owner = owner();
+        owner.execute("alter table release disable trigger user");
         try {
-            owner().update(change, now, "", made.id());
+            String then = made.inputs().replace(now, "");
+            owner.update("update release set inputs = ? where id = ?", then, made.id());
             assertThat(jobs.view(job).stage(Stage.RELEASE).sentence()).isEqualTo("revision A");
         } finally {
-            owner().update("update release set inputs = ? where id = ?", made.inputs(), made.id());
+            owner.update("update release set inputs = ? where id = ?", made.inputs(), made.id());
+            owner.execute("alter table release enable trigger user");
         }
     }
 
