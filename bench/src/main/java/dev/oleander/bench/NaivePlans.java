@@ -204,7 +204,8 @@ final class NaivePlans {
                         h.hold(),
                         h.tabs()),
                 m.work(),
-                m.unit());
+                m.unit(),
+                m.axes());
     }
 
     private static Run plan(

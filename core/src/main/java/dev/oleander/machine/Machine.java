@@ -1,6 +1,8 @@
 package dev.oleander.machine;
 
+import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * A machine: what it can reach, how fast it moves, what its people cost.
@@ -14,6 +16,7 @@ import java.util.Objects;
  * @param habits how it is usually worked with
  * @param work word of the kind of work it does
  * @param unit what it has for that besides
+ * @param axes those besides X and Y, each once
  */
 public record Machine(
         String id,
@@ -28,9 +31,11 @@ public record Machine(
         Head head,
         Habits habits,
         String work,
-        MachineUnit unit) {
+        MachineUnit unit,
+        List<Axis> axes) {
 
     public Machine {
+        axes = axes == null ? List.of() : List.copyOf(axes);
         work = Objects.requireNonNullElse(work, "");
         unit = Objects.requireNonNullElse(unit, MachineUnit.NONE);
     }
@@ -49,7 +54,13 @@ public record Machine(
                 head,
                 habits,
                 kind.work(),
-                itsUnit);
+                itsUnit,
+                axes);
+    }
+
+    /** The axis of a name; empty when it has none. */
+    public Optional<Axis> axis(Axis.Name name) {
+        return axes.stream().filter(a -> a.name() == name).findFirst();
     }
 
     /**

@@ -13,11 +13,31 @@ public sealed interface Item permits Item.Rapid, Item.AtFeed, Item.Event {
 
     Origin origin();
 
-    /** A straight travel at the rapid speed; events say whether the head is up. */
-    record Rapid(Point from, Point to, Origin origin) implements Item {}
+    /**
+     * A straight travel at the rapid speed. Of machines without depth events say whether the head
+     * is up.
+     */
+    record Rapid(Point from, Point to, Rise rise, Origin origin) implements Item {
+
+        /** In the plane. */
+        public Rapid(Point from, Point to, Origin origin) {
+            this(from, to, Rise.FLAT, origin);
+        }
+
+        /** mm; degrees when nothing but a rotary axis moves. */
+        public double length() {
+            double way = Math.hypot(from.distance(to), rise.z());
+            return way > 0 ? way : Math.abs(rise.turn());
+        }
+    }
+
+    /** Height and turn along it. */
+    default Rise rise() {
+        return Rise.FLAT;
+    }
 
     /** A move at a programmed feed. */
-    sealed interface AtFeed extends Item permits Feed, TwoPlane {
+    sealed interface AtFeed extends Item permits Feed, TwoPlane, Plunge {
 
         /** Where the head, or the lower guide, is at the end. */
         Point end();
@@ -36,12 +56,19 @@ public sealed interface Item permits Item.Rapid, Item.AtFeed, Item.Event {
     }
 
     /**
-     * A move in one plane; the upper guide, where there is one, moves alike.
+     * A move along a way in the plane; the upper guide, where there is one, moves alike.
      *
-     * @param feed mm/min
+     * @param rise height and turn, which change evenly along the way
+     * @param feed mm/min along the way in space
      * @param on whether the process works on the way
      */
-    record Feed(Segment segment, double feed, boolean on, Origin origin) implements AtFeed {
+    record Feed(Segment segment, Rise rise, double feed, boolean on, Origin origin)
+            implements AtFeed {
+
+        /** In the plane. */
+        public Feed(Segment segment, double feed, boolean on, Origin origin) {
+            this(segment, Rise.FLAT, feed, on, origin);
+        }
 
         @Override
         public Point end() {
@@ -50,12 +77,41 @@ public sealed interface Item permits Item.Rapid, Item.AtFeed, Item.Event {
 
         @Override
         public double length() {
-            return segment.length();
+            return rise.z() == 0 ? segment.length() : Math.hypot(segment.length(), rise.z());
         }
 
         @Override
         public Optional<Segment> way() {
             return Optional.of(segment);
+        }
+    }
+
+    /**
+     * A move at one place: down or up, or the work turns under the tool.
+     *
+     * @param feed mm/min; degrees/min when nothing but a rotary axis moves
+     */
+    record Plunge(Point at, Rise rise, double feed, boolean on, Origin origin) implements AtFeed {
+
+        public Plunge {
+            if (rise.isLevel()) {
+                throw new IllegalArgumentException("nothing moves at " + at);
+            }
+        }
+
+        @Override
+        public Point end() {
+            return at;
+        }
+
+        @Override
+        public double length() {
+            return rise.z() != 0 ? Math.abs(rise.z()) : Math.abs(rise.turn());
+        }
+
+        @Override
+        public Optional<Segment> way() {
+            return Optional.empty();
         }
     }
 

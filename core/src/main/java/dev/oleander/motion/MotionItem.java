@@ -15,8 +15,10 @@ import java.util.Map;
  * One item of a motion program as it stands in JSON; what does not apply to a type is left out.
  *
  * @param i position in the program, from 0
- * @param type rapid, line, arc, sync (two planes), dwell or event
+ * @param type rapid, line, arc, sync (two planes), plunge (at one place), dwell or event
  * @param to where the head, or the lower guide, is at the end, mm
+ * @param z height at the end, mm; left out on machines without depth
+ * @param turn of the rotary axis at the end, degrees; likewise
  * @param upper where the upper guide is at the end, mm
  * @param centre of an arc, mm
  * @param ccw whether an arc goes anticlockwise
@@ -33,6 +35,8 @@ public record MotionItem(
         int i,
         String type,
         double[] to,
+        Double z,
+        Double turn,
         double[] upper,
         double[] centre,
         Boolean ccw,
@@ -80,6 +84,8 @@ public record MotionItem(
                     null,
                     null,
                     null,
+                    null,
+                    null,
                     head,
                     word,
                     event.args(),
@@ -89,12 +95,15 @@ public record MotionItem(
                     segment,
                     t);
         }
+        boolean depth = !item.rise().equals(Rise.FLAT);
         Arc arc = item instanceof Item.Feed f && f.segment() instanceof Arc a ? a : null;
         Item.AtFeed feed = item instanceof Item.AtFeed f ? f : null;
         return new MotionItem(
                 i,
                 type(item),
                 place(item instanceof Item.Rapid rapid ? rapid.to() : feed.end()),
+                depth ? item.rise().to().z() : null,
+                depth ? item.rise().to().turn() : null,
                 item instanceof Item.TwoPlane both ? place(both.upper().to()) : null,
                 arc == null ? null : place(arc.centre()),
                 arc == null ? null : arc.isLeft(),
@@ -118,6 +127,9 @@ public record MotionItem(
         if (item instanceof Item.TwoPlane) {
             return "sync";
         }
+        if (item instanceof Item.Plunge) {
+            return "plunge";
+        }
         return ((Item.Feed) item).segment() instanceof Arc ? "arc" : "line";
     }
 
@@ -130,17 +142,19 @@ public record MotionItem(
      *
      * @param at where the one before ends
      * @param lean how far the upper guide is off the lower one there
+     * @param pose height and turn there
      * @throws IllegalArgumentException when it is of no known type
      */
-    Item item(Point at, Point lean) {
+    Item item(Point at, Point lean, Pose pose) {
         Origin origin =
                 stop == null
                         ? Origin.FRAME
                         : new Origin(stop, pass == null ? 0 : pass, segment == null ? -1 : segment);
         return switch (type) {
-            case "rapid" -> new Item.Rapid(at, end(), origin);
-            case "line" -> feed(new Line(at, end()), origin);
-            case "arc" -> feed(new Arc(at, end(), bulge), origin);
+            case "rapid" -> new Item.Rapid(at, end(), rise(pose), origin);
+            case "line" -> feed(new Line(at, end()), pose, origin);
+            case "arc" -> feed(new Arc(at, end(), bulge), pose, origin);
+            case "plunge" -> new Item.Plunge(at, rise(pose), feed, on, origin);
             case "sync" ->
                     new Item.TwoPlane(
                             new Item.Way(at, end()),
@@ -161,8 +175,15 @@ public record MotionItem(
         return kind;
     }
 
-    private Item.Feed feed(Segment way, Origin origin) {
-        return new Item.Feed(way, feed, on, origin);
+    private Item.Feed feed(Segment way, Pose pose, Origin origin) {
+        return new Item.Feed(way, rise(pose), feed, on, origin);
+    }
+
+    private Rise rise(Pose before) {
+        Pose after = z == null ? Pose.FLAT : new Pose(z, turn == null ? 0 : turn);
+        return before.equals(Pose.FLAT) && after.equals(Pose.FLAT)
+                ? Rise.FLAT
+                : new Rise(before, after);
     }
 
     private Point end() {

@@ -54,9 +54,11 @@ public final class MotionJson {
         List<Item> items = new ArrayList<>();
         Point at = Point.ORIGIN;
         Point lean = Point.ORIGIN;
+        Pose pose = Pose.FLAT;
         for (JsonNode node : root.path("items")) {
-            Item item = MAPPER.treeToValue(node, MotionItem.class).item(at, lean);
+            Item item = MAPPER.treeToValue(node, MotionItem.class).item(at, lean, pose);
             items.add(item);
+            pose = item instanceof Item.Event ? pose : item.rise().to();
             if (item instanceof Item.Rapid rapid) {
                 at = rapid.to();
             } else if (item instanceof Item.AtFeed feed) {

@@ -1,9 +1,8 @@
 package dev.oleander.motion;
 
 import dev.oleander.geometry.Arc;
-import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.Segment;
+import dev.oleander.machine.Axis;
 import dev.oleander.machine.Machine;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,7 +15,8 @@ import java.util.stream.Stream;
  * Speed at a corner keeps to v^2 = a R with R = d sin(h) / (1 - sin(h)), where d is the permitted
  * deviation and h half the angle between the segments (straight on = pi): the circle that stays
  * within d of the corner. On an arc also v^2 &lt;= a r. Each run of feed moves starts and ends at
- * rest.
+ * rest. Height and turn are axes of their own, see {@link Axis}: no move asks more of one than it
+ * gives, and at a joint none changes its speed by more than its jump.
  */
 public final class TimeModel {
 
@@ -27,9 +27,11 @@ public final class TimeModel {
     private static final int MANY = 20_000;
 
     private final Machine machine;
+    private final AxisShares.Of axes;
 
     public TimeModel(Machine machine) {
         this.machine = machine;
+        this.axes = new AxisShares.Of(machine);
     }
 
     public Timeline time(Program program) {
@@ -88,11 +90,13 @@ public final class TimeModel {
         }
 
         private Profile rapid(Item.Rapid rapid) {
-            Point way = rapid.to().minus(rapid.from());
-            double limit = machine.motion().rapid() / 60;
-            double share = share(way.unit());
-            double a = machine.motion().acceleration();
-            return Profile.fastest(way.norm(), 0, 0, limit / share, a / share);
+            if (rapid.length() == 0) {
+                return Profile.NONE;
+            }
+            AxisShares ways = axes.of(rapid);
+            double limit = ways.within(machine.motion().rapid() / 60, Axis::rapidPerSecond);
+            double a = ways.within(machine.motion().acceleration(), Axis::acceleration);
+            return Profile.fastest(rapid.length(), 0, 0, limit, a);
         }
 
         /**
@@ -159,40 +163,42 @@ public final class TimeModel {
         };
     }
 
-    /** Both axes have the same limits: the one that does the larger share of the way decides. */
-    private static double share(Point unit) {
-        return Math.max(Math.abs(unit.x()), Math.abs(unit.y()));
-    }
-
+    /** What the axes that the move uses allow together, on an arc those of the plane each alone. */
     private double acceleration(Item.AtFeed feed) {
         double axis = machine.motion().acceleration();
         if (feed instanceof Item.TwoPlane both) {
             Item.Way longer =
                     both.lower().length() < both.upper().length() ? both.upper() : both.lower();
-            return axis / share(longer.to().minus(longer.from()).unit());
+            return axis / AxisShares.larger(longer.to().minus(longer.from()).unit());
         }
-        Segment segment = ((Item.Feed) feed).segment();
-        return segment instanceof Line line ? axis / share(line.direction(0)) : axis;
+        return axes.of(feed, 0.5).within(axis, Axis::acceleration);
     }
 
     private double speedLimit(Item.AtFeed feed) {
         double limit = feed.feed() / 60;
-        if (feed instanceof Item.Feed one && one.segment() instanceof Arc arc) {
-            return Math.min(limit, Math.sqrt(machine.motion().acceleration() * arc.radius()));
+        if (feed instanceof Item.TwoPlane) {
+            return limit;
         }
-        return limit;
+        AxisShares shares = axes.of(feed, 0.5);
+        if (feed instanceof Item.Feed one && one.segment() instanceof Arc arc) {
+            double round = Math.sqrt(machine.motion().acceleration() * arc.radius());
+            limit = Math.min(limit, round / shares.inPlane());
+        }
+        return shares.withinOthers(limit, Axis::rapidPerSecond);
     }
 
     private double cornerSpeed(Item.AtFeed before, Item.AtFeed after) {
-        if (before instanceof Item.Feed from && after instanceof Item.Feed to) {
-            return cornerSpeed(from.segment().direction(1), to.segment().direction(0));
-        }
         if (before instanceof Item.TwoPlane from && after instanceof Item.TwoPlane to) {
             double lower = cornerSpeed(from.lower(), to.lower());
             return Math.min(lower, cornerSpeed(from.upper(), to.upper()));
         }
-        // the guides begin or end to move apart
-        return 0;
+        if (before instanceof Item.TwoPlane || after instanceof Item.TwoPlane) {
+            // the guides begin or end to move apart
+            return 0;
+        }
+        AxisShares in = axes.of(before, 1);
+        AxisShares out = axes.of(after, 0);
+        return Math.min(cornerSpeed(in.dot(out), in.acceleration(out)), in.jump(out));
     }
 
     /** A guide that moves on one side of the joint only has to stop there. */
@@ -200,17 +206,21 @@ public final class TimeModel {
         if (before.length() == 0 || after.length() == 0) {
             return before.length() == after.length() ? Double.POSITIVE_INFINITY : 0;
         }
-        return cornerSpeed(
-                before.to().minus(before.from()).unit(), after.to().minus(after.from()).unit());
+        Point in = before.to().minus(before.from()).unit();
+        Point out = after.to().minus(after.from()).unit();
+        return cornerSpeed(in.dot(out), machine.motion().acceleration());
     }
 
-    private double cornerSpeed(Point in, Point out) {
+    /**
+     * @param dot of the directions before and after, as units
+     */
+    private double cornerSpeed(double dot, double acceleration) {
         // the sine of half the angle between the segments is the cosine of half the turn
-        double s = Math.sqrt(Math.max(0, (1 + in.dot(out)) / 2));
+        double s = Math.sqrt(Math.max(0, (1 + dot) / 2));
         if (s >= STRAIGHT_ON) {
             return Double.POSITIVE_INFINITY;
         }
         double radius = machine.pathDeviation() * s / (1 - s);
-        return Math.sqrt(machine.motion().acceleration() * radius);
+        return Math.sqrt(acceleration * radius);
     }
 }
