@@ -1,6 +1,7 @@
 package dev.oleander.dialect;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -47,17 +48,34 @@ public record Dialect(
         Subprograms subprograms) {
 
     private static final List<Part> USUAL_ORDER =
-            List.of(Part.MOTION, Part.X, Part.Y, Part.UPPER, Part.CENTRE, Part.FEED);
+            List.of(
+                    Part.MOTION,
+                    Part.X,
+                    Part.Y,
+                    Part.Z,
+                    Part.TURN,
+                    Part.UPPER,
+                    Part.CENTRE,
+                    Part.FEED);
 
     public Dialect {
         language = language == null ? Language.WORDS : language;
         addresses = addresses == null ? Addresses.USUAL : addresses;
-        order = order == null ? USUAL_ORDER : List.copyOf(order);
+        order = order == null ? USUAL_ORDER : withDepth(order);
         positions = positions == null ? Positions.ABSOLUTE : positions;
         preparatory = preparatory == null ? List.of() : List.copyOf(preparatory);
         values = values == null ? Map.of() : Map.copyOf(values);
         parameters = parameters == null ? List.of() : List.copyOf(parameters);
         limits = limits == null ? Limits.NONE : limits;
+    }
+
+    /** Height and turn stand behind the place in the plane where nothing is said of them. */
+    private static List<Part> withDepth(List<Part> order) {
+        List<Part> all = new ArrayList<>(order);
+        List<Part> missing = new ArrayList<>(List.of(Part.Z, Part.TURN));
+        missing.removeAll(order);
+        all.addAll(1 + Math.max(all.indexOf(Part.X), all.indexOf(Part.Y)), missing);
+        return List.copyOf(all);
     }
 
     /** What lines are made of. */
@@ -83,6 +101,9 @@ public record Dialect(
         MOTION,
         X,
         Y,
+        Z,
+        /** of the rotary axis */
+        TURN,
         /** the upper guide */
         UPPER,
         CENTRE,
@@ -153,17 +174,29 @@ public record Dialect(
     }
 
     /**
-     * Letters of the words of motions; u and v say how far the upper guide is off the lower one.
+     * Letters of the words of motions; z is the height, a the turn of the rotary axis, u and v say
+     * how far the upper guide is off the lower one.
      */
     public record Addresses(
-            String x, String y, String u, String v, String i, String j, String r, String f) {
+            String x,
+            String y,
+            String z,
+            String a,
+            String u,
+            String v,
+            String i,
+            String j,
+            String r,
+            String f) {
 
         static final Addresses USUAL =
-                new Addresses(null, null, null, null, null, null, null, null);
+                new Addresses(null, null, null, null, null, null, null, null, null, null);
 
         public Addresses {
             x = x == null ? "X" : x;
             y = y == null ? "Y" : y;
+            z = z == null ? "Z" : z;
+            a = a == null ? "A" : a;
             u = u == null ? "U" : u;
             v = v == null ? "V" : v;
             i = i == null ? "I" : i;
@@ -178,6 +211,9 @@ public record Dialect(
      *
      * @param modal whether one goes on until another comes
      * @param twoPlanes whether lines in two planes can be said
+     * @param depth whether heights can be said; else events say whether the head is up
+     * @param rotary whether the turn of a rotary axis can be said
+     * @param helix whether height and turn may change on an arc; else chords are written
      */
     public record Motion(
             String rapid,
@@ -185,10 +221,16 @@ public record Dialect(
             String clockwise,
             String anticlockwise,
             boolean modal,
-            Boolean twoPlanes) {
+            Boolean twoPlanes,
+            Boolean depth,
+            Boolean rotary,
+            Boolean helix) {
 
         public Motion {
             twoPlanes = twoPlanes != null && twoPlanes;
+            depth = depth != null && depth;
+            rotary = rotary != null && rotary;
+            helix = helix == null || helix;
         }
     }
 

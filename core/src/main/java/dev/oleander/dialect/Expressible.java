@@ -8,6 +8,7 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
+import dev.oleander.motion.Rise;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -64,6 +65,7 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
         Expressible express(Program program) {
             for (int i = 0; i < program.size(); i++) {
                 Item item = program.items().get(i);
+                requireSayable(item);
                 if (item instanceof Item.Event event) {
                     event(event, i);
                 } else if (item instanceof Item.Feed feed && feed.segment() instanceof Arc arc) {
@@ -75,6 +77,22 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
                 }
             }
             return new Expressible(new Program(items), itemOf, deviation);
+        }
+
+        private void requireSayable(Item item) {
+            if (item.rise() == Rise.FLAT || item instanceof Item.Event) {
+                return;
+            }
+            boolean table = dialect.language() == Dialect.Language.TABLE;
+            if (!dialect.motion().depth() && !table) {
+                throw new DialectException(
+                        dialect.title() + " cannot say heights; its head is up or down.");
+            }
+            boolean turns = item.rise().from().turn() != 0 || item.rise().to().turn() != 0;
+            if (turns && !dialect.motion().rotary() && !table) {
+                throw new DialectException(
+                        dialect.title() + " cannot say the turn of a rotary axis.");
+            }
         }
 
         private void add(Item item, int from) {
@@ -135,10 +153,11 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
         private void arc(Item.Feed feed, Arc arc, int from) {
             double step = dialect.resolution();
             double largest = dialect.arcs().largestRadius();
+            boolean flat = feed.rise().isLevel() || dialect.motion().helix();
             boolean near = arc.start().distance(arc.end()) < SHORTEST * step;
             if (near && arc.length() < SHORTEST * step) {
                 pieces(feed, new Line(arc.start(), arc.end()), 1, from);
-            } else if (largest > 0 && arc.radius() > largest) {
+            } else if (!flat || (largest > 0 && arc.radius() > largest)) {
                 chords(feed, arc, step / 2, from);
             } else if (Math.abs(arc.bulge()) <= inOneBlock) {
                 add(feed, from);
@@ -168,9 +187,18 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
                         segment instanceof Arc arc && count > 1
                                 ? new Arc(at, to, Math.tan(arc.sweep() / count / 4))
                                 : segment;
-                add(new Item.Feed(piece, feed.feed(), feed.on(), feed.origin()), from);
+                add(part(feed, piece, k, count), from);
                 at = to;
             }
+        }
+
+        /** One of equal parts of a move, from 1. */
+        private static Item.Feed part(Item.Feed of, Segment segment, int number, int count) {
+            Rise rise =
+                    of.rise() == Rise.FLAT
+                            ? Rise.FLAT
+                            : of.rise().between((number - 1.0) / count, (double) number / count);
+            return new Item.Feed(segment, rise, of.feed(), of.on(), of.origin());
         }
 
         private void chords(Item.Feed feed, Arc arc, double tolerance, int from) {
@@ -182,7 +210,7 @@ record Expressible(Program program, List<Integer> itemOf, double deviation) {
             Point at = arc.start();
             for (int k = 1; k <= count; k++) {
                 Point to = k == count ? arc.end() : arc.at((double) k / count);
-                add(new Item.Feed(new Line(at, to), feed.feed(), feed.on(), feed.origin()), from);
+                add(part(feed, new Line(at, to), k, count), from);
                 at = to;
             }
         }

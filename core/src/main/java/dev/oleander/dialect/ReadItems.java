@@ -8,7 +8,9 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Origin;
+import dev.oleander.motion.Pose;
 import dev.oleander.motion.Program;
+import dev.oleander.motion.Rise;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,6 +30,8 @@ final class ReadItems {
     private final List<Problem> problems = new ArrayList<>();
     private Point at = Point.ORIGIN;
     private Point lean = Point.ORIGIN;
+    private Pose pose = Pose.FLAT;
+    private Pose after = Pose.FLAT;
     private boolean on;
     private int line;
     private int reading;
@@ -90,12 +94,47 @@ final class ReadItems {
         add(new Item.Event(kind, values, Origin.FRAME));
     }
 
+    /** Height and turn of the last move. */
+    Pose pose() {
+        return pose;
+    }
+
+    /** The next move ends at this height and turn. */
+    ReadItems towards(Pose end) {
+        after = end;
+        return this;
+    }
+
+    /** Whether the next move ends at another height or turn. */
+    boolean changesPose() {
+        return !pose.equals(after);
+    }
+
+    private Rise rise() {
+        boolean flat = pose.equals(Pose.FLAT) && after.equals(Pose.FLAT);
+        Rise rise = flat ? Rise.FLAT : new Rise(pose, after);
+        pose = after;
+        return rise;
+    }
+
     void rapid(Point to) {
-        add(new Item.Rapid(at, to, Origin.FRAME));
+        add(new Item.Rapid(at, to, rise(), Origin.FRAME));
     }
 
     void line(Point to, double feed, int column) {
-        feed(new Line(at, to), feed, column);
+        if (to.equals(at) && !pose.equals(after)) {
+            plunge(feed, column);
+        } else {
+            feed(new Line(at, to), feed, column);
+        }
+    }
+
+    private void plunge(double feed, int column) {
+        if (feed > 0) {
+            add(new Item.Plunge(at, rise(), feed, on, Origin.FRAME));
+        } else {
+            problem(column, NO_FEED);
+        }
     }
 
     /** What follows says itself whether the process works. */
@@ -177,7 +216,7 @@ final class ReadItems {
             problem(column, NO_FEED);
             return;
         }
-        add(new Item.Feed(segment, feed, on, Origin.FRAME));
+        add(new Item.Feed(segment, rise(), feed, on, Origin.FRAME));
     }
 
     private void add(Item item) {

@@ -131,14 +131,20 @@ record Repeats(Map<Integer, Call> calls, List<Body> bodies) {
                 return a.kind() == b.kind() && a.args().equals(b.args());
             }
             if (one instanceof Item.Rapid a && other instanceof Item.Rapid b) {
-                return isNear(a.to().minus(oneStart), b.to().minus(otherStart));
+                return a.rise().equals(b.rise())
+                        && isNear(a.to().minus(oneStart), b.to().minus(otherStart));
             }
             if (one instanceof Item.Feed a && other instanceof Item.Feed b) {
-                boolean alike = a.feed() == b.feed() && a.on() == b.on();
+                boolean alike =
+                        a.feed() == b.feed() && a.on() == b.on() && a.rise().equals(b.rise());
                 boolean ends = isNear(a.end().minus(oneStart), b.end().minus(otherStart));
                 return alike && ends && isSameForm(a, oneStart, b, otherStart);
             }
-            return false;
+            return one instanceof Item.Plunge a
+                    && other instanceof Item.Plunge b
+                    && a.feed() == b.feed()
+                    && a.on() == b.on()
+                    && a.rise().equals(b.rise());
         }
 
         private boolean isSameForm(Item.Feed a, Point aStart, Item.Feed b, Point bStart) {

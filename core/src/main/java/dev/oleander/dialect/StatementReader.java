@@ -2,6 +2,7 @@ package dev.oleander.dialect;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.EventKind;
+import dev.oleander.motion.Pose;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -146,7 +147,8 @@ final class StatementReader implements LineReader {
 
     private void goTo(double[] place) {
         Point to = new Point(place[0], place[1]);
-        if (to.equals(items.at())) {
+        items.towards(Pose.at(place[2]));
+        if (to.equals(items.at()) && !items.changesPose()) {
             items.problem(1, "the statement moves nowhere.");
         } else if (circle != null) {
             items.arc(to, new Point(circle[0], circle[1]), circle[AXIS] > 0, feed, 1);

@@ -20,6 +20,8 @@ final class StatementWriter {
     private final StringBuilder block = new StringBuilder();
     private long x;
     private long y;
+    private long z;
+    private long newZ;
     private long feed = Long.MIN_VALUE;
 
     StatementWriter(Dialect dialect, TextLines text) {
@@ -36,10 +38,13 @@ final class StatementWriter {
             int from = itemOf.get(i);
             if (item instanceof Item.Event event) {
                 text.block(events.block(event), from);
-            } else if (item instanceof Item.Rapid rapid && moves(rapid.to())) {
+            } else if (item instanceof Item.Rapid rapid && moves(rapid.to(), item)) {
                 text.block(dialect.motion().rapid(), from);
                 goTo(rapid.to(), from);
-            } else if (item instanceof Item.Feed move && moves(move.segment().end())) {
+            } else if (item instanceof Item.Plunge plunge && moves(plunge.at(), item)) {
+                feed(plunge.feed(), from);
+                goTo(plunge.at(), from);
+            } else if (item instanceof Item.Feed move && moves(move.segment().end(), item)) {
                 feed(move.feed(), from);
                 if (move.segment() instanceof Arc arc) {
                     circle(arc, from);
@@ -49,8 +54,9 @@ final class StatementWriter {
         }
     }
 
-    private boolean moves(Point to) {
-        return coordinate.steps(to.x()) != x || coordinate.steps(to.y()) != y;
+    private boolean moves(Point to, Item item) {
+        newZ = coordinate.steps(item.rise().to().z());
+        return coordinate.steps(to.x()) != x || coordinate.steps(to.y()) != y || newZ != z;
     }
 
     private void feed(double speed, int from) {
@@ -83,7 +89,14 @@ final class StatementWriter {
         coordinate.append(block, x);
         block.append(", ");
         coordinate.append(block, y);
-        block.append(", 0");
+        z = newZ;
+        block.append(", ");
+        if (z == 0) {
+            // as machines without depth have it
+            block.append('0');
+        } else {
+            coordinate.append(block, z);
+        }
         text.block(block, from);
     }
 

@@ -2,22 +2,27 @@ package dev.oleander.dialect;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.EventKind;
+import dev.oleander.motion.Pose;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.ObjectReader;
+import tools.jackson.dataformat.csv.CsvSchema;
 
 /** Reads a table of moves, a row of comma-separated values for every item. */
 final class TableReader implements LineReader {
 
-    private static final String HEADER = String.join(",", TableWriter.COLUMNS.getColumnNames());
+    private static final Map<String, CsvSchema> HEADERS =
+            Map.of(
+                    String.join(",", TableWriter.FLAT.getColumnNames()), TableWriter.FLAT,
+                    String.join(",", TableWriter.DEEP.getColumnNames()), TableWriter.DEEP);
 
     private final Dialect dialect;
     private final ReadItems items;
     private final Map<String, EventKind> events = new HashMap<>();
-    private final ObjectReader rows =
-            TableWriter.MAPPER.readerFor(MoveRow.class).with(TableWriter.COLUMNS);
+    private CsvSchema columns = TableWriter.FLAT;
+    private ObjectReader rows = TableWriter.MAPPER.readerFor(MoveRow.class).with(columns);
 
     TableReader(Dialect dialect, ReadItems items) {
         this.dialect = dialect;
@@ -31,7 +36,12 @@ final class TableReader implements LineReader {
     public void line(String text) {
         String open = dialect.comment().open();
         boolean comment = !open.isEmpty() && text.startsWith(open);
-        if (text.isBlank() || comment || text.strip().equals(HEADER)) {
+        CsvSchema named = HEADERS.get(text.strip());
+        if (named != null) {
+            columns = named;
+            rows = TableWriter.MAPPER.readerFor(MoveRow.class).with(columns);
+        }
+        if (text.isBlank() || comment || named != null) {
             return;
         }
         try {
@@ -43,7 +53,10 @@ final class TableReader implements LineReader {
                 move(row);
             }
         } catch (JacksonException | NumberFormatException wrong) {
-            items.problem(1, "the row is not made of the columns " + HEADER + ".");
+            items.problem(
+                    1,
+                    "the row is not made of the columns %s."
+                            .formatted(String.join(",", columns.getColumnNames())));
         }
     }
 
@@ -67,9 +80,13 @@ final class TableReader implements LineReader {
         Point to = end.get();
         double feed = row.feed().isBlank() ? 0 : number(row.feed());
         boolean on = row.on().strip().equals("1");
+        if (!row.z().isBlank() || !row.turn().isBlank()) {
+            double turn = row.turn().isBlank() ? 0 : number(row.turn());
+            items.towards(new Pose(row.z().isBlank() ? 0 : number(row.z()), turn));
+        }
         switch (row.move()) {
             case MoveRow.RAPID -> items.rapid(to);
-            case MoveRow.LINE -> items.at(on).line(to, feed, 1);
+            case MoveRow.LINE, MoveRow.PLUNGE -> items.at(on).line(to, feed, 1);
             case MoveRow.LEFT, MoveRow.RIGHT -> arc(row, to, feed, on);
             case MoveRow.SYNC -> sync(row, to, feed, on);
             default -> items.problem(1, "\"%s\" is not known here.".formatted(row.move()));

@@ -3,6 +3,7 @@ package dev.oleander.dialect;
 import dev.oleander.dialect.EventPattern.Fixed;
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.EventKind;
+import dev.oleander.motion.Pose;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -30,6 +31,8 @@ final class WordReader implements LineReader {
     private final Fixed toIncremental;
     private final Fixed toAbsolute;
     private final char[] letters;
+    private final char depth;
+    private final char rotary;
     private final char upperX;
     private final char upperY;
 
@@ -62,6 +65,8 @@ final class WordReader implements LineReader {
         this.toIncremental = subs == null ? null : fixed(subs.incremental());
         this.toAbsolute = subs == null ? null : fixed(subs.absolute());
         Dialect.Addresses a = dialect.addresses();
+        this.depth = a.z().charAt(0);
+        this.rotary = a.a().charAt(0);
         this.upperX = a.u().charAt(0);
         this.upperY = a.v().charAt(0);
         this.letters = (a.x() + a.y() + a.i() + a.j() + a.r() + a.f()).toCharArray();
@@ -146,6 +151,8 @@ final class WordReader implements LineReader {
         j = null;
         r = null;
         Point lean = items.lean();
+        double z = items.pose().z();
+        double turn = items.pose().turn();
         boolean moves = false;
         boolean understood = true;
         for (int w = first; w < block.count(); w++) {
@@ -155,6 +162,12 @@ final class WordReader implements LineReader {
                 moves = true;
             } else if (address == letters[1]) {
                 y = (incremental ? y : 0) + block.value(w, dialect.words().coordinate());
+                moves = true;
+            } else if (address == depth && dialect.motion().depth()) {
+                z = (incremental ? z : 0) + block.value(w, dialect.words().coordinate());
+                moves = true;
+            } else if (address == rotary && dialect.motion().rotary()) {
+                turn = (incremental ? turn : 0) + block.value(w, dialect.words().coordinate());
                 moves = true;
             } else if (address == upperX && dialect.motion().twoPlanes()) {
                 lean = new Point(block.value(w, dialect.words().coordinate()), lean.y());
@@ -166,6 +179,7 @@ final class WordReader implements LineReader {
                 understood = false;
             }
         }
+        items.towards(new Pose(z, turn));
         if (moves && !lean.equals(items.lean())) {
             lean(new Point(x, y), lean, block.column(first));
         } else if (moves) {
@@ -222,7 +236,7 @@ final class WordReader implements LineReader {
     private void go(Point to, int column) {
         if (motion == null) {
             items.problem(column, "no motion word was given yet.");
-        } else if (to.equals(items.at())) {
+        } else if (to.equals(items.at()) && !items.changesPose()) {
             items.problem(column, "the block moves nowhere.");
         } else if (motion.equals(rapid)) {
             items.rapid(to);

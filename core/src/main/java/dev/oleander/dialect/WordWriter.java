@@ -29,6 +29,13 @@ final class WordWriter {
 
     private long y;
 
+    /** Height and turn, as written, in steps. */
+    private long z;
+
+    private long turn;
+    private long newZ;
+    private long newTurn;
+
     /** How far the upper guide is off the lower one, as written, in steps. */
     private long u;
 
@@ -73,6 +80,9 @@ final class WordWriter {
         Point end = end(program, first);
         x += coordinate.steps(end.x()) - coordinate.steps(first.start().x());
         y += coordinate.steps(end.y()) - coordinate.steps(first.start().y());
+        pose(program.items().get(first.to() - 1));
+        z = newZ;
+        turn = newTurn;
         forget();
     }
 
@@ -102,6 +112,9 @@ final class WordWriter {
         incremental = true;
         x = coordinate.steps(body.start().x());
         y = coordinate.steps(body.start().y());
+        pose(program.items().get(body.from() - 1));
+        z = newZ;
+        turn = newTurn;
         for (int i = body.from(); i < body.to(); i++) {
             item(program.items().get(i), itemOf.get(i));
         }
@@ -120,8 +133,13 @@ final class WordWriter {
 
     private void item(Item item, int from) {
         text.commentOf(item);
+        if (!(item instanceof Item.Event)) {
+            pose(item);
+        }
         if (item instanceof Item.Event event) {
             event(event, from);
+        } else if (item instanceof Item.Plunge plunge) {
+            move(dialect.motion().line(), plunge.at(), null, plunge.feed(), from);
         } else if (item instanceof Item.TwoPlane both) {
             newU = coordinate.steps(both.lean().x());
             newV = coordinate.steps(both.lean().y());
@@ -132,6 +150,14 @@ final class WordWriter {
             boolean arc = move.segment() instanceof Arc;
             String word = arc ? arcWord((Arc) move.segment()) : dialect.motion().line();
             move(word, move.segment().end(), arc ? (Arc) move.segment() : null, move.feed(), from);
+        }
+    }
+
+    /** Height and turn at the end of a move; events leave them as they are. */
+    private void pose(Item item) {
+        if (!(item instanceof Item.Event)) {
+            newZ = coordinate.steps(item.rise().to().z());
+            newTurn = coordinate.steps(item.rise().to().turn());
         }
     }
 
@@ -150,7 +176,8 @@ final class WordWriter {
     private void move(String word, Point to, Arc arc, double speed, int from) {
         long newX = coordinate.steps(to.x());
         long newY = coordinate.steps(to.y());
-        if (newX == x && newY == y && newU == u && newV == v) {
+        boolean level = newZ == z && newTurn == turn;
+        if (newX == x && newY == y && newU == u && newV == v && level) {
             return;
         }
         block.setLength(0);
@@ -159,12 +186,17 @@ final class WordWriter {
                 case MOTION -> motion(word);
                 case X -> place(dialect.addresses().x(), x, newX);
                 case Y -> place(dialect.addresses().y(), y, newY);
+                case Z -> depth(dialect.motion().depth(), dialect.addresses().z(), z, newZ);
+                case TURN ->
+                        depth(dialect.motion().rotary(), dialect.addresses().a(), turn, newTurn);
                 case UPPER -> upper();
                 case CENTRE -> centre(arc);
                 case FEED -> feed(speed);
             }
         }
         motionWord = word;
+        z = newZ;
+        turn = newTurn;
         x = newX;
         y = newY;
         u = newU;
@@ -184,6 +216,12 @@ final class WordWriter {
             gap();
             block.append(address);
             coordinate.append(block, incremental ? now - before : now);
+        }
+    }
+
+    private void depth(boolean said, String address, long before, long now) {
+        if (said) {
+            place(address, before, now);
         }
     }
 

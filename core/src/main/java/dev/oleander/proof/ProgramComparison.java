@@ -4,6 +4,7 @@ import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.motion.Item;
+import dev.oleander.motion.Pose;
 import dev.oleander.motion.Program;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
@@ -22,6 +23,9 @@ public final class ProgramComparison {
     private static final double ROUNDING = 0.0051;
 
     private static final double RELATIVE_ROUNDING = 5e-4;
+
+    /** Degrees by which turns may differ. */
+    private static final double TURN_ROUNDING = 0.001;
 
     /** Items that may be missing or too many at one place before they are passed over. */
     private static final int FARTHEST = 200;
@@ -185,9 +189,18 @@ public final class ProgramComparison {
             return !isSame(both.lower().from(), both.lower().to()) || !isSame(before, both.lean());
         }
         if (item instanceof Item.Feed feed) {
-            return !isSame(feed.segment().start(), feed.segment().end());
+            return !isSame(feed.segment().start(), feed.segment().end()) || rises(item);
         }
-        return !(item instanceof Item.Rapid rapid) || !isSame(rapid.from(), rapid.to());
+        return !(item instanceof Item.Rapid rapid)
+                || !isSame(rapid.from(), rapid.to())
+                || rises(item);
+    }
+
+    /** Whether height or turn change, as they are written. */
+    private boolean rises(Item item) {
+        Pose from = item.rise().from();
+        Pose to = item.rise().to();
+        return !isSame(new Point(from.z(), from.turn()), new Point(to.z(), to.turn()));
     }
 
     private boolean isSame(Point a, Point b) {
@@ -205,7 +218,7 @@ public final class ProgramComparison {
         if (planned instanceof Item.AtFeed a && read instanceof Item.AtFeed b) {
             return feedDifference(a, b);
         }
-        return null;
+        return turnDifference(planned, read);
     }
 
     private static String feedDifference(Item.AtFeed planned, Item.AtFeed read) {
@@ -224,7 +237,17 @@ public final class ProgramComparison {
             return "feed planned %s, read %s mm/min."
                     .formatted(Numbers.plain(planned.feed(), 2), Numbers.plain(read.feed(), 2));
         }
-        return null;
+        return turnDifference(planned, read);
+    }
+
+    /** Degrees by which the turn may differ; it is written in steps like places. */
+    private static String turnDifference(Item planned, Item read) {
+        double from = planned.rise().from().turn() - read.rise().from().turn();
+        double to = planned.rise().to().turn() - read.rise().to().turn();
+        double off = Math.abs(from) > Math.abs(to) ? from : to;
+        return Math.abs(off) <= TURN_ROUNDING
+                ? null
+                : "turn of the rotary axis differs by %s°.".formatted(Numbers.plain(off, 3));
     }
 
     private static String eventDifference(Item.Event a, Item.Event b) {
@@ -245,15 +268,22 @@ public final class ProgramComparison {
 
     /** mm between the ends of two moves of one kind; 0 for events. */
     private static double endsApart(Item planned, Item read) {
+        double height = planned.rise().to().z() - read.rise().to().z();
         if (planned instanceof Item.Rapid a && read instanceof Item.Rapid b) {
-            return a.to().distance(b.to());
+            return Math.hypot(a.to().distance(b.to()), height);
         }
         return planned instanceof Item.AtFeed a && read instanceof Item.AtFeed b
-                ? a.end().distance(b.end())
+                ? Math.hypot(a.end().distance(b.end()), height)
                 : 0;
     }
 
     private static double deviation(Item planned, Item read) {
+        double from = planned.rise().from().z() - read.rise().from().z();
+        double to = planned.rise().to().z() - read.rise().to().z();
+        return Math.hypot(inPlane(planned, read), Math.max(Math.abs(from), Math.abs(to)));
+    }
+
+    private static double inPlane(Item planned, Item read) {
         if (planned instanceof Item.Rapid a && read instanceof Item.Rapid b) {
             return Math.max(a.from().distance(b.from()), a.to().distance(b.to()));
         }
@@ -265,6 +295,9 @@ public final class ProgramComparison {
             return one instanceof Line
                     ? ends
                     : Math.max(ends, one.middle().distance(other.middle()));
+        }
+        if (planned instanceof Item.Plunge a && read instanceof Item.Plunge b) {
+            return a.at().distance(b.at());
         }
         if (planned instanceof Item.TwoPlane a && read instanceof Item.TwoPlane b) {
             return Math.max(deviation(a.lower(), b.lower()), deviation(a.upper(), b.upper()));

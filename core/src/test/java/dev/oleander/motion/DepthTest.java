@@ -16,7 +16,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.SplittableRandom;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -127,7 +126,7 @@ class DepthTest {
 
     @Property(tries = 100)
     void aProgramIsTheSameAfterItWasKept(@ForAll long seed) throws IOException {
-        Program program = new Program(random(new SplittableRandom(seed), 30));
+        Program program = new Program(DepthPrograms.random(new SplittableRandom(seed), 30, true));
         ByteArrayOutputStream kept = new ByteArrayOutputStream();
         MotionJson.write(program, kept);
         Program read = MotionJson.read(new ByteArrayInputStream(kept.toByteArray()));
@@ -143,61 +142,12 @@ class DepthTest {
         assertThat(kept.toString()).doesNotContain("\"z\"", "turn");
     }
 
-    private static List<Item> random(SplittableRandom random, int count) {
-        List<Item> items = new ArrayList<>();
-        Point at = Point.ORIGIN;
-        Pose pose = Pose.FLAT;
-        for (int i = 0; i < count; i++) {
-            Point to = at.plus(Point.polar(1 + 60 * random.nextDouble(), 7 * random.nextDouble()));
-            Pose after =
-                    switch (random.nextInt(4)) {
-                        case 0 -> pose;
-                        case 1 -> new Pose(30 * random.nextDouble() - 20, pose.turn());
-                        case 2 -> new Pose(pose.z(), 400 * random.nextDouble() - 200);
-                        default ->
-                                new Pose(
-                                        30 * random.nextDouble() - 20,
-                                        pose.turn() + 90 * random.nextDouble());
-                    };
-            boolean flat = pose.equals(Pose.FLAT) && after.equals(Pose.FLAT);
-            Rise rise = flat ? Rise.FLAT : new Rise(pose, after);
-            double feed = 200 + 9000 * random.nextDouble();
-            Origin origin = new Origin("c%d.1".formatted(1 + i / 5), 1 + i % 2, i % 5);
-            switch (random.nextInt(5)) {
-                case 0 -> items.add(new Item.Rapid(at, to, rise, origin));
-                case 1 -> {
-                    if (!rise.isLevel()) {
-                        items.add(new Item.Plunge(at, rise, feed, true, origin));
-                        pose = after;
-                    }
-                    continue;
-                }
-                case 2 -> {
-                    items.add(new Item.Event(EventKind.COMMENT, Map.of(), "here", origin));
-                    continue;
-                }
-                case 3 ->
-                        items.add(
-                                new Item.Feed(
-                                        new Arc(at, to, 0.2 + random.nextDouble()),
-                                        rise,
-                                        feed,
-                                        true,
-                                        origin));
-                default -> items.add(new Item.Feed(new Line(at, to), rise, feed, true, origin));
-            }
-            at = to;
-            pose = after;
-        }
-        return items;
-    }
-
     // ---- time
 
     @Property(tries = 60)
     void itAgreesWithWalkingAlongAFineGrid(@ForAll long seed) {
         List<Item.AtFeed> moves = new ArrayList<>();
-        for (Item item : random(new SplittableRandom(seed), 25)) {
+        for (Item item : DepthPrograms.random(new SplittableRandom(seed), 25, true)) {
             if (item instanceof Item.AtFeed move) {
                 moves.add(move);
             }
