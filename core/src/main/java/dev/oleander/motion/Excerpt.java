@@ -49,6 +49,7 @@ public record Excerpt(Program program, List<Integer> itemOf) {
         private final List<Item> items = new ArrayList<>();
         private final List<Integer> itemOf = new ArrayList<>();
         private Point at = Point.ORIGIN;
+        private Pose pose = Pose.FLAT;
         private boolean down;
         private final ModalState state = new ModalState();
 
@@ -141,16 +142,55 @@ public record Excerpt(Program program, List<Integer> itemOf) {
                 }
             }
             if (item instanceof Item.Rapid rapid) {
-                if (!rapid.to().equals(at)) {
-                    put(new Item.Rapid(at, rapid.to(), rapid.origin()), from);
-                    at = rapid.to();
-                }
+                travel(rapid, from);
             } else if (item instanceof Item.Event event) {
                 event(event, from);
             } else if (item instanceof Item.AtFeed feed) {
                 put(feed, from);
                 at = feed.end();
+                pose = feed.rise().to();
             }
+        }
+
+        /**
+         * From where the tool is now. What it was above in the whole program may be in its way
+         * here: it goes up first, then over, then down.
+         */
+        private void travel(Item.Rapid rapid, int from) {
+            Pose end = rapid.rise().to();
+            boolean asPlanned = at.equals(rapid.from()) && pose.equals(rapid.rise().from());
+            if (asPlanned) {
+                way(rapid.to(), end, rapid.origin(), from);
+                return;
+            }
+            double high = Math.max(pose.z(), Math.max(rapid.rise().from().z(), end.z()));
+            way(at, new Pose(high, rapid.rise().from().turn()), rapid.origin(), -1);
+            way(rapid.to(), new Pose(high, end.turn()), rapid.origin(), from);
+            way(rapid.to(), end, rapid.origin(), from);
+        }
+
+        private void way(Point to, Pose end, Origin origin, int from) {
+            if (to.equals(at) && end.equals(pose)) {
+                return;
+            }
+            Rise rise =
+                    pose.equals(Pose.FLAT) && end.equals(Pose.FLAT)
+                            ? Rise.FLAT
+                            : new Rise(pose, end);
+            put(new Item.Rapid(at, to, rise, origin), from);
+            at = to;
+            pose = end;
+        }
+
+        /** The greatest height that it travels at, with the turn there is now. */
+        private Pose highest() {
+            double z =
+                    items.stream()
+                            .filter(Item.Rapid.class::isInstance)
+                            .mapToDouble(i -> i.rise().to().z())
+                            .max()
+                            .orElse(0);
+            return new Pose(z, pose.turn());
         }
 
         private void event(Item.Event event, int from) {
@@ -186,7 +226,8 @@ public record Excerpt(Program program, List<Integer> itemOf) {
         private Excerpt ended(boolean home) {
             lift(Origin.FRAME);
             if (home && !at.equals(Point.ORIGIN)) {
-                put(new Item.Rapid(at, Point.ORIGIN, Origin.FRAME), -1);
+                way(at, highest(), Origin.FRAME, -1);
+                way(Point.ORIGIN, pose, Origin.FRAME, -1);
             }
             put(new Item.Event(EventKind.END, Map.of(), Origin.FRAME), -1);
             return new Excerpt(new Program(items), itemOf);

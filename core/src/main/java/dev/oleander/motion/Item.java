@@ -24,6 +24,11 @@ public sealed interface Item permits Item.Rapid, Item.AtFeed, Item.Event {
             this(from, to, Rise.FLAT, origin);
         }
 
+        @Override
+        public Rapid of(Origin other) {
+            return new Rapid(from, to, rise, other);
+        }
+
         /** mm; degrees when nothing but a rotary axis moves. */
         public double length() {
             double way = Math.hypot(from.distance(to), rise.z());
@@ -35,6 +40,9 @@ public sealed interface Item permits Item.Rapid, Item.AtFeed, Item.Event {
     default Rise rise() {
         return Rise.FLAT;
     }
+
+    /** The same, made for another stop. */
+    Item of(Origin other);
 
     /** A move at a programmed feed. */
     sealed interface AtFeed extends Item permits Feed, TwoPlane, Plunge {
@@ -71,6 +79,11 @@ public sealed interface Item permits Item.Rapid, Item.AtFeed, Item.Event {
         }
 
         @Override
+        public Feed of(Origin other) {
+            return new Feed(segment, rise, feed, on, other);
+        }
+
+        @Override
         public Point end() {
             return segment.end();
         }
@@ -97,6 +110,11 @@ public sealed interface Item permits Item.Rapid, Item.AtFeed, Item.Event {
             if (rise.isLevel()) {
                 throw new IllegalArgumentException("nothing moves at " + at);
             }
+        }
+
+        @Override
+        public Plunge of(Origin other) {
+            return new Plunge(at, rise, feed, on, other);
         }
 
         @Override
@@ -129,6 +147,11 @@ public sealed interface Item permits Item.Rapid, Item.AtFeed, Item.Event {
             if (lower.length() == 0 && upper.length() == 0) {
                 throw new IllegalArgumentException("neither guide moves at " + lower.from());
             }
+        }
+
+        @Override
+        public TwoPlane of(Origin other) {
+            return new TwoPlane(lower, upper, feed, on, other);
         }
 
         @Override
@@ -177,6 +200,11 @@ public sealed interface Item permits Item.Rapid, Item.AtFeed, Item.Event {
 
         public Event(EventKind kind, Map<String, Double> args, Origin origin) {
             this(kind, args, "", origin);
+        }
+
+        @Override
+        public Event of(Origin other) {
+            return new Event(kind, args, text, other);
         }
     }
 }

@@ -106,6 +106,9 @@ public record Timeline(
                 Segment segment = feed.segment();
                 return present ? segment.at(share(i, seconds)) : segment.end();
             }
+            if (item instanceof Item.Plunge plunge) {
+                return plunge.at();
+            }
             if (item instanceof Item.TwoPlane both) {
                 Item.Way way = both.lower();
                 double share = present ? share(i, seconds) : 1;
@@ -113,6 +116,19 @@ public record Timeline(
             }
         }
         return Point.ORIGIN;
+    }
+
+    /** Height and turn at a moment. */
+    public Pose poseAt(double seconds) {
+        int index = itemAt(seconds);
+        for (int i = index; i >= 0; i--) {
+            if (!(program.items().get(i) instanceof Item.Event)) {
+                Rise rise = program.items().get(i).rise();
+                boolean moves = i == index && profiles.get(i).length() > 0;
+                return moves ? rise.at(share(i, seconds)) : rise.to();
+            }
+        }
+        return Pose.FLAT;
     }
 
     private double share(int index, double seconds) {

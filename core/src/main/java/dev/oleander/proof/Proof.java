@@ -24,10 +24,7 @@ public record Proof(List<RuleRun> rules, List<Finding> findings, Timeline timeli
     /** Whether anything is cut or marked at all. */
     public boolean cuts() {
         return timeline.program().items().stream()
-                .anyMatch(
-                        i ->
-                                (i instanceof Item.Feed feed && feed.on())
-                                        || (i instanceof Item.TwoPlane both && both.on()));
+                .anyMatch(i -> i instanceof Item.AtFeed move && move.on());
     }
 
     public long count(Severity severity) {

@@ -4,12 +4,15 @@ import dev.oleander.geometry.Point;
 import dev.oleander.material.MaterialState;
 import dev.oleander.material.Rest;
 import dev.oleander.motion.Item;
+import dev.oleander.motion.Pose;
 import dev.oleander.motion.Profile;
 import dev.oleander.motion.Program;
+import dev.oleander.motion.Rise;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,7 +26,8 @@ import tools.jackson.databind.annotation.JsonSerialize;
  * @param step of the job that it belongs to
  * @param motion rows: kind, x, y, bulge, time at the end, index of the stop, entry speed, peak
  *     speed, exit speed, acceleration. Kinds: 0 rapid with the head up, 1 feed, 2 event, 3 rapid
- *     with the head down, 4 feed without the process
+ *     with the head down, 4 feed without the process. Where there are heights, then height and turn
+ *     at the end, mm and degrees
  * @param pieces that come free, in order: index of the stop, index of the motion that closes it, 1
  *     for a part and 0 for waste, what becomes of it: 1 it rests, 2 it can tip, 3 it falls
  * @param halts indexes of motions at which the program stops for people
@@ -87,6 +91,9 @@ public record Replay(
         List<double[]> rows = new ArrayList<>(timeline.program().size());
         Point at = Point.ORIGIN;
         boolean down = false;
+        Pose pose = Pose.FLAT;
+        boolean deep =
+                timeline.program().items().stream().anyMatch(item -> item.rise() != Rise.FLAT);
         for (int i = 0; i < timeline.program().size(); i++) {
             Item item = timeline.program().items().get(i);
             double bulge = 0;
@@ -102,7 +109,8 @@ public record Replay(
                 down = event.kind().isDownAfter(down);
             }
             Profile p = timeline.profiles().get(i);
-            rows.add(
+            pose = item instanceof Item.Event ? pose : item.rise().to();
+            double[] row =
                     new double[] {
                         kind,
                         SceneBuilder.rounded(at.x()),
@@ -114,9 +122,17 @@ public record Replay(
                         speed(p.peak()),
                         speed(p.exit()),
                         speed(p.acceleration())
-                    });
+                    };
+            rows.add(deep ? with(row, pose) : row);
         }
         return rows;
+    }
+
+    private static double[] with(double[] row, Pose pose) {
+        double[] deep = Arrays.copyOf(row, row.length + 2);
+        deep[row.length] = SceneBuilder.rounded(pose.z());
+        deep[row.length + 1] = SceneBuilder.rounded(pose.turn());
+        return deep;
     }
 
     private static double speed(double value) {

@@ -184,22 +184,8 @@ public class Resuming {
         for (int i = 0; i < back.program().size(); i++) {
             int planItem = itemOfLine.get(back.lineOfItem().get(i) - 1);
             Origin origin = planItem < 0 ? Origin.FRAME : planned.get(planItem).origin();
-            items.add(withOrigin(back.program().items().get(i), origin));
+            items.add(back.program().items().get(i).of(origin));
         }
         return new Program(items);
-    }
-
-    private static Item withOrigin(Item item, Origin origin) {
-        if (item instanceof Item.Rapid rapid) {
-            return new Item.Rapid(rapid.from(), rapid.to(), origin);
-        }
-        if (item instanceof Item.Feed feed) {
-            return new Item.Feed(feed.segment(), feed.feed(), feed.on(), origin);
-        }
-        if (item instanceof Item.TwoPlane both) {
-            return new Item.TwoPlane(both.lower(), both.upper(), both.feed(), both.on(), origin);
-        }
-        Item.Event event = (Item.Event) item;
-        return new Item.Event(event.kind(), event.args(), event.text(), origin);
     }
 }

@@ -214,7 +214,7 @@ class JourneyTest extends BrowserTest {
         browser.waitForStep(2);
         browser.set("#f-height", "8 in");
         browser.waitForStep(3);
-        assertThat(browser.text("#slip .problem")).contains("10 of 12 copies do not fit");
+        assertThat(browser.text("#slip .figures")).contains("12 of 12 on 6 sheets");
         assertThat(browser.text("#slip")).contains("203.2 mm");
         browser.set("#f-width", "wide");
         browser.until(b -> !b.all(".field-error").isEmpty());

@@ -3,6 +3,7 @@ package dev.oleander.web.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.web.job.StageView;
 import dev.oleander.web.job.store.Stage;
 import java.util.List;
@@ -107,10 +108,12 @@ class NewUserJourneyTest extends BrowserTest {
 
     @Test
     void aTickMeansThatNothingIsLeftToDo() {
-        long many = makeJob("cleat_backing_plate", "Too many", 400);
+        long many = makeJob("cleat_backing_plate", "Many", 400);
+        assertThat(jobs.view(many).stage(Stage.SHEET).isReady()).as("on many sheets").isTrue();
+        setSheet(many, BedValues.WIDTH, "100");
         StageView sheet = jobs.view(many).stage(Stage.SHEET);
         assertThat(sheet.isReady()).isFalse();
-        assertThat(sheet.sentence()).contains("of 400 placed");
-        assertThat(sheet.needs()).singleElement().asString().contains("do not fit on this sheet");
+        assertThat(sheet.sentence()).isEqualTo("no copy fits");
+        assertThat(sheet.needs()).singleElement().asString().startsWith("400 of 400 are missing.");
     }
 }

@@ -89,7 +89,9 @@ class RunsJourneyTest extends BrowserTest {
     void theLastSheetMayBeOnlyAsLargeAsWhatIsLeft() {
         long job = makeThreeSheets("Smaller stock");
         browser.openStage(job, "sheet");
+        int step = jobs.view(job).step();
         browser.click("label:has(#rest-around)");
+        browser.waitForStep(step + 1);
         browser.until(
                 b ->
                         b.script("return document.querySelector('#rest-around').checked")
