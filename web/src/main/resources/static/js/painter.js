@@ -47,7 +47,7 @@ export class Painter {
       } else {
         this.#sheet(scene);
       }
-      this.#axes(scene.stage === 'shape' ? scene.box : scene.stock);
+      this.#axes(scene.isDrawing ? scene.box : scene.stock);
     }
     this.screen();
     paintRulers(this.ctx, this.view, this.c);
@@ -72,14 +72,13 @@ export class Painter {
   }
 
   #sheet(scene) {
-    if (!scene.stock) {
+    if (scene.isDrawing) {
+      this.#kept(scene);
+      this.stroke(scene.drawnPath, this.c.rose, 1.4);
       return;
     }
     this.#stock(scene.stock);
-    this.world();
-    this.ctx.fillStyle = this.c.kept;
-    this.ctx.fill(scene.keptPath, 'evenodd');
-    this.stroke(scene.keptPath, this.c.leaf, 0.7);
+    this.#kept(scene);
     const replay = scene.stage === 'proof' || scene.stage === 'release';
     if (replay) {
       this.#slats(scene);
@@ -102,6 +101,13 @@ export class Painter {
     }
     this.ctx.globalAlpha = 1;
     this.#clamps(scene);
+  }
+
+  #kept(scene) {
+    this.world();
+    this.ctx.fillStyle = this.c.kept;
+    this.ctx.fill(scene.keptPath, 'evenodd');
+    this.stroke(scene.keptPath, this.c.leaf, 0.7);
   }
 
   #clamps(scene) {

@@ -10,7 +10,9 @@ export class Scene {
   constructor(data, stage, ownOf = () => null) {
     Object.assign(this, data, data.notes);
     this.stage = stage;
-    this.own = stage === 'shape' ? null : ownOf(this);
+    // while there is no plan the drawing is shown
+    this.isDrawing = stage === 'shape' || !this.stock;
+    this.own = this.isDrawing ? null : ownOf(this);
     this.hiddenLayers = new Set();
     this.stopById = new Map(this.stops.map((s) => [s.id, s]));
     this.featureById = new Map(this.features.map((f) => [f.id, f]));
@@ -25,6 +27,10 @@ export class Scene {
     this.keptPath = this.#kept();
     if (stage !== 'shape') {
       this.#plan();
+    }
+    if (stage !== 'shape' && this.isDrawing) {
+      this.drawnPath = new Path2D();
+      this.features.filter((f) => f.purpose === 'cut' || f.purpose === 'mark').forEach((f) => trace(this.drawnPath, f.d));
     }
   }
 
@@ -41,7 +47,7 @@ export class Scene {
       return path;
     });
     const all = new Path2D();
-    const places = this.stage === 'shape' ? [[1, 0, 0, 1, 0, 0, -1]] : this.placements;
+    const places = this.isDrawing ? [[1, 0, 0, 1, 0, 0, -1]] : this.placements;
     for (const [a, b, c, d, e, f, one] of places) {
       const there = one < 0 ? parts : [parts[one]];
       there.forEach((p) => all.addPath(p, new DOMMatrix([a, b, c, d, e, f])));
@@ -78,7 +84,7 @@ export class Scene {
 
   /** Boxes worth fitting, the first one first: what is cut, then the whole stock. */
   extents() {
-    if (this.stage === 'shape' || !this.stock) {
+    if (this.isDrawing) {
       return [this.box];
     }
     const cut = this.stops.filter((s) => s.box).map((s) => s.box).reduce(union, null);

@@ -25,6 +25,17 @@ public record Row(
         return new Row(work, ours, null, unit, null, limit, aim, met);
     }
 
+    /**
+     * The same on a machine that is so much slower than the one that its limit was set on; only
+     * times depend on that, and only those that are compared with nothing in the same run.
+     */
+    Row on(double slower) {
+        boolean time = unit.equals("s") || unit.equals("ms") || unit.equals("us");
+        return !time || other != null || atLeast == null
+                ? this
+                : below(work, ours, unit, atLeast * slower, aim == null ? null : aim * slower);
+    }
+
     /** A figure against that of another library; ratio as in twice as fast. */
     public static Row against(
             String work, double ours, double other, String unit, Double atLeast, Double aim) {

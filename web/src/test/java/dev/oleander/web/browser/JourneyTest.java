@@ -3,6 +3,7 @@ package dev.oleander.web.browser;
 import static dev.oleander.work.sheet.SheetCutting.SHEET;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.oleander.plan.bed.BedValues;
 import dev.oleander.web.api.ApiClient;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -222,6 +223,17 @@ class JourneyTest extends BrowserTest {
         browser.click("label:has(#stock-around)");
         browser.waitForStep(4);
         assertThat(browser.text("#slip .figures")).contains("12 of 12");
+    }
+
+    @Test
+    void withoutAPlanTheDrawingIsOnTheTable() {
+        long job = makeJob("cleat_backing_plate", "No plan", 2);
+        setSheet(job, BedValues.ROWS, "1.5");
+        for (String stage : List.of("cuts", "sheet", "proof", "release")) {
+            browser.openStage(job, stage);
+            assertThat(browser.pixels("--rose")).as(stage).isGreaterThan(300);
+            assertThat(browser.pixels("--kept")).as(stage).isGreaterThan(20_000);
+        }
     }
 
     @Test
