@@ -184,17 +184,7 @@ final class NaivePlans {
 
     private static Machine lifting(Machine m) {
         Habits h = m.habits();
-        return new Machine(
-                m.id(),
-                m.name(),
-                m.process(),
-                m.dialect(),
-                m.travel(),
-                m.motion(),
-                m.pathDeviation(),
-                m.hourlyRate(),
-                m.setUpMinutes(),
-                m.head(),
+        return m.with(
                 new Habits(
                         h.slatPitch(),
                         0,
@@ -202,10 +192,7 @@ final class NaivePlans {
                         h.scrapOn(),
                         h.heat(),
                         h.hold(),
-                        h.tabs()),
-                m.work(),
-                m.unit(),
-                m.axes());
+                        h.tabs()));
     }
 
     private static Run plan(

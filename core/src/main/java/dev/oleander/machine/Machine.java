@@ -41,6 +41,20 @@ public record Machine(
     }
 
     Machine of(MachineKind kind, MachineUnit itsUnit) {
+        return with(habits, kind.work(), itsUnit, axes);
+    }
+
+    /** The same worked with in another way. */
+    public Machine with(Habits others) {
+        return with(others, work, unit, axes);
+    }
+
+    /** The same with other axes besides X and Y. */
+    public Machine with(List<Axis> others) {
+        return with(habits, work, unit, others);
+    }
+
+    private Machine with(Habits habit, String itsWork, MachineUnit itsUnit, List<Axis> itsAxes) {
         return new Machine(
                 id,
                 name,
@@ -52,10 +66,10 @@ public record Machine(
                 hourlyRate,
                 setUpMinutes,
                 head,
-                habits,
-                kind.work(),
+                habit,
+                itsWork,
                 itsUnit,
-                axes);
+                itsAxes);
     }
 
     /** The axis of a name; empty when it has none. */

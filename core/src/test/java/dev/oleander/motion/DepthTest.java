@@ -26,27 +26,8 @@ class DepthTest {
 
     private static final Axis Z = new Axis(Axis.Name.Z, -60, 120, 6000, 1500, 2);
     private static final Axis ROTARY = new Axis(Axis.Name.ROTARY, -3600, 3600, 7200, 600, 5);
-    private static final Machine MACHINE = with(List.of(Z, ROTARY));
+    private static final Machine MACHINE = Samples.TEASEL.with(List.of(Z, ROTARY));
     private static final int STEPS = 3000;
-
-    private static Machine with(List<Axis> axes) {
-        Machine m = Samples.TEASEL;
-        return new Machine(
-                m.id(),
-                m.name(),
-                m.process(),
-                m.dialect(),
-                m.travel(),
-                m.motion(),
-                m.pathDeviation(),
-                m.hourlyRate(),
-                m.setUpMinutes(),
-                m.head(),
-                m.habits(),
-                m.work(),
-                m.unit(),
-                axes);
-    }
 
     private static double seconds(Item... items) {
         return new TimeModel(MACHINE).time(new Program(List.of(items))).total();
@@ -209,23 +190,7 @@ class DepthTest {
                 grid.add(new double[] {limit, move.length() / STEPS, acceleration(move, r)});
             }
         }
-        grid.add(new double[] {0, 0, 1});
-        double[] speed = grid.stream().mapToDouble(g -> g[0]).toArray();
-        for (int i = 1; i < speed.length; i++) {
-            speed[i] = Math.min(speed[i], reached(speed[i - 1], grid.get(i - 1)));
-        }
-        for (int i = speed.length - 2; i >= 0; i--) {
-            speed[i] = Math.min(speed[i], reached(speed[i + 1], grid.get(i)));
-        }
-        double seconds = 0;
-        for (int i = 0; i + 1 < speed.length; i++) {
-            seconds += 2 * grid.get(i)[1] / (speed[i] + speed[i + 1]);
-        }
-        return seconds;
-    }
-
-    private static double reached(double from, double[] cell) {
-        return Math.sqrt(from * from + 2 * cell[2] * cell[1]);
+        return GridWalk.seconds(grid);
     }
 
     private static double limit(Item.AtFeed move, double[] r) {

@@ -58,24 +58,7 @@ class TimeIntegrationTest {
                 grid.add(new double[] {limit, step, acceleration(feed.segment())});
             }
         }
-        grid.add(new double[] {0, 0, 1});
-        double[] speed = grid.stream().mapToDouble(g -> g[0]).toArray();
-        for (int i = 1; i < speed.length; i++) {
-            double[] before = grid.get(i - 1);
-            speed[i] = Math.min(speed[i], reached(speed[i - 1], before));
-        }
-        for (int i = speed.length - 2; i >= 0; i--) {
-            speed[i] = Math.min(speed[i], reached(speed[i + 1], grid.get(i)));
-        }
-        double seconds = 0;
-        for (int i = 0; i + 1 < speed.length; i++) {
-            seconds += 2 * grid.get(i)[1] / (speed[i] + speed[i + 1]);
-        }
-        return seconds;
-    }
-
-    private static double reached(double from, double[] cell) {
-        return Math.sqrt(from * from + 2 * cell[2] * cell[1]);
+        return GridWalk.seconds(grid);
     }
 
     private static double limit(Item.Feed feed) {
