@@ -1,41 +1,27 @@
 package dev.oleander.bench;
 
 import java.io.IOException;
-import java.net.CookieManager;
-import java.net.URLEncoder;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
-import java.net.http.HttpResponse;
-import java.net.http.HttpResponse.BodyHandlers;
-import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Somebody who looks at jobs and changes them, one request every two seconds. */
 final class LoadPerson implements Runnable {
 
-    private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
     private static final String[] STAGES = {"shape", "cuts", "sheet", "proof", "release"};
     private static final double BETWEEN = 2;
 
     /** Every edit sets something else: one that sets what is there already is no step. */
     private static final AtomicInteger EDITS = new AtomicInteger();
 
-    private final ServedApp app;
+    private final PageSession session;
     private final ServedJobs calls;
     private final Map<Long, AtomicInteger> edits;
     private final long[] jobs;
     private final LoadFigures figures;
     private final SplittableRandom random;
     private final double seconds;
-    private final HttpClient http =
-            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
-    private String token = "";
 
     /**
      * @param edits by job, how many were answered
@@ -47,7 +33,7 @@ final class LoadPerson implements Runnable {
             LoadFigures figures,
             long seed,
             double seconds) {
-        this.app = app;
+        this.session = new PageSession(app);
         this.calls = new ServedJobs(app);
         this.edits = edits;
         this.jobs = edits.keySet().stream().mapToLong(Long::longValue).toArray();
@@ -58,17 +44,7 @@ final class LoadPerson implements Runnable {
 
     /** Before the clock runs: hashing passwords is not what is measured. */
     void signIn() throws IOException, InterruptedException {
-        token = token(send(get("/sign-in")).body());
-        post("/sign-in", "username=mira&password=slipway-mira");
-        token = token(send(get("/")).body());
-    }
-
-    private static String token(String page) {
-        Matcher found = TOKEN.matcher(page);
-        if (!found.find()) {
-            throw new IllegalStateException("the page has no token");
-        }
-        return found.group(1);
+        session.signIn();
     }
 
     @Override
@@ -95,12 +71,12 @@ final class LoadPerson implements Runnable {
         long job = jobs[random.nextInt(jobs.length)];
         int what = random.nextInt(100);
         if (what < 20) {
-            timed("page: board", get("/"));
+            timed("page: board", session.get("/"));
         } else if (what < 50) {
             String stage = STAGES[random.nextInt(STAGES.length)];
-            timed("page: bench", get("/jobs/%d/%s".formatted(job, stage)));
+            timed("page: bench", session.get("/jobs/%d/%s".formatted(job, stage)));
         } else if (what < 60) {
-            timed("page: scene", get("/jobs/%d/scene".formatted(job)));
+            timed("page: scene", session.get("/jobs/%d/scene".formatted(job)));
         } else if (what < 85) {
             edit(job);
         } else if (what < 95) {
@@ -117,22 +93,19 @@ final class LoadPerson implements Runnable {
         String form =
                 sheet
                         ? "field=gap&value=" + (8 + next % 4000 / 1000.0)
-                        : "field=name&value=" + encoded("Plates " + next);
-        int status = timed("edit", form(path.formatted(job), form).header("HX-Request", "true"));
+                        : "field=name&value=" + PageSession.encoded("Plates " + next);
+        int status =
+                timed("edit", session.form(path.formatted(job), form).header("HX-Request", "true"));
         if (status == 200) {
             edits.get(job).incrementAndGet();
         }
-    }
-
-    private static String encoded(String value) {
-        return URLEncoder.encode(value, StandardCharsets.UTF_8);
     }
 
     private int timed(String kind, HttpRequest.Builder request) {
         long began = System.nanoTime();
         int status = 0;
         try {
-            status = send(request).statusCode();
+            status = session.send(request).statusCode();
         } catch (IOException lost) {
             // counted as no answer
         } catch (InterruptedException stopped) {
@@ -140,24 +113,5 @@ final class LoadPerson implements Runnable {
         }
         figures.add(kind, (System.nanoTime() - began) / 1e9, status);
         return status;
-    }
-
-    private HttpResponse<String> send(HttpRequest.Builder request)
-            throws IOException, InterruptedException {
-        return http.send(request.timeout(Duration.ofSeconds(60)).build(), BodyHandlers.ofString());
-    }
-
-    private void post(String path, String form) throws IOException, InterruptedException {
-        send(form(path, form));
-    }
-
-    private HttpRequest.Builder form(String path, String form) {
-        return HttpRequest.newBuilder(app.address(path))
-                .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(BodyPublishers.ofString(form + "&_csrf=" + encoded(token)));
-    }
-
-    private HttpRequest.Builder get(String path) {
-        return HttpRequest.newBuilder(app.address(path));
     }
 }

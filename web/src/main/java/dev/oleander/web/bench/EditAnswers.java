@@ -14,6 +14,7 @@ import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.StaleEditException;
 import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.load.Parts;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
@@ -127,7 +128,13 @@ class EditAnswers {
                         BenchController.stage(context.stage()),
                         BenchController.ids(context.stop()),
                         error);
-        bench.fill(context.model(), job.on(context.run()), shown, context.who());
+        JobView settled = job;
+        Parts.of(
+                "views",
+                () -> {
+                    bench.fill(context.model(), settled.on(context.run()), shown, context.who());
+                    return null;
+                });
         context.response()
                 .setHeader("HX-Trigger", "{\"sceneChanged\":{\"step\":%d}}".formatted(job.step()));
         return "bench/update";

@@ -16,6 +16,7 @@ import dev.oleander.web.job.source.Upload;
 import dev.oleander.web.job.store.Job;
 import dev.oleander.web.job.store.JobStep;
 import dev.oleander.web.job.store.JobStore;
+import dev.oleander.web.load.Parts;
 import dev.oleander.work.Work;
 import java.time.Duration;
 import java.util.List;
@@ -230,7 +231,7 @@ public class JobService {
     private JobView settled(JobStore.State state) {
         // the board wants the plan, whether or not its caller waits for it
         planning.known(wanted(state, computer.result(state.document())));
-        JobView view = view(state);
+        JobView view = Parts.of("plan", () -> view(state));
         Job.Summary summary = summaries.of(view.result(), view.stages());
         boolean shown =
                 summary.stage() == state.stage() && summary.nextAction().equals(state.nextAction());
@@ -275,14 +276,14 @@ public class JobService {
 
     private void append(long id, Integer seenStep, String label, Edit edit, SignedIn who) {
         for (int i = 0; i < MOST_TRIES; i++) {
-            JobStore.State state = seen(id, seenStep);
+            JobStore.State state = Parts.of("read", () -> seen(id, seenStep));
             JobDocument before = state.document();
-            JobDocument wished = edit.apply(computer.result(before));
+            JobDocument wished = Parts.of("edit", () -> edit.apply(computer.result(before)));
             if (wished.equals(before)) {
                 return;
             }
-            JobDocument after = orderCheck.checked(before, wished);
-            if (append(state, after, List.of(), label, who)) {
+            JobDocument after = Parts.of("check", () -> orderCheck.checked(before, wished));
+            if (Parts.of("write", () -> append(state, after, List.of(), label, who))) {
                 proposals.learn(before, after);
                 return;
             }
