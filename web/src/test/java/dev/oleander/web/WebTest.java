@@ -130,9 +130,9 @@ public abstract class WebTest {
                 person("mira"));
     }
 
-    /** Waits until something is seen, a minute at most. */
+    /** Waits until something is seen, three minutes at most: machines can be slow. */
     protected static void until(Supplier<Boolean> seen) throws InterruptedException {
-        long deadline = System.nanoTime() + Duration.ofMinutes(1).toNanos();
+        long deadline = System.nanoTime() + Duration.ofMinutes(3).toNanos();
         while (!seen.get()) {
             assertThat(System.nanoTime()).as("in time").isLessThan(deadline);
             Thread.sleep(50);

@@ -139,11 +139,14 @@ class FragmentsTest extends WebTest {
         String page = pages.get("/jobs/%d/cuts".formatted(many)).body();
         assertThat(count(page, "class=\"line-group\"")).isEqualTo(40);
         assertThat(count(page, "class=\"stop\"")).as("all are folded").isZero();
-        assertThat(page).contains("data-rows=\"/jobs/%d/groups?from=40\"".formatted(many));
+        assertThat(page)
+                .contains("data-rows=\"/jobs/%d/groups?from=40&amp;run=1\"".formatted(many));
         String rest = pages.fragment("/jobs/%d/groups?from=40".formatted(many)).body();
         assertThat(count(rest, "class=\"line-group\"")).isEqualTo(5);
         assertThat(rest)
-                .contains("id=\"group-44\"", "data-rows=\"/jobs/%d/groups/44\"".formatted(many));
+                .contains(
+                        "id=\"group-44\"",
+                        "data-rows=\"/jobs/%d/groups/44?run=1\"".formatted(many));
         assertThat(pages.fragment("/jobs/%d/groups?from=99".formatted(many)).body())
                 .doesNotContain("line-group");
         assertThat(pages.get("/jobs/%d/groups?from=-1".formatted(many)).statusCode())
