@@ -143,13 +143,13 @@ class LongPlansTest extends WebTest {
         return job;
     }
 
-    /** A plate with so many holes that its plan takes seconds. */
+    /** A plate with so many holes that its plan is stopped long before it is made. */
     private static byte[] manyHoles() {
         StringBuilder drawing = new StringBuilder("0\nSECTION\n2\nENTITIES\n");
         drawing.append(
                 "0\nLWPOLYLINE\n8\n0\n90\n4\n70\n1\n10\n0\n20\n0\n10\n2000\n20\n0\n10\n2000\n20\n1000\n10\n0\n20\n1000\n");
-        for (int x = 30; x < 1980; x += 30) {
-            for (int y = 30; y < 980; y += 30) {
+        for (int x = 30; x < 1980; x += 20) {
+            for (int y = 30; y < 980; y += 20) {
                 drawing.append("0\nCIRCLE\n8\n0\n10\n%d\n20\n%d\n40\n6\n".formatted(x, y));
             }
         }
