@@ -101,7 +101,12 @@ class CutsJourneyTest extends BrowserTest {
         new Select(browser.find("[name=kind]")).selectByValue("hole");
         browser.find("[name=below]").sendKeys("12");
         browser.click("[name=onNew]");
+        browser.script("document.body.dataset.before = 'kept'");
         browser.click(".rule-form button");
+        browser.until(
+                b ->
+                        b.script("return document.body.dataset.before ?? 'kept now'")
+                                .equals("kept now"));
         long next = makeJob("cleat_backing_plate", "After the recipe", 1);
         assertThat(stops(next).stream().filter(s -> s.overRun() == 0.7))
                 .extracting(Stop::name)
