@@ -1,5 +1,7 @@
 package dev.oleander.plan.bed;
 
+import dev.oleander.drawing.read.Part;
+import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.HeldEdge;
 import dev.oleander.plan.bed.SheetChoices.Anchor;
 import dev.oleander.plan.bed.SheetChoices.Grid;
@@ -8,6 +10,7 @@ import dev.oleander.plan.bed.SheetChoices.ZeroOf;
 import dev.oleander.quantity.Typed;
 import dev.oleander.value.Constants;
 import dev.oleander.value.Value;
+import dev.oleander.value.ValueException;
 import dev.oleander.value.Word;
 import java.util.List;
 import java.util.Locale;
@@ -163,6 +166,21 @@ public final class BedValues {
         return word.startsWith(PART)
                 ? Optional.of(ofPart(word.substring(PART.length())))
                 : Value.find(ALL, word);
+    }
+
+    /**
+     * Looks whether a value with a word can be set for a drawing.
+     *
+     * @throws ValueException when it is of a part that the drawing does not have
+     */
+    public static void requirePart(String word, Reading reading) {
+        List<String> known = reading.parts().stream().map(Part::id).toList();
+        String id = word.startsWith(PART) ? word.substring(PART.length()) : "";
+        if (word.startsWith(PART) && !known.contains(id)) {
+            throw new ValueException(
+                    "The drawing has no part \"%s\"; it has %s."
+                            .formatted(id, known.isEmpty() ? "none" : String.join(", ", known)));
+        }
     }
 
     /** How many of a part are wanted; where it is not set, as many as of the drawing. */

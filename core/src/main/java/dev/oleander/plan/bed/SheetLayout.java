@@ -65,8 +65,4 @@ public record SheetLayout(
                                                         .sum()))
                 .sum();
     }
-
-    public int left() {
-        return Math.max(0, asked - placements.size());
-    }
 }

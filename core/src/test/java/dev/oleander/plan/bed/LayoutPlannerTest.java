@@ -46,7 +46,7 @@ class LayoutPlannerTest {
     void countsWhatDoesNotFit() {
         SheetLayout layout = lay(SHEET, 30);
         assertThat(layout.placed()).isEqualTo(12);
-        assertThat(layout.left()).isEqualTo(18);
+        assertThat(layout.asked() - layout.placed()).isEqualTo(18);
         for (Placement placement : layout.placements()) {
             assertThat(layout.stock().contains(placed(placement))).isTrue();
         }

@@ -7,7 +7,6 @@ import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.document.Orders;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.result.JobResult;
-import dev.oleander.work.Work;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -70,16 +69,16 @@ final class SheetPatch {
         }
         JobDocument changed = before.document();
         for (Map.Entry<String, JsonNode> entry : body.properties()) {
-            changed = one(changed, before.kind(), entry.getKey(), entry.getValue());
+            changed = one(changed, before, entry.getKey(), entry.getValue());
         }
         return changed;
     }
 
     private static JobDocument one(
-            JobDocument document, Work<?, ?> kind, String name, JsonNode value) {
+            JobDocument document, JobResult before, String name, JsonNode value) {
         return switch (name) {
-            case "order" -> Orders.by(document, kind, text(name, value));
-            case "parts" -> document.withSheet(parts(document.sheet(), value));
+            case "order" -> Orders.by(document, before.kind(), text(name, value));
+            case "parts" -> document.withSheet(parts(document.sheet(), before, value));
             case "stock" -> document.withSheet(stock(document.sheet(), value));
             case "clamps" ->
                     document.withSheet(BedValues.KEEP_OUT.put(document.sheet(), clamps(value)));
@@ -99,7 +98,7 @@ final class SheetPatch {
         return field.put(sheet, text(name, value));
     }
 
-    private static SheetChoices parts(SheetChoices sheet, JsonNode parts) {
+    private static SheetChoices parts(SheetChoices sheet, JobResult before, JsonNode parts) {
         if (parts.isNull()) {
             return sheet.withParts(Map.of());
         }
@@ -109,9 +108,9 @@ final class SheetPatch {
         }
         SheetChoices changed = sheet;
         for (Map.Entry<String, JsonNode> entry : parts.properties()) {
-            changed =
-                    BedValues.ofPart(entry.getKey())
-                            .put(changed, text(entry.getKey(), entry.getValue()));
+            Value<SheetChoices> value = BedValues.ofPart(entry.getKey());
+            BedValues.requirePart(value.word(), before.reading());
+            changed = value.put(changed, text(entry.getKey(), entry.getValue()));
         }
         return changed;
     }

@@ -209,19 +209,15 @@ class EditController {
             @RequestParam String field,
             @RequestParam(defaultValue = "") String value) {
         Value<SheetChoices> wanted = known(BedValues.find(field), field);
-        return answers.answer(
+        return answers.edit(
                 context,
                 new EditError(field, value, ""),
-                () ->
-                        edit(
-                                context,
-                                wanted.name(),
-                                before ->
-                                        before.document()
-                                                .withSheet(
-                                                        wanted.put(
-                                                                before.document().sheet(),
-                                                                value))));
+                wanted.name(),
+                before -> {
+                    BedValues.requirePart(field, before.reading());
+                    return before.document()
+                            .withSheet(wanted.put(before.document().sheet(), value));
+                });
     }
 
     /** What is done with a layer, or with one chain of it. */

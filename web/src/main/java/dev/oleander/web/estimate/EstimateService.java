@@ -77,7 +77,7 @@ class EstimateService {
         try {
             JobResult result = computer.result(on(document, machine, quantity));
             planner.accept(result);
-            return estimator.cut(lot(result, result.demand().all()), sheets(result));
+            return estimator.cut(lot(result, Math.max(1, result.demand().all())), sheets(result));
         } catch (CutDataException | PlanException cannot) {
             return impossible(machine, cannot.getMessage());
         }

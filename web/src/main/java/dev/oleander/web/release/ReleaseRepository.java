@@ -2,7 +2,6 @@ package dev.oleander.web.release;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -24,10 +23,29 @@ public interface ReleaseRepository extends JpaRepository<Release, Long> {
     /** Those that were released together, in the order of the runs. */
     List<Release> findByJobIdAndRevisionOrderByRun(long jobId, String revision);
 
-    /** Numbers of the runs of which there are whole programs of a step. */
+    /** What has to be known of a whole program to tell whether it still is the job's. */
+    interface Whole {
+        Long getId();
+
+        int getRun();
+
+        String getRevision();
+
+        String getDialect();
+
+        int getDialectVersion();
+
+        String getInputs();
+    }
+
+    /** Whole programs of the step that was released last, the newest first. */
     @Query(
-            "select distinct r.run from Release r where r.jobId = :job and r.step = :step and not r.trial")
-    Set<Integer> runs(long job, int step);
+            "select r.id as id, r.run as run, r.revision as revision, r.dialect as dialect,"
+                    + " r.dialectVersion as dialectVersion, r.inputs as inputs from Release r"
+                    + " where r.jobId = :job and not r.trial and r.step = (select l.step from"
+                    + " Release l where l.id = (select max(n.id) from Release n where"
+                    + " n.jobId = :job and not n.trial)) order by r.id desc")
+    List<Whole> ofLatestStep(long job);
 
     /** A release by its seal only. */
     interface Hash {

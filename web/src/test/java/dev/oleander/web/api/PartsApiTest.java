@@ -77,6 +77,7 @@ class PartsApiTest extends WebTest {
                 "{'parts': {'p1': 100000}}|between 0 and 5000",
                 "{'parts': {'p1': 1.5}}|not a whole number",
                 "{'parts': {'p1': [1]}}|single value",
+                "{'parts': {'p9': 1}}|no part \"p9\"; it has p1, p2, p3.",
                 "{'rest': 'smaller'}|same or around"
             })
     void whatMakesNoSenseIsRefusedWithTheLimit(String body, String sentence) {

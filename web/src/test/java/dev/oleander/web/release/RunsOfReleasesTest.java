@@ -84,6 +84,27 @@ class RunsOfReleasesTest extends WebTest {
                 .hasMessageContaining("no sheet 2");
     }
 
+    /** A sheet whose program was written with other data or in another format is not released. */
+    @Test
+    void programsOfTheSameStepCountOnlyWhenTheyAreMadeOfTheSame() {
+        long job = makeThreeSheets("Other data");
+        Release first = release(job, 1);
+        release(job, 2);
+        assertThat(stage(job).isReady()).isTrue();
+        JdbcTemplate owner = owner();
+        owner.execute("alter table release disable trigger user");
+        String change = "update release set inputs = ? where id = ?";
+        try {
+            String other =
+                    first.inputs().replace("\"dataFingerprint\":\"", "\"dataFingerprint\":\"0");
+            owner.update(change, other, first.id());
+            assertThat(stage(job).sentence()).isEqualTo("revision B, not sheet 1");
+        } finally {
+            owner.update(change, first.inputs(), first.id());
+            owner.execute("alter table release enable trigger user");
+        }
+    }
+
     @Test
     void aTrialOfStopsOfTheLastSheetIsOfThatSheetOnly() {
         long job = makeThreeSheets("Trial");

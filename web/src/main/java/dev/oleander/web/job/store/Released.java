@@ -12,7 +12,7 @@ import java.util.Set;
  * @param fingerprint of the document it was made from
  * @param data fingerprint of the cutting data it was made with; empty when that was not kept
  * @param format name of the format that it was written in, with its version
- * @param runs numbers of the runs of which there is a program of the same step
+ * @param runs numbers of the runs of which there is a program of the same step, data and format
  */
 public record Released(
         String revision, String fingerprint, String data, String format, Set<Integer> runs) {
