@@ -89,6 +89,10 @@ final class EditsArea implements Area {
     private static void large(ServedJobs calls, PageSession session, List<Row> rows)
             throws IOException, InterruptedException {
         long job = calls.make(MANY, 1, 1);
+        // Larger than any sheet of the shop: the stock is cut round the parts.
+        Answers around = new Answers();
+        String size = "/jobs/%d/sheet/sheet-values".formatted(job);
+        around.add(session, edit(session, size, "field=stock&value=around"));
         List<String> stops = stops(calls, job);
         rows.addAll(
                 measured(
@@ -106,6 +110,9 @@ final class EditsArea implements Area {
         List<String> stops = new ArrayList<>();
         for (JsonNode stop : calls.read("/api/jobs/%d/run".formatted(job)).get("stops")) {
             stops.add(stop.get("id").asString());
+        }
+        if (stops.isEmpty()) {
+            throw new IllegalStateException("job %d has no stops".formatted(job));
         }
         return stops;
     }

@@ -47,9 +47,13 @@ public final class LayoutPlanner {
      * Copies of the drawing in rows and columns, or parts of it in rows.
      *
      * @param firstCopy number of the first one
-     * @throws PlanException when a size is not usable
+     * @throws PlanException when a size is not usable, or nothing is wanted
      */
     public SheetLayout lay(Reading reading, Demand demand, int firstCopy) {
+        if (demand.isEmpty()) {
+            throw new PlanException(
+                    "Nothing is asked for: the quantity of every part is 0. Set one of them under Copies on Sheet.");
+        }
         return demand.isWhole()
                 ? lay(reading.workBox(), demand.of(PartRef.WHOLE), firstCopy)
                 : parts(reading, demand, firstCopy);

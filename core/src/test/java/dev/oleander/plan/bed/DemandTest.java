@@ -1,6 +1,7 @@
 package dev.oleander.plan.bed;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.Drawn;
 import dev.oleander.drawing.read.Reading;
@@ -29,6 +30,16 @@ class DemandTest {
         assertThat(own.of(HOOK)).isEqualTo(12);
         assertThat(own.isWhole()).isFalse();
         assertThat(Demand.of(TWO_PARTS, 3, Map.of("p1", 0)).of().keySet()).containsExactly(HOOK);
+    }
+
+    @Test
+    void nothingAtAllIsRefusedInASentence() {
+        Demand none = Demand.of(TWO_PARTS, 3, Map.of("p1", 0, "p2", 0));
+        LayoutPlanner planner = new LayoutPlanner(SheetChoices.defaults(), 2);
+        assertThatThrownBy(() -> planner.lay(TWO_PARTS, none, 1))
+                .isInstanceOf(PlanException.class)
+                .hasMessage(
+                        "Nothing is asked for: the quantity of every part is 0. Set one of them under Copies on Sheet.");
     }
 
     @Test
