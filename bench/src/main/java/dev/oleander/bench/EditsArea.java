@@ -25,10 +25,13 @@ final class EditsArea implements Area {
     /** Eleven contours each. */
     private static final int MANY = 2000;
 
-    /** Not measured: their code is not compiled yet. */
-    private static final int WARM = 40;
+    /** Not measured: the server has just begun, and its code is not compiled yet. */
+    private static final int WARM = 200;
 
-    private static final int EDITS = 80;
+    /** The same of edits of another sort, or of another size. */
+    private static final int WARM_NEXT = 20;
+
+    private static final int EDITS = 100;
     private static final int LARGE_EDITS = 20;
 
     /** Seconds within which 95 of 100 edits of an ordinary job are answered. */
@@ -66,11 +69,14 @@ final class EditsArea implements Area {
         for (int i = 0; i < WARM; i++) {
             cold.add(session, overRun.apply(i));
         }
-        rows.addAll(measured(of + "over-run of one", session, overRun, EDITS, ORDINARY));
+        rows.addAll(
+                measured(of + "over-run of one", calls, job, session, overRun, EDITS, ORDINARY));
         String gap = "/jobs/%d/sheet/sheet-values".formatted(job);
         rows.addAll(
                 measured(
                         of + "gap between copies",
+                        calls,
+                        job,
                         session,
                         i -> edit(session, gap, "field=gap&value=" + (8 + i / 100.0)),
                         EDITS,
@@ -80,6 +86,8 @@ final class EditsArea implements Area {
         rows.addAll(
                 measured(
                         of + "rule of the order",
+                        calls,
+                        job,
                         session,
                         i -> edit(session, rule, "value=" + rules[i % rules.length]),
                         EDITS,
@@ -97,6 +105,8 @@ final class EditsArea implements Area {
         rows.addAll(
                 measured(
                         "edit of %d stops: over-run of one".formatted(stops.size()),
+                        calls,
+                        job,
                         session,
                         overRun(session, job, stops),
                         LARGE_EDITS,
@@ -134,14 +144,22 @@ final class EditsArea implements Area {
 
     private static List<Row> measured(
             String what,
+            ServedJobs calls,
+            long job,
             PageSession session,
             IntFunction<HttpRequest.Builder> edit,
             int count,
             double limit)
             throws IOException, InterruptedException {
+        Answers cold = new Answers();
+        for (int i = 0; i < WARM_NEXT; i++) {
+            cold.add(session, edit.apply(WARM + i));
+        }
         Answers answers = new Answers();
         for (int i = 0; i < count; i++) {
-            answers.add(session, edit.apply(WARM + i));
+            // A person looks at what came of it first.
+            calls.requirePlan(job);
+            answers.add(session, edit.apply(WARM + WARM_NEXT + i));
         }
         return answers.rows(what, limit);
     }

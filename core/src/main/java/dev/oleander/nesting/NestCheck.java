@@ -1,0 +1,299 @@
+package dev.oleander.nesting;
+
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Distances;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.RegionInside;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.geometry.offset.Offsetter;
+import dev.oleander.geometry.overlay.Overlay;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * Judges a nest by true lines and arcs. It shares no code with the search, so that a slip there is
+ * found here; nobody sees a nest that it refuses.
+ */
+public final class NestCheck {
+
+    /** mm by which a distance may fall short: no machine repeats so well. */
+    public static final double TOLERANCE = 1e-3;
+
+    /** mm2 of common material below which parts only touch. */
+    private static final double NOTHING = 1e-9;
+
+    private final NestTask task;
+    private final double gap;
+    private final double margin;
+    private final List<NestFault> faults = new ArrayList<>();
+
+    private NestCheck(NestTask task) {
+        this.task = task;
+        this.gap = task.rules().gap();
+        this.margin = task.rules().margin();
+    }
+
+    /** Every rule that is broken; empty: the nest is legal. */
+    public static List<NestFault> faults(NestTask task, List<NestedSheet> sheets) {
+        NestCheck check = new NestCheck(task);
+        for (int i = 0; i < sheets.size(); i++) {
+            check.sheet(i + 1, sheets.get(i));
+        }
+        check.stock(sheets);
+        check.quantities(sheets);
+        check.locked(sheets);
+        return List.copyOf(check.faults);
+    }
+
+    /** A part where it lies. */
+    private record Placed(String name, OrderLine line, Region region, SegmentIndex<Segment> edges) {
+
+        Point corner() {
+            return region.outer().segments().get(0).start();
+        }
+    }
+
+    private void fault(String rule, double value, double limit, String sentence, Object... words) {
+        faults.add(new NestFault(rule, String.format(Locale.ROOT, sentence, words), value, limit));
+    }
+
+    private void sheet(int number, NestedSheet sheet) {
+        SheetStock stock = task.sheet(sheet.stock());
+        List<Placed> placed = new ArrayList<>();
+        for (NestPlacement p : sheet.placements()) {
+            OrderLine line = task.line(p.line());
+            Region region = line.shape().transformed(p.transform());
+            String name =
+                    "%s on sheet %d at %.3f, %.3f"
+                            .formatted(line.id(), number, p.at().x(), p.at().y());
+            way(name, line, p, stock);
+            Placed part = new Placed(name, line, region, edges(region));
+            edge(part, stock);
+            placed.add(part);
+        }
+        pairs(placed);
+        if (!placed.isEmpty() && placed.stream().allMatch(p -> p.line().fill())) {
+            fault("fill", placed.size(), 0, "Sheet %d holds nothing but parts that fill.", number);
+        }
+    }
+
+    private static SegmentIndex<Segment> edges(Region region) {
+        return SegmentIndex.of(
+                region.contours().stream().flatMap(c -> c.segments().stream()).toList());
+    }
+
+    private void way(String name, OrderLine line, NestPlacement p, SheetStock stock) {
+        double turn = p.angle() - stock.grainOrNone();
+        if (!line.turns().allow(turn)) {
+            fault(
+                    "turn",
+                    p.angle(),
+                    line.turns().step(),
+                    "%s is turned by %.6f degrees.",
+                    name,
+                    p.angle());
+        }
+        if (p.mirrored() && !line.mirror()) {
+            fault("mirror", 1, 0, "%s lies on its other side.", name);
+        }
+    }
+
+    private void edge(Placed part, SheetStock stock) {
+        Region sheet = stock.region();
+        if (margin <= TOLERANCE) {
+            for (Region thin : Offsetter.round().offset(part.region(), -TOLERANCE / 2)) {
+                double out =
+                        Overlay.difference(List.of(thin), List.of(sheet)).stream()
+                                .mapToDouble(Region::area)
+                                .sum();
+                if (out > NOTHING) {
+                    fault(
+                            "edge",
+                            out,
+                            0,
+                            "%s reaches over the edge by %.6f mm2.",
+                            part.name(),
+                            out);
+                }
+            }
+            return;
+        }
+        double nearest = nearest(part, edges(sheet), sheet, margin);
+        if (nearest < margin - TOLERANCE) {
+            fault(
+                    "edge",
+                    nearest,
+                    margin,
+                    "%s comes within %.4f mm of the edge; %s are needed.",
+                    part.name(),
+                    nearest,
+                    margin);
+        } else if (!sheet.contains(part.corner()) || holds(part.region(), sheet.openings())) {
+            fault("edge", 0, margin, "%s does not lie on the sheet.", part.name());
+        }
+    }
+
+    private static boolean holds(Region region, List<Contour> holes) {
+        return holes.stream().anyMatch(h -> region.contains(h.segments().get(0).start()));
+    }
+
+    private void pairs(List<Placed> placed) {
+        SegmentIndex<Box> boxes =
+                SegmentIndex.ofBoxes(placed.stream().map(p -> p.region().box()).toList());
+        for (int i = 0; i < placed.size(); i++) {
+            for (int j : boxes.positions(placed.get(i).region().box().grown(gap))) {
+                if (j < i) {
+                    pair(placed.get(j), placed.get(i));
+                }
+            }
+        }
+    }
+
+    private void pair(Placed a, Placed b) {
+        if (gap <= TOLERANCE) {
+            touching(a, b);
+            return;
+        }
+        double nearest = nearest(a, b.edges(), b.region(), gap);
+        if (nearest < gap - TOLERANCE) {
+            fault(
+                    "gap",
+                    nearest,
+                    gap,
+                    "%s and %s come within %.4f mm; %s are needed.",
+                    a.name(),
+                    b.name(),
+                    nearest,
+                    gap);
+        } else if (within(a, b.region()) || within(b, a.region())) {
+            fault("overlap", 0, gap, "One of %s and %s lies in the other.", a.name(), b.name());
+        } else if (!task.rules().inOpenings() && (within(a, hull(b)) || within(b, hull(a)))) {
+            fault(
+                    "opening",
+                    0,
+                    0,
+                    "One of %s and %s lies in an opening of the other.",
+                    a.name(),
+                    b.name());
+        }
+    }
+
+    private void touching(Placed a, Placed b) {
+        Offsetter thin = Offsetter.round();
+        double both =
+                Overlay.intersection(
+                                thin.offset(a.region(), -TOLERANCE / 2),
+                                thin.offset(b.region(), -TOLERANCE / 2))
+                        .stream()
+                        .mapToDouble(Region::area)
+                        .sum();
+        if (both > NOTHING) {
+            fault("overlap", both, 0, "%s and %s overlap by %.6f mm2.", a.name(), b.name(), both);
+        }
+    }
+
+    private static Region hull(Placed part) {
+        return new Region(part.region().outer(), List.of());
+    }
+
+    private static boolean within(Placed part, Region region) {
+        return region.box().contains(part.corner())
+                && new RegionInside(region).contains(part.corner());
+    }
+
+    /** Least distance of edges, as far as it is less than a limit. */
+    private static double nearest(
+            Placed part, SegmentIndex<Segment> others, Region of, double limit) {
+        double nearest = limit;
+        Box box = of.box().grown(limit);
+        for (Segment edge : part.edges().touching(box)) {
+            for (Segment other : others.touching(edge.box().grown(nearest))) {
+                nearest = Math.min(nearest, Distances.between(edge, other).distance());
+            }
+        }
+        return nearest;
+    }
+
+    private void stock(List<NestedSheet> sheets) {
+        Map<String, Integer> used = new HashMap<>();
+        sheets.forEach(s -> used.merge(s.stock(), 1, Integer::sum));
+        for (SheetStock stock : task.stock()) {
+            int n = used.getOrDefault(stock.id(), 0);
+            if (stock.count().isPresent() && n > stock.count().get()) {
+                fault(
+                        "stock",
+                        n,
+                        stock.count().get(),
+                        "%d sheets of %s are used; there are %d.",
+                        n,
+                        stock.id(),
+                        stock.count().get());
+            }
+        }
+    }
+
+    private void quantities(List<NestedSheet> sheets) {
+        Map<String, Integer> placed = new HashMap<>();
+        for (NestedSheet sheet : sheets) {
+            sheet.placements().forEach(p -> placed.merge(p.line(), 1, Integer::sum));
+        }
+        for (OrderLine line : task.lines()) {
+            int n = placed.getOrDefault(line.id(), 0);
+            if (n > line.quantity()) {
+                fault(
+                        "quantity",
+                        n,
+                        line.quantity(),
+                        "%d of %s lie on sheets; %d are wanted.",
+                        n,
+                        line.id(),
+                        line.quantity());
+            } else if (n < line.quantity() && !line.fill()) {
+                passedOver(line, placed);
+            }
+        }
+    }
+
+    /** A part is missing while the same shape of less importance has found place. */
+    private void passedOver(OrderLine line, Map<String, Integer> placed) {
+        for (OrderLine other : task.lines()) {
+            boolean later = other.fill() || other.priority() > line.priority();
+            if (later && placed.getOrDefault(other.id(), 0) > 0 && line.mayReplace(other)) {
+                fault(
+                        "priority",
+                        other.priority(),
+                        line.priority(),
+                        "%s is missing while the same shape of %s, which may wait, lies on a sheet.",
+                        line.id(),
+                        other.id());
+            }
+        }
+    }
+
+    private void locked(List<NestedSheet> sheets) {
+        for (NestedSheet wanted : task.locked()) {
+            for (NestPlacement p : wanted.placements()) {
+                boolean there =
+                        sheets.stream()
+                                .filter(s -> s.stock().equals(wanted.stock()))
+                                .flatMap(s -> s.placements().stream())
+                                .anyMatch(q -> q.equals(p));
+                if (!there) {
+                    fault(
+                            "locked",
+                            0,
+                            0,
+                            "%s at %s was locked and does not lie there.",
+                            p.line(),
+                            p.at());
+                }
+            }
+        }
+    }
+}

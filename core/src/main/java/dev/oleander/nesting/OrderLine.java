@@ -1,0 +1,50 @@
+package dev.oleander.nesting;
+
+import dev.oleander.geometry.Region;
+import java.time.LocalDate;
+import java.util.Optional;
+
+/**
+ * Copies of one part that are asked for.
+ *
+ * @param id within the task
+ * @param job name of the job it is of
+ * @param shape the part about its own origin, mm
+ * @param priority from 1, which goes first
+ * @param due day on which it is needed
+ * @param fill only to use room that is left; opens no sheet
+ * @param mirror whether its other side may lie up
+ */
+public record OrderLine(
+        String id,
+        String job,
+        Region shape,
+        int quantity,
+        int priority,
+        Optional<LocalDate> due,
+        boolean fill,
+        AllowedTurns turns,
+        boolean mirror) {
+
+    /** Of one line; more are a mistake of typing. */
+    public static final int MOST = 5_000;
+
+    private static final int LAST_PRIORITY = 9;
+
+    public OrderLine {
+        if (quantity < 1 || quantity > MOST) {
+            throw new NestException(
+                    "%s: %d are asked for; a line holds 1 to %d.".formatted(id, quantity, MOST));
+        }
+        if (priority < 1 || priority > LAST_PRIORITY) {
+            throw new NestException(
+                    "%s: priority %d; priorities go from 1 to %d."
+                            .formatted(id, priority, LAST_PRIORITY));
+        }
+    }
+
+    /** Whether each of its parts may lie wherever one of another line of the same shape does. */
+    public boolean mayReplace(OrderLine other) {
+        return shape.equals(other.shape) && turns.include(other.turns) && (mirror || !other.mirror);
+    }
+}

@@ -1,0 +1,61 @@
+package dev.oleander.nesting.search;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.nesting.AllowedTurns;
+import dev.oleander.nesting.OrderLine;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.SplittableRandom;
+
+/** A line as the search sees it: its body, and the ways in which it may lie. */
+final class Kind {
+
+    final OrderLine line;
+    final Body body;
+
+    /** By grain of the sheet: every way with a step between turns; not for any turn. */
+    private final Map<Double, Turned[]> ways = new HashMap<>();
+
+    Kind(OrderLine line, Body body, Iterable<Double> grains) {
+        this.line = line;
+        this.body = body;
+        if (!line.turns().isAny()) {
+            grains.forEach(g -> ways.computeIfAbsent(g, this::waysAt));
+        }
+    }
+
+    private Turned[] waysAt(double grain) {
+        AllowedTurns turns = line.turns();
+        int sides = line.mirror() ? 2 : 1;
+        Turned[] all = new Turned[sides * turns.count()];
+        for (int i = 0; i < all.length; i++) {
+            double degrees = (grain + i / sides * turns.step()) % 360;
+            all[i] = new Turned(body, degrees, i % sides == 1);
+        }
+        return all;
+    }
+
+    boolean anyTurn() {
+        return line.turns().isAny();
+    }
+
+    /** Every way on a sheet with a grain. */
+    Turned[] ways(double grain) {
+        return ways.get(grain);
+    }
+
+    Turned randomWay(double grain, SplittableRandom random) {
+        if (anyTurn()) {
+            boolean mirrored = line.mirror() && random.nextBoolean();
+            return new Turned(body, random.nextDouble(360), mirrored);
+        }
+        Turned[] all = ways.get(grain);
+        return all[random.nextInt(all.length)];
+    }
+
+    /** The middle of the body, where a way lies at the origin. */
+    static Point middle(Turned way) {
+        Point m = way.body.middle;
+        return new Point(way.x(m.x(), m.y()), way.y(m.x(), m.y()));
+    }
+}

@@ -1,0 +1,63 @@
+package dev.oleander.nesting.search;
+
+import dev.oleander.nesting.Nest;
+import dev.oleander.nesting.NestBudget;
+import dev.oleander.nesting.NestProgress;
+import dev.oleander.nesting.NestScore;
+import dev.oleander.nesting.NestTask;
+import java.util.List;
+
+/** Finds nests: the front of this package. */
+public final class Nester {
+
+    private final Model model;
+    private final NestBudget budget;
+    private final NestProgress progress;
+
+    private Nester(NestTask task, NestBudget budget, NestProgress progress) {
+        this.model = new Model(task);
+        this.budget = budget;
+        this.progress = progress;
+    }
+
+    /**
+     * Looks for a nest until the budget is spent or the listener says stop.
+     *
+     * @return the best that was found; it keeps to all rules, but parts may be missing
+     * @throws dev.oleander.nesting.NestException when the task cannot be nested at all
+     */
+    public static Nest nest(NestTask task, NestBudget budget, NestProgress progress) {
+        return new Nester(task, budget, progress).run();
+    }
+
+    private Nest run() {
+        Meeting meeting = new Meeting(model, budget, this::told);
+        meeting.run();
+        Found best = meeting.best();
+        Nest nest = nest(best, meeting.rounds(), meeting.explored(), meeting.tests());
+        if (best == null || model.fill.isEmpty()) {
+            return nest;
+        }
+        Scene.Places filled = new Filler(model, best, budget.seed()).filled();
+        return new Nest(
+                model.sheets(filled, best.set()),
+                best.score(),
+                nest.rounds(),
+                nest.explored(),
+                nest.tests());
+    }
+
+    private boolean told(Found best, int rounds, int explored, long tests, double seconds) {
+        return progress.at(nest(best, rounds, explored, tests), seconds);
+    }
+
+    /** Without sheets when nothing was found. */
+    private Nest nest(Found best, int rounds, int explored, long tests) {
+        if (best == null) {
+            NestScore none = new NestScore(new double[Model.PRIORITIES], 0, 0);
+            return new Nest(List.of(), none, rounds, explored, tests);
+        }
+        return new Nest(
+                model.sheets(best.places(), best.set()), best.score(), rounds, explored, tests);
+    }
+}

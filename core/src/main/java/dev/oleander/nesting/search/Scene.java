@@ -1,0 +1,301 @@
+package dev.oleander.nesting.search;
+
+import java.util.Arrays;
+
+/**
+ * Items on rooms, with their overlaps and the weights of these. Rooms have a front that may stand
+ * before their end.
+ */
+final class Scene {
+
+    /** Room of what lies nowhere. */
+    static final int NONE = -1;
+
+    /** mm by which a body may stick out of its room: rounding. */
+    private static final double EDGE = 1e-9;
+
+    final Kind[] items;
+    final Room[] rooms;
+    final Turned[] way;
+    final double[] x;
+    final double[] y;
+    final int[] room;
+    final double[] frontX;
+    final double[] frontY;
+    final PairTest pairs;
+
+    /** Overlap of each pair of items, mm of a sort; of each item with its room's obstacles. */
+    private final double[] overlap;
+
+    private final double[] weight;
+    private final double[] fixedOverlap;
+    private final double[] fixedWeight;
+
+    /** Boxes of the bodies where they lie: low x, low y, high x, high y. */
+    private final double[] boxes;
+
+    private final BoxGrid grid;
+
+    /** Used again by each question. */
+    private final int[] near;
+
+    private final int[] fixedFrom;
+    private final int fixed;
+
+    Scene(Kind[] items, Room[] rooms, PairTest pairs) {
+        this.pairs = pairs;
+        this.items = items;
+        this.rooms = rooms;
+        int n = items.length;
+        this.way = new Turned[n];
+        this.x = new double[n];
+        this.y = new double[n];
+        this.room = new int[n];
+        Arrays.fill(room, NONE);
+        this.frontX = Arrays.stream(rooms).mapToDouble(r -> r.x1).toArray();
+        this.frontY = Arrays.stream(rooms).mapToDouble(r -> r.y1).toArray();
+        this.overlap = new double[n * n];
+        this.weight = new double[n * n];
+        this.boxes = new double[4 * n];
+        this.grid = new BoxGrid(rooms, n);
+        this.near = new int[n];
+        this.fixedFrom = new int[rooms.length];
+        int count = 0;
+        for (int r = 0; r < rooms.length; r++) {
+            fixedFrom[r] = count;
+            count += rooms[r].obstacles.size();
+        }
+        this.fixed = count;
+        this.fixedOverlap = new double[n * count];
+        this.fixedWeight = new double[n * count];
+        forgetWeights();
+    }
+
+    int size() {
+        return items.length;
+    }
+
+    void forgetWeights() {
+        Arrays.fill(weight, 1);
+        Arrays.fill(fixedWeight, 1);
+    }
+
+    /** Whether a body lies within the box of a room up to its front. */
+    boolean within(Turned body, double px, double py, int r) {
+        return body.minX + px >= rooms[r].x0 - EDGE
+                && body.minY + py >= rooms[r].y0 - EDGE
+                && body.maxX + px <= frontX[r] + EDGE
+                && body.maxY + py <= frontY[r] + EDGE;
+    }
+
+    /** Whether a body that lies this way has room at all. */
+    boolean fits(Turned body, int r) {
+        return body.width() <= frontX[r] - rooms[r].x0 + EDGE
+                && body.height() <= frontY[r] - rooms[r].y0 + EDGE;
+    }
+
+    /**
+     * Weighted overlap of an item if it lay somewhere else.
+     *
+     * @param enough no need to go on beyond this
+     */
+    double cost(int item, Turned body, double px, double py, int r, double enough) {
+        double lowX = body.minX + px;
+        double lowY = body.minY + py;
+        double highX = body.maxX + px;
+        double highY = body.maxY + py;
+        double sum = 0;
+        pairs.placeTried();
+        int n = items.length;
+        int count = grid.near(r, lowX, lowY, highX, highY, near);
+        for (int k = 0; k < count; k++) {
+            int j = near[k];
+            if (boxes[4 * j] < highX
+                    && boxes[4 * j + 2] > lowX
+                    && boxes[4 * j + 1] < highY
+                    && boxes[4 * j + 3] > lowY
+                    && j != item) {
+                double w = weight[item * n + j];
+                sum += w * pairs.overlap(body, way[j], px - x[j], py - y[j]);
+                if (sum > enough) {
+                    return sum;
+                }
+            }
+        }
+        Room of = rooms[r];
+        for (int k = 0; k < of.obstacles.size(); k++) {
+            double o =
+                    pairs.overlap(
+                            body, of.obstacles.get(k), px - of.obstacleX[k], py - of.obstacleY[k]);
+            if (o > 0) {
+                sum += fixedWeight[item * fixed + fixedFrom[r] + k] * o;
+                if (sum > enough) {
+                    return sum;
+                }
+            }
+        }
+        return sum;
+    }
+
+    /** Whether an item would lie free. */
+    boolean isFree(int item, Turned body, double px, double py, int r) {
+        return within(body, px, py, r) && cost(item, body, px, py, r, 0) == 0;
+    }
+
+    /** Lays an item down and finds its overlaps. */
+    void put(int item, Turned body, double px, double py, int r) {
+        clear(item);
+        if (room[item] != NONE) {
+            grid.mark(item, room[item], boxes, false);
+        }
+        way[item] = body;
+        x[item] = px;
+        y[item] = py;
+        room[item] = r;
+        if (r == NONE) {
+            return;
+        }
+        boxes[4 * item] = body.minX + px;
+        boxes[4 * item + 1] = body.minY + py;
+        boxes[4 * item + 2] = body.maxX + px;
+        boxes[4 * item + 3] = body.maxY + py;
+        int n = items.length;
+        int count =
+                grid.near(r, body.minX + px, body.minY + py, body.maxX + px, body.maxY + py, near);
+        grid.mark(item, r, boxes, true);
+        for (int k = 0; k < count; k++) {
+            int j = near[k];
+            if (j != item) {
+                double o = pairs.overlap(body, way[j], px - x[j], py - y[j]);
+                overlap[item * n + j] = o;
+                overlap[j * n + item] = o;
+            }
+        }
+        Room of = rooms[r];
+        for (int k = 0; k < of.obstacles.size(); k++) {
+            fixedOverlap[item * fixed + fixedFrom[r] + k] =
+                    pairs.overlap(
+                            body, of.obstacles.get(k), px - of.obstacleX[k], py - of.obstacleY[k]);
+        }
+    }
+
+    private void clear(int item) {
+        int n = items.length;
+        for (int j = 0; j < n; j++) {
+            overlap[item * n + j] = 0;
+            overlap[j * n + item] = 0;
+        }
+        Arrays.fill(fixedOverlap, item * fixed, (item + 1) * fixed, 0);
+    }
+
+    void take(int item) {
+        put(item, way[item], x[item], y[item], NONE);
+    }
+
+    /** Overlap of an item with everything, without weights. */
+    double overlap(int item) {
+        double sum = 0;
+        int n = items.length;
+        for (int j = 0; j < n; j++) {
+            sum += overlap[item * n + j];
+        }
+        for (int k = 0; k < fixed; k++) {
+            sum += fixedOverlap[item * fixed + k];
+        }
+        return sum;
+    }
+
+    double weightedOverlap(int item) {
+        double sum = 0;
+        int n = items.length;
+        for (int j = 0; j < n; j++) {
+            double o = overlap[item * n + j];
+            if (o > 0) {
+                sum += weight[item * n + j] * o;
+            }
+        }
+        for (int k = 0; k < fixed; k++) {
+            sum += fixedWeight[item * fixed + k] * fixedOverlap[item * fixed + k];
+        }
+        return sum;
+    }
+
+    /** Overlaps of all pairs. */
+    double total() {
+        double sum = 0;
+        int n = items.length;
+        for (int i = 0; i < n; i++) {
+            for (int j = 0; j < i; j++) {
+                sum += overlap[i * n + j];
+            }
+        }
+        for (double o : fixedOverlap) {
+            sum += o;
+        }
+        return sum;
+    }
+
+    /**
+     * Pairs that overlap count more from now on, the deeper the more; others slowly less (Umetani
+     * et al. 2009).
+     */
+    void raiseWeights(double least, double more, double decay) {
+        double most = 0;
+        for (double o : overlap) {
+            most = Math.max(most, o);
+        }
+        for (double o : fixedOverlap) {
+            most = Math.max(most, o);
+        }
+        raise(weight, overlap, most, least, more, decay);
+        raise(fixedWeight, fixedOverlap, most, least, more, decay);
+    }
+
+    private static void raise(
+            double[] weights,
+            double[] overlaps,
+            double most,
+            double least,
+            double more,
+            double decay) {
+        for (int i = 0; i < weights.length; i++) {
+            double o = overlaps[i];
+            if (o > 0) {
+                weights[i] *= least + more * o / most;
+            } else if (weights[i] > 1) {
+                weights[i] = Math.max(1, weights[i] * decay);
+            }
+        }
+    }
+
+    /** Where everything lies. */
+    record Places(
+            Turned[] way, double[] x, double[] y, int[] room, double[] frontX, double[] frontY) {
+
+        /** The same on the first few rooms, when nothing lies on the others. */
+        Places within(int rooms) {
+            return new Places(
+                    way, x, y, room, Arrays.copyOf(frontX, rooms), Arrays.copyOf(frontY, rooms));
+        }
+    }
+
+    Places places() {
+        return new Places(
+                way.clone(), x.clone(), y.clone(), room.clone(), frontX.clone(), frontY.clone());
+    }
+
+    /** Lays everything as it was once, fronts too. */
+    void restore(Places places) {
+        System.arraycopy(places.frontX, 0, frontX, 0, frontX.length);
+        System.arraycopy(places.frontY, 0, frontY, 0, frontY.length);
+        for (int i = 0; i < items.length; i++) {
+            if (room[i] != NONE) {
+                grid.mark(i, room[i], boxes, false);
+                room[i] = NONE;
+            }
+        }
+        for (int i = 0; i < items.length; i++) {
+            put(i, places.way[i], places.x[i], places.y[i], places.room[i]);
+        }
+    }
+}

@@ -1,0 +1,266 @@
+package dev.oleander.nesting.search;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+
+/**
+ * Shrinks the room of a nest: the front of the last sheet moves back, what sticks out is put back
+ * in, and everything is pushed apart again.
+ */
+final class Strip {
+
+    /** How far the front moves back at once while something new is looked for, of all length. */
+    private static final double EXPLORE = 0.01;
+
+    private static final double EXPLORE_LEAST = 0.002;
+    private static final double PRESS = 0.001;
+    private static final double PRESS_LEAST = 1e-5;
+
+    private static final Separation.Patience LONG =
+            new Separation.Patience(100, 3, new PlaceFinder.Samples(24, 16, 24));
+    private static final Separation.Patience SHORT =
+            new Separation.Patience(60, 2, new PlaceFinder.Samples(12, 12, 16));
+
+    /** Failed places that are kept to go on from. */
+    private static final int KEPT = 12;
+
+    private final Scene scene;
+    private final SheetSet set;
+    private final SplittableRandom random;
+    private final Separation separation;
+    private final List<Failed> failed = new ArrayList<>();
+    private Scene.Places best;
+    private double front;
+    private double rate = EXPLORE;
+    private double press = PRESS;
+    private int failures;
+
+    private record Failed(Scene.Places places, double overlap, double front) {}
+
+    /**
+     * @param scene with a nest without overlaps
+     */
+    Strip(Scene scene, SheetSet set, SplittableRandom random, Pulse pulse) {
+        this.scene = scene;
+        this.set = set;
+        this.random = random;
+        this.separation = new Separation(scene, random, pulse);
+        accept();
+    }
+
+    Scene scene() {
+        return scene;
+    }
+
+    SheetSet set() {
+        return set;
+    }
+
+    Scene.Places best() {
+        return best;
+    }
+
+    /** Whether nothing lies on the last sheet. */
+    boolean isSpent() {
+        return front <= origin();
+    }
+
+    int failures() {
+        return failures;
+    }
+
+    /** Begins anew from another nest. */
+    void take(Scene.Places places) {
+        scene.restore(places);
+        failures = 0;
+        failed.clear();
+        accept();
+    }
+
+    /** Length of all sheets as far as they may be used, mm. */
+    private double length() {
+        double area = set.area() - set.rooms().get(set.front()).area;
+        double across = across();
+        return area / across + front - origin();
+    }
+
+    private double across() {
+        Room room = set.rooms().get(set.front());
+        return set.alongX() ? room.height() : room.width();
+    }
+
+    private double origin() {
+        Room room = set.rooms().get(set.front());
+        return set.alongX() ? room.x0 : room.y0;
+    }
+
+    /** The front at the parts that reach farthest. */
+    private void accept() {
+        double reach = origin();
+        int r = set.front();
+        for (int i = 0; i < scene.size(); i++) {
+            if (scene.room[i] == r) {
+                double end =
+                        set.alongX()
+                                ? scene.way[i].maxX + scene.x[i]
+                                : scene.way[i].maxY + scene.y[i];
+                reach = Math.max(reach, end);
+            }
+        }
+        front = reach;
+        setFront(reach);
+        best = scene.places();
+    }
+
+    private void setFront(double to) {
+        double[] fronts = set.alongX() ? scene.frontX : scene.frontY;
+        fronts[set.front()] = to;
+    }
+
+    /**
+     * One step back with something new.
+     *
+     * @return whether a better nest was found
+     */
+    boolean explore() {
+        double target = front - rate * length();
+        begin(target);
+        double left = separation.run(LONG);
+        if (left == 0) {
+            accept();
+            failures = 0;
+            failed.clear();
+            rate = Math.min(EXPLORE, 1.5 * rate);
+            return true;
+        }
+        keep(new Failed(scene.places(), left, target));
+        failures++;
+        if (failures % 4 == 0) {
+            rate = Math.max(EXPLORE_LEAST, rate / 1.5);
+            failed.clear();
+        }
+        return false;
+    }
+
+    /** From the best, or from a failure that was near, shaken. */
+    private void begin(double target) {
+        if (failed.isEmpty()) {
+            scene.restore(best);
+            setFront(target);
+            bringIn();
+            if (failures > 0) {
+                swapLarge();
+            }
+            return;
+        }
+        // The better ones more often.
+        double pick = random.nextDouble() * random.nextDouble();
+        Failed from = failed.get((int) (pick * failed.size()));
+        scene.restore(from.places);
+        setFront(target);
+        bringIn();
+        swapLarge();
+    }
+
+    private void keep(Failed one) {
+        int at = 0;
+        while (at < failed.size() && failed.get(at).overlap < one.overlap) {
+            at++;
+        }
+        failed.add(at, one);
+        if (failed.size() > KEPT) {
+            failed.remove(KEPT);
+        }
+    }
+
+    /**
+     * One small step back, with little patience.
+     *
+     * @return whether a better nest was found
+     */
+    boolean press() {
+        scene.restore(best);
+        setFront(front - press * length());
+        bringIn();
+        if (separation.run(SHORT) == 0) {
+            accept();
+            return true;
+        }
+        press = Math.max(PRESS_LEAST, press / 1.5);
+        scene.restore(best);
+        return false;
+    }
+
+    private void bringIn() {
+        int r = set.front();
+        for (int i = 0; i < scene.size(); i++) {
+            if (scene.room[i] == r && !scene.within(scene.way[i], scene.x[i], scene.y[i], r)) {
+                Turned way = scene.way[i];
+                double x = Math.min(scene.x[i], scene.frontX[r] - way.maxX);
+                double y = Math.min(scene.y[i], scene.frontY[r] - way.maxY);
+                x = Math.max(x, scene.rooms[r].x0 - way.minX);
+                y = Math.max(y, scene.rooms[r].y0 - way.minY);
+                scene.put(i, way, x, y, r);
+            }
+        }
+    }
+
+    /** Two different large parts change places. */
+    private void swapLarge() {
+        int n = scene.size();
+        if (n < 2) {
+            return;
+        }
+        int first = large();
+        int second = large();
+        for (int tries = 0;
+                tries < 20 && scene.items[first].body == scene.items[second].body;
+                tries++) {
+            second = large();
+        }
+        Turned a = scene.way[first];
+        Turned b = scene.way[second];
+        double ax = scene.x[first] + (a.minX + a.maxX) / 2;
+        double ay = scene.y[first] + (a.minY + a.maxY) / 2;
+        double bx = scene.x[second] + (b.minX + b.maxX) / 2;
+        double by = scene.y[second] + (b.minY + b.maxY) / 2;
+        int ra = scene.room[first];
+        int rb = scene.room[second];
+        centre(first, bx, by, rb);
+        centre(second, ax, ay, ra);
+    }
+
+    /** One of those that make up most of the area: of several at random the largest. */
+    private int large() {
+        int best = random.nextInt(scene.size());
+        for (int k = 0; k < 2; k++) {
+            int other = random.nextInt(scene.size());
+            if (scene.items[other].body.hullArea > scene.items[best].body.hullArea) {
+                best = other;
+            }
+        }
+        return best;
+    }
+
+    private void centre(int item, double cx, double cy, int r) {
+        Turned way = scene.way[item];
+        double grain = scene.rooms[r].stock.grainOrNone();
+        if (scene.room[item] != r || !scene.fits(way, r)) {
+            way = fitting(item, r, grain);
+        }
+        double x = cx - (way.minX + way.maxX) / 2;
+        double y = cy - (way.minY + way.maxY) / 2;
+        x = Math.max(Math.min(x, scene.frontX[r] - way.maxX), scene.rooms[r].x0 - way.minX);
+        y = Math.max(Math.min(y, scene.frontY[r] - way.maxY), scene.rooms[r].y0 - way.minY);
+        scene.put(item, way, x, y, r);
+    }
+
+    private Turned fitting(int item, int r, double grain) {
+        Turned way = scene.items[item].randomWay(grain, random);
+        for (int t = 0; t < 30 && !scene.fits(way, r); t++) {
+            way = scene.items[item].randomWay(grain, random);
+        }
+        return way;
+    }
+}

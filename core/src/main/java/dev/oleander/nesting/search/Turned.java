@@ -1,0 +1,112 @@
+package dev.oleander.nesting.search;
+
+/** A body that is mirrored and turned; a place only shifts it. */
+final class Turned {
+
+    final Body body;
+    final double degrees;
+    final boolean mirrored;
+    final double[] xs;
+    final double[] ys;
+
+    /** Boxes of the groups of edges: low x, low y, high x, high y. */
+    final double[] boxes;
+
+    final double[] discX;
+    final double[] discY;
+    final double minX;
+    final double minY;
+    final double maxX;
+    final double maxY;
+    private final double cos;
+    private final double sin;
+    private final double side;
+
+    Turned(Body body, double degrees, boolean mirrored) {
+        this.body = body;
+        this.degrees = degrees;
+        this.mirrored = mirrored;
+        double quarters = degrees / 90;
+        if (quarters == Math.rint(quarters)) {
+            int q = Math.floorMod((int) Math.rint(quarters), 4);
+            this.cos = q == 0 ? 1 : q == 2 ? -1 : 0;
+            this.sin = q == 1 ? 1 : q == 3 ? -1 : 0;
+        } else {
+            double angle = StrictMath.toRadians(degrees);
+            this.cos = StrictMath.cos(angle);
+            this.sin = StrictMath.sin(angle);
+        }
+        this.side = mirrored ? -1 : 1;
+        int n = body.xs.length;
+        this.xs = new double[n];
+        this.ys = new double[n];
+        for (int i = 0; i < n; i++) {
+            xs[i] = x(body.xs[i], body.ys[i]);
+            ys[i] = y(body.xs[i], body.ys[i]);
+        }
+        int discs = body.discR.length;
+        this.discX = new double[discs];
+        this.discY = new double[discs];
+        for (int i = 0; i < discs; i++) {
+            discX[i] = x(body.discX[i], body.discY[i]);
+            discY[i] = y(body.discX[i], body.discY[i]);
+        }
+        this.boxes = new double[4 * body.groupFrom.length];
+        double inf = Double.POSITIVE_INFINITY;
+        double lowX = inf;
+        double lowY = inf;
+        double highX = -inf;
+        double highY = -inf;
+        for (int g = 0; g < body.groupFrom.length; g++) {
+            box(g);
+            lowX = Math.min(lowX, boxes[4 * g]);
+            lowY = Math.min(lowY, boxes[4 * g + 1]);
+            highX = Math.max(highX, boxes[4 * g + 2]);
+            highY = Math.max(highY, boxes[4 * g + 3]);
+        }
+        this.minX = lowX;
+        this.minY = lowY;
+        this.maxX = highX;
+        this.maxY = highY;
+    }
+
+    private void box(int g) {
+        double lowX = Double.POSITIVE_INFINITY;
+        double lowY = lowX;
+        double highX = -lowX;
+        double highY = -lowX;
+        for (int i = body.groupFrom[g]; i <= body.groupTo[g]; i++) {
+            lowX = Math.min(lowX, xs[i]);
+            lowY = Math.min(lowY, ys[i]);
+            highX = Math.max(highX, xs[i]);
+            highY = Math.max(highY, ys[i]);
+        }
+        boxes[4 * g] = lowX;
+        boxes[4 * g + 1] = lowY;
+        boxes[4 * g + 2] = highX;
+        boxes[4 * g + 3] = highY;
+    }
+
+    /** Where a point of the body comes to lie. */
+    double x(double x, double y) {
+        return cos * side * x - sin * y;
+    }
+
+    double y(double x, double y) {
+        return sin * side * x + cos * y;
+    }
+
+    /** Direction of an edge of the body as it lies now, rad; mirrored edges run the other way. */
+    double direction(double of) {
+        double flat = mirrored ? -of : of;
+        return flat + StrictMath.toRadians(degrees);
+    }
+
+    double width() {
+        return maxX - minX;
+    }
+
+    double height() {
+        return maxY - minY;
+    }
+}

@@ -1,0 +1,242 @@
+package dev.oleander.nesting.search;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.Transform;
+import dev.oleander.nesting.AllowedTurns;
+import dev.oleander.nesting.Nest;
+import dev.oleander.nesting.NestBudget;
+import dev.oleander.nesting.NestCheck;
+import dev.oleander.nesting.NestPlacement;
+import dev.oleander.nesting.NestProgress;
+import dev.oleander.nesting.NestRules;
+import dev.oleander.nesting.NestScore;
+import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestTasks;
+import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.OrderLine;
+import dev.oleander.nesting.SheetStock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Every nest is judged by {@link NestCheck}, which shares no code with the search. */
+class NesterTest {
+
+    private static Nest nest(NestTask task, int rounds) {
+        Nest nest =
+                Nester.nest(task, NestBudget.ofRounds(rounds, rounds - 1, 1), NestProgress.NONE);
+        assertThat(NestCheck.faults(task, nest.sheets())).isEmpty();
+        return nest;
+    }
+
+    private static int placed(Nest nest, String line) {
+        return (int)
+                nest.sheets().stream()
+                        .flatMap(s -> s.placements().stream())
+                        .filter(p -> p.line().equals(line))
+                        .count();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"gapjig20", "letters40", "grain40", "locked40", "remnants110"})
+    void aSampleIsNestedLegally(String name) {
+        Nest nest = nest(NestTasks.sample(name), 3);
+        assertThat(nest.score().isComplete()).isTrue();
+    }
+
+    @Test
+    void pairsThatFillRectanglesReachTheKnownLength() {
+        Nest nest = nest(NestTasks.sample("pairs20"), 4);
+        assertThat(nest.score().front() + 10).isLessThan(1160.246);
+    }
+
+    @Test
+    void partsInOpeningsOfPartsInOpenings() {
+        NestTask task = NestTasks.sample("openings6");
+        Nest nest = nest(task, 8);
+        assertThat(nest.score().isComplete()).isTrue();
+        assertThat(nest.sheets()).hasSize(1);
+    }
+
+    @Test
+    void moreThanThereIsRoomForGoesByPriority() {
+        NestTask task = NestTasks.sample("priority70");
+        Nest nest = nest(task, 6);
+        assertThat(nest.score().missing()[0]).isZero();
+        assertThat(nest.score().missing()[1]).isLessThan(423_192 - 200_000);
+    }
+
+    @Test
+    void aPartLargerThanEverySheetIsMissing() {
+        NestTask task =
+                NestTasks.task(
+                        List.of(
+                                NestTasks.line("small", NestTasks.rectangle(50, 50), 4, 1),
+                                NestTasks.line("large", NestTasks.rectangle(900, 50), 2, 1)),
+                        NestTasks.sheet(400, 200));
+        Nest nest = nest(task, 3);
+        assertThat(placed(nest, "small")).isEqualTo(4);
+        assertThat(placed(nest, "large")).isZero();
+        assertThat(nest.score().missing()[0]).isEqualTo(2 * 900 * 50.0);
+    }
+
+    @Test
+    void lockedPartsStayAndOthersKeepAway() {
+        NestTask task = NestTasks.sample("locked40");
+        Nest nest = nest(task, 2);
+        List<NestPlacement> all =
+                nest.sheets().stream().flatMap(s -> s.placements().stream()).toList();
+        for (NestedSheet sheet : task.locked()) {
+            assertThat(all).containsAll(sheet.placements());
+        }
+    }
+
+    @Test
+    void theSameNestOnAnyNumberOfThreads() {
+        NestTask task = NestTasks.sample("grain40");
+        NestBudget budget = NestBudget.ofRounds(4, 3, 7);
+        List<Nest> nests = new ArrayList<>();
+        for (int threads : new int[] {1, 2, 8}) {
+            nests.add(Nester.nest(task, budget.withThreads(threads), NestProgress.NONE));
+        }
+        assertThat(nests.get(1)).isEqualTo(nests.get(0));
+        assertThat(nests.get(2)).isEqualTo(nests.get(0));
+    }
+
+    @Test
+    void moreRoundsAreNeverWorse() {
+        NestTask task = NestTasks.sample("gapjig20");
+        NestScore before = null;
+        for (int rounds = 2; rounds <= 8; rounds += 3) {
+            NestScore score =
+                    Nester.nest(task, NestBudget.ofRounds(rounds, rounds, 3), NestProgress.NONE)
+                            .score();
+            assertThat(before != null && before.isBetterThan(score)).isFalse();
+            before = score;
+        }
+    }
+
+    @Test
+    void whatIsStoppedAtAnyRoundIsLegal() {
+        NestTask task = NestTasks.sample("boat60");
+        for (int stop = 1; stop <= 4; stop++) {
+            int last = stop;
+            int[] rounds = {0};
+            Nest nest =
+                    Nester.nest(
+                            task,
+                            NestBudget.ofSeconds(600, 2),
+                            (best, seconds) -> {
+                                assertThat(NestCheck.faults(task, best.sheets())).isEmpty();
+                                return ++rounds[0] < last;
+                            });
+            assertThat(nest.rounds()).isEqualTo(stop);
+            assertThat(NestCheck.faults(task, nest.sheets())).isEmpty();
+        }
+    }
+
+    @Test
+    void theTimeIsKept() {
+        long began = System.nanoTime();
+        Nester.nest(NestTasks.sample("boat60"), NestBudget.ofSeconds(1, 1), NestProgress.NONE);
+        assertThat((System.nanoTime() - began) / 1e9).isBetween(1.0, 6.0);
+    }
+
+    /** Far from the origin there are fewer digits after the point. */
+    @Test
+    void fourKilometresAwayItIsLegalToo() {
+        Point far = new Point(4e6, 4e6);
+        Region sheet = NestTasks.rectangle(600, 400).transformed(Transform.translation(far));
+        Region part = NestTasks.comb(3, 10, 60).transformed(Transform.translation(far));
+        SheetStock stock =
+                new SheetStock("far", sheet, Optional.of(2), 100, Optional.empty(), false);
+        NestTask task =
+                NestTasks.task(List.of(NestTasks.line("a", part, 12, AllowedTurns.ANY)), stock);
+        assertThat(nest(task, 3).score().isComplete()).isTrue();
+    }
+
+    @Property(tries = 25)
+    void randomTasksAreNestedLegally(@ForAll long seed) {
+        NestTask task = random(new SplittableRandom(seed));
+        Nest nest = nest(task, 2);
+        for (OrderLine line : task.lines()) {
+            assertThat(placed(nest, line.id())).isLessThanOrEqualTo(line.quantity());
+        }
+    }
+
+    private static NestTask random(SplittableRandom random) {
+        AllowedTurns[] turns = {
+            AllowedTurns.FIXED,
+            AllowedTurns.HALF,
+            AllowedTurns.QUARTER,
+            AllowedTurns.ANY,
+            new AllowedTurns(45)
+        };
+        List<OrderLine> lines = new ArrayList<>();
+        for (int i = 0; i < 1 + random.nextInt(5); i++) {
+            Region shape =
+                    switch (random.nextInt(4)) {
+                        case 0 -> NestTasks.star(random, 4, 60);
+                        case 1 -> NestTasks.comb(3, 8, 50);
+                        case 2 -> NestTasks.ring(70, 50);
+                        default -> NestTasks.rectangle(40, 25);
+                    };
+            lines.add(
+                    new OrderLine(
+                            "l" + i,
+                            "job",
+                            shape,
+                            1 + random.nextInt(6),
+                            1 + random.nextInt(3),
+                            Optional.empty(),
+                            i > 0 && random.nextInt(4) == 0,
+                            turns[random.nextInt(turns.length)],
+                            random.nextBoolean()));
+        }
+        Optional<Double> grain =
+                random.nextBoolean() ? Optional.of(90.0 * random.nextInt(2)) : Optional.empty();
+        SheetStock full =
+                new SheetStock(
+                        "full",
+                        NestTasks.rectangle(500, 300),
+                        random.nextBoolean() ? Optional.of(1) : Optional.empty(),
+                        100,
+                        grain,
+                        false);
+        Region outline =
+                NestTasks.polygon(
+                        List.of(
+                                new Point(0, 0),
+                                new Point(420, 0),
+                                new Point(420, 150),
+                                new Point(200, 280),
+                                new Point(0, 280)));
+        Region holed =
+                new Region(
+                        outline.outer(),
+                        List.of(
+                                dev.oleander.geometry.Contour.circle(new Point(250, 100), 30)
+                                        .turning(false)));
+        SheetStock remnant =
+                new SheetStock("R1", holed, Optional.of(1), 20, Optional.empty(), true);
+        double gap = random.nextInt(4) == 0 ? 0 : random.nextDouble(6);
+        NestRules rules =
+                new NestRules(
+                        gap,
+                        gap + random.nextDouble(6),
+                        random.nextBoolean(),
+                        random.nextBoolean()
+                                ? Optional.of(new NestRules.RemnantRule(100, 0.6))
+                                : Optional.empty());
+        return new NestTask(lines, List.of(full, remnant), rules, List.of());
+    }
+}
