@@ -25,11 +25,14 @@ final class EditsArea implements Area {
     /** Eleven contours each. */
     private static final int MANY = 2000;
 
-    /** Not measured: the server has just begun, and its code is not compiled yet. */
+    /**
+     * Edits of each sort before those that are measured: the server has just begun, and its code is
+     * not compiled yet.
+     */
     private static final int WARM = 200;
 
-    /** The same of edits of another sort, or of another size. */
-    private static final int WARM_NEXT = 20;
+    /** The same with a large sheet: most of the code is compiled by then. */
+    private static final int WARM_LARGE = 20;
 
     private static final int EDITS = 100;
     private static final int LARGE_EDITS = 20;
@@ -65,12 +68,16 @@ final class EditsArea implements Area {
         List<String> stops = stops(calls, job);
         String of = "edit of %d stops: ".formatted(stops.size());
         IntFunction<HttpRequest.Builder> overRun = overRun(session, job, stops);
-        Answers cold = new Answers();
-        for (int i = 0; i < WARM; i++) {
-            cold.add(session, overRun.apply(i));
-        }
         rows.addAll(
-                measured(of + "over-run of one", calls, job, session, overRun, EDITS, ORDINARY));
+                measured(
+                        of + "over-run of one",
+                        calls,
+                        job,
+                        session,
+                        overRun,
+                        WARM,
+                        EDITS,
+                        ORDINARY));
         String gap = "/jobs/%d/sheet/sheet-values".formatted(job);
         rows.addAll(
                 measured(
@@ -79,6 +86,7 @@ final class EditsArea implements Area {
                         job,
                         session,
                         i -> edit(session, gap, "field=gap&value=" + (8 + i / 100.0)),
+                        WARM,
                         EDITS,
                         ORDINARY));
         String rule = "/jobs/%d/cuts/order-rule".formatted(job);
@@ -90,6 +98,7 @@ final class EditsArea implements Area {
                         job,
                         session,
                         i -> edit(session, rule, "value=" + rules[i % rules.length]),
+                        WARM,
                         EDITS,
                         ORDINARY));
     }
@@ -109,6 +118,7 @@ final class EditsArea implements Area {
                         job,
                         session,
                         overRun(session, job, stops),
+                        WARM_LARGE,
                         LARGE_EDITS,
                         LARGE));
     }
@@ -148,18 +158,19 @@ final class EditsArea implements Area {
             long job,
             PageSession session,
             IntFunction<HttpRequest.Builder> edit,
+            int warm,
             int count,
             double limit)
             throws IOException, InterruptedException {
         Answers cold = new Answers();
-        for (int i = 0; i < WARM_NEXT; i++) {
-            cold.add(session, edit.apply(WARM + i));
+        for (int i = 0; i < warm; i++) {
+            cold.add(session, edit.apply(i));
         }
         Answers answers = new Answers();
         for (int i = 0; i < count; i++) {
             // A person looks at what came of it first.
             calls.requirePlan(job);
-            answers.add(session, edit.apply(WARM + WARM_NEXT + i));
+            answers.add(session, edit.apply(warm + i));
         }
         return answers.rows(what, limit);
     }

@@ -44,9 +44,14 @@ final class PairTest {
      * they are apart (overlap of discs after Imamichi, Yagiura, Nagamochi 2009).
      *
      * @param dx place of the first less place of the second
+     * @param enough deeper than this need not be told exactly
      */
+    double overlap(Turned a, Turned b, double dx, double dy, double enough) {
+        return overlaps(a, b, dx, dy) ? depth(a, b, dx, dy, enough) : 0;
+    }
+
     double overlap(Turned a, Turned b, double dx, double dy) {
-        return overlaps(a, b, dx, dy) ? depth(a, b, dx, dy) : 0;
+        return overlap(a, b, dx, dy, Double.POSITIVE_INFINITY);
     }
 
     boolean overlaps(Turned a, Turned b, double dx, double dy) {
@@ -236,14 +241,16 @@ final class PairTest {
     }
 
     /** How deep bodies overlap that do. */
-    static double depth(Turned a, Turned b, double dx, double dy) {
+    private static double depth(Turned a, Turned b, double dx, double dy, double enough) {
         Body first = a.body;
         Body second = b.body;
         double ease = EASE * Math.max(first.diameter, second.diameter);
         double reach = FAR * ease;
         double[] radii = second.discR;
+        double scale = Math.sqrt(first.hullRoot * second.hullRoot);
+        double most = enough / scale * (enough / scale);
         double sum = ease * ease;
-        for (int p = 0; p < first.discR.length; p++) {
+        for (int p = 0; p < first.discR.length && sum <= most; p++) {
             double x = a.discX[p] + dx;
             double y = a.discY[p] + dy;
             double rp = first.discR[p];
@@ -264,6 +271,6 @@ final class PairTest {
                 }
             }
         }
-        return Math.sqrt(sum) * Math.sqrt(first.hullRoot * second.hullRoot);
+        return scale * Math.sqrt(sum);
     }
 }

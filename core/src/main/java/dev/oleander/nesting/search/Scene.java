@@ -116,7 +116,8 @@ final class Scene {
                     && boxes[4 * j + 3] > lowY
                     && j != item) {
                 double w = weight[item * n + j];
-                sum += w * pairs.overlap(body, way[j], px - x[j], py - y[j]);
+                double most = (enough - sum) / w;
+                sum += w * pairs.overlap(body, way[j], px - x[j], py - y[j], most);
                 if (sum > enough) {
                     return sum;
                 }
@@ -124,11 +125,16 @@ final class Scene {
         }
         Room of = rooms[r];
         for (int k = 0; k < of.obstacles.size(); k++) {
+            double w = fixedWeight[item * fixed + fixedFrom[r] + k];
             double o =
                     pairs.overlap(
-                            body, of.obstacles.get(k), px - of.obstacleX[k], py - of.obstacleY[k]);
+                            body,
+                            of.obstacles.get(k),
+                            px - of.obstacleX[k],
+                            py - of.obstacleY[k],
+                            (enough - sum) / w);
             if (o > 0) {
-                sum += fixedWeight[item * fixed + fixedFrom[r] + k] * o;
+                sum += w * o;
                 if (sum > enough) {
                     return sum;
                 }

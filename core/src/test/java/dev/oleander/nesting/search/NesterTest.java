@@ -100,6 +100,72 @@ class NesterTest {
         }
     }
 
+    /** A sheet cut up by straight cuts right across, in parts of different sizes. */
+    @Test
+    void rectanglesThatFillASheetFillIt() {
+        List<OrderLine> lines = new ArrayList<>();
+        SplittableRandom random = new SplittableRandom(5);
+        cutUp(496 - 12, 396 - 12, random, lines);
+        NestTask task = NestTasks.task(lines, NestTasks.sheet(500, 400));
+        Nest nest = nest(task, 12);
+        assertThat(lines.size()).isBetween(8, 30);
+        assertThat(nest.score().isComplete()).isTrue();
+        assertThat(nest.sheets()).hasSize(1);
+    }
+
+    private static void cutUp(double w, double h, SplittableRandom random, List<OrderLine> to) {
+        if (Math.max(w, h) < 170) {
+            OrderLine line =
+                    NestTasks.line(
+                            "r" + to.size(), NestTasks.rectangle(w, h), 1, AllowedTurns.QUARTER);
+            to.add(line);
+            return;
+        }
+        boolean across = w >= h;
+        double length = across ? w : h;
+        double first = Math.rint(length * (0.35 + 0.3 * random.nextDouble()));
+        double rest = length - first - 4;
+        cutUp(across ? first : w, across ? h : first, random, to);
+        cutUp(across ? rest : w, across ? h : rest, random, to);
+    }
+
+    @Test
+    void fillingOpensNoSheetAndTakesNothingFromTheRest() {
+        OrderLine must = NestTasks.line("must", NestTasks.ring(90, 70), 3, 1);
+        OrderLine fill =
+                new OrderLine(
+                        "fill",
+                        "job",
+                        NestTasks.rectangle(20, 12),
+                        1000,
+                        9,
+                        Optional.empty(),
+                        true,
+                        AllowedTurns.ANY,
+                        false);
+        NestRules rules =
+                new NestRules(4, 8, true, Optional.of(new NestRules.RemnantRule(100, 0.7)));
+        SheetStock sheet = NestTasks.sheet(1000, 400);
+        NestTask alone = new NestTask(List.of(must), List.of(sheet), rules, List.of());
+        NestTask both = new NestTask(List.of(must, fill), List.of(sheet), rules, List.of());
+        Nest without = nest(alone, 3);
+        Nest with = nest(both, 3);
+        assertThat(with.sheets()).hasSize(without.sheets().size());
+        assertThat(with.score().cost()).isEqualTo(without.score().cost());
+        assertThat(placed(with, "fill")).isBetween(30, 999);
+        double front = with.score().front();
+        assertThat(with.sheets().get(0).placements())
+                .allMatch(
+                        p ->
+                                both.line(p.line())
+                                                .shape()
+                                                .transformed(p.transform())
+                                                .box()
+                                                .max()
+                                                .x()
+                                        <= front + 1e-3);
+    }
+
     @Test
     void theSameNestOnAnyNumberOfThreads() {
         NestTask task = NestTasks.sample("grain40");
