@@ -145,7 +145,7 @@ final class Construction {
 
     private Turned way(int item, int r, int t) {
         Kind kind = scene.items[item];
-        double grain = scene.rooms[r].stock.grainOrNone();
+        double grain = scene.rooms[r].grain;
         if (!kind.anyTurn()) {
             Turned[] ways = kind.ways(grain);
             return ways[t % ways.length];

@@ -9,14 +9,8 @@ import java.util.SplittableRandom;
  */
 final class PlaceFinder {
 
-    private static final int BEST = 3;
-
     /** Relative size of "near its place". */
     private static final double NEAR = 0.1;
-
-    private static final double FIRST_STEP = 0.05;
-    private static final double GROW = 1.1;
-    private static final double SHRINK = 0.5;
 
     /** Steps at which a descent ends, as shares of the least width. */
     private static final double COARSE = 0.01;
@@ -26,20 +20,14 @@ final class PlaceFinder {
     private final Scene scene;
     private final SplittableRandom random;
     private final int[] candidates;
-
-    /** The best few, the best one first. */
-    private final Turned[] ways = new Turned[BEST];
-
-    private final double[] xs = new double[BEST];
-    private final double[] ys = new double[BEST];
-    private final int[] rooms = new int[BEST];
-    private final double[] costs = new double[BEST];
-    private int found;
+    private final Shortlist found = new Shortlist();
+    private final Descent descent;
 
     PlaceFinder(Scene scene, SplittableRandom random) {
         this.scene = scene;
         this.random = random;
         this.candidates = new int[scene.size()];
+        this.descent = new Descent(scene, random);
     }
 
     /** How many samples of each sort. */
@@ -53,52 +41,36 @@ final class PlaceFinder {
     boolean improve(int item, Samples samples) {
         double before = scene.weightedOverlap(item);
         search(item, samples, before);
-        if (found == 0) {
+        for (int k = 0; k < found.size() && !found.isFree(); k++) {
+            descent.run(item, found, k, COARSE);
+        }
+        if (found.size() == 0) {
             return false;
         }
-        for (int k = 0; k < found && costs[0] > 0; k++) {
-            descend(item, k, COARSE);
-        }
-        int best = best();
-        if (costs[best] > 0) {
-            descend(item, best, FINE);
-        }
-        if (costs[best] >= before) {
+        int best = found.best();
+        descent.run(item, found, best, FINE);
+        if (found.cost[best] >= before) {
             return false;
         }
-        scene.put(item, ways[best], xs[best], ys[best], rooms[best]);
+        scene.put(item, found.way[best], found.x[best], found.y[best], found.room[best]);
         return true;
     }
 
-    private int best() {
-        int best = 0;
-        for (int k = 1; k < found; k++) {
-            if (costs[k] < costs[best]) {
-                best = k;
-            }
-        }
-        return best;
-    }
-
     private void search(int item, Samples samples, double before) {
-        found = 0;
+        found.clear();
         if (scene.room[item] != Scene.NONE
                 && scene.within(scene.way[item], scene.x[item], scene.y[item], scene.room[item])) {
-            keep(scene.way[item], scene.x[item], scene.y[item], scene.room[item], before);
+            found.add(scene.way[item], scene.x[item], scene.y[item], scene.room[item], before);
         }
-        for (int s = 0; s < samples.near && !isFree(); s++) {
+        for (int s = 0; s < samples.near && !found.isFree(); s++) {
             near(item);
         }
-        for (int s = 0; s < samples.corners && !isFree(); s++) {
+        for (int s = 0; s < samples.corners && !found.isFree(); s++) {
             corner(item);
         }
-        for (int s = 0; s < samples.over && !isFree(); s++) {
+        for (int s = 0; s < samples.over && !found.isFree(); s++) {
             anywhere(item);
         }
-    }
-
-    private boolean isFree() {
-        return found > 0 && costs[0] == 0;
     }
 
     /** A room by area, among all of them. */
@@ -138,7 +110,7 @@ final class PlaceFinder {
     }
 
     private double grain(int r) {
-        return scene.rooms[r].stock.grainOrNone();
+        return scene.rooms[r].grain;
     }
 
     private double between(double low, double high) {
@@ -180,13 +152,9 @@ final class PlaceFinder {
         if (!scene.fits(way, r)) {
             return;
         }
-        double cx = clamp(px, scene.rooms[r].x0 - way.minX, scene.frontX[r] - way.maxX);
-        double cy = clamp(py, scene.rooms[r].y0 - way.minY, scene.frontY[r] - way.maxY);
+        double cx = Scene.clamp(px, scene.rooms[r].x0 - way.minX, scene.frontX[r] - way.maxX);
+        double cy = Scene.clamp(py, scene.rooms[r].y0 - way.minY, scene.frontY[r] - way.maxY);
         look(item, way, cx, cy, r);
-    }
-
-    private static double clamp(double value, double low, double high) {
-        return Math.max(low, Math.min(high, value));
     }
 
     /** A corner of the item on a corner of another one, of an obstacle or of the room. */
@@ -297,106 +265,10 @@ final class PlaceFinder {
     }
 
     private void look(int item, Turned way, double px, double py, int r) {
-        double enough = found == BEST ? costs[BEST - 1] : Double.POSITIVE_INFINITY;
+        double enough = found.enough();
         double cost = scene.cost(item, way, px, py, r, enough);
         if (cost < enough) {
-            keep(way, px, py, r, cost);
+            found.add(way, px, py, r, cost);
         }
-    }
-
-    private void keep(Turned way, double px, double py, int r, double cost) {
-        int at = Math.min(found, BEST - 1);
-        while (at > 0 && costs[at - 1] > cost) {
-            ways[at] = ways[at - 1];
-            xs[at] = xs[at - 1];
-            ys[at] = ys[at - 1];
-            rooms[at] = rooms[at - 1];
-            costs[at] = costs[at - 1];
-            at--;
-        }
-        ways[at] = way;
-        xs[at] = px;
-        ys[at] = py;
-        rooms[at] = r;
-        costs[at] = cost;
-        found = Math.min(BEST, found + 1);
-    }
-
-    /** By coordinates: to both sides along one of them, longer steps while it gains. */
-    private void descend(int item, int k, double until) {
-        Kind kind = scene.items[item];
-        double width = kind.body.hullWidth;
-        double step = FIRST_STEP * width;
-        double turn = step / (kind.body.diameter / 2);
-        double limit = until * width;
-        boolean turns = kind.anyTurn();
-        while (step > limit && costs[k] > 0) {
-            if (turns && random.nextInt(3) == 0) {
-                turn *= turned(item, k, turn) ? GROW : SHRINK;
-                if (turn < until) {
-                    turns = false;
-                }
-            } else {
-                step *= shifted(item, k, step) ? GROW : SHRINK;
-            }
-        }
-    }
-
-    private boolean shifted(int item, int k, double step) {
-        double sx = 0;
-        double sy = 0;
-        switch (random.nextInt(4)) {
-            case 0 -> sx = step;
-            case 1 -> sy = step;
-            case 2 -> {
-                sx = step * Math.sqrt(0.5);
-                sy = sx;
-            }
-            default -> {
-                sx = step * Math.sqrt(0.5);
-                sy = -sx;
-            }
-        }
-        boolean gain = tried(item, k, ways[k], xs[k] + sx, ys[k] + sy);
-        return gain
-                | tried(
-                        item,
-                        k,
-                        ways[k],
-                        xs[k] - (gain ? 2 * sx : sx),
-                        ys[k] - (gain ? 2 * sy : sy));
-    }
-
-    private boolean turned(int item, int k, double turn) {
-        boolean gain = false;
-        double degrees = StrictMath.toDegrees(turn);
-        Turned now = ways[k];
-        double px = xs[k];
-        double py = ys[k];
-        var before = Kind.middle(now);
-        for (int side = -1; side <= 1; side += 2) {
-            Turned way = new Turned(now.body, now.degrees + side * degrees, now.mirrored);
-            var after = Kind.middle(way);
-            gain |= tried(item, k, way, px + before.x() - after.x(), py + before.y() - after.y());
-        }
-        return gain;
-    }
-
-    private boolean tried(int item, int k, Turned way, double px, double py) {
-        int r = rooms[k];
-        if (!scene.fits(way, r)) {
-            return false;
-        }
-        double cx = clamp(px, scene.rooms[r].x0 - way.minX, scene.frontX[r] - way.maxX);
-        double cy = clamp(py, scene.rooms[r].y0 - way.minY, scene.frontY[r] - way.maxY);
-        double cost = scene.cost(item, way, cx, cy, r, costs[k]);
-        if (cost < costs[k]) {
-            ways[k] = way;
-            xs[k] = cx;
-            ys[k] = cy;
-            costs[k] = cost;
-            return true;
-        }
-        return false;
     }
 }

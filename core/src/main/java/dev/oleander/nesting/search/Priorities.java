@@ -140,7 +140,7 @@ final class Priorities {
     private void bringIn(int item) {
         for (int t = 0; t < 100; t++) {
             int r = random.nextInt(scene.rooms.length);
-            Turned way = scene.items[item].randomWay(scene.rooms[r].stock.grainOrNone(), random);
+            Turned way = scene.items[item].randomWay(scene.rooms[r].grain, random);
             if (scene.fits(way, r)) {
                 double x = scene.rooms[r].x0 - way.minX;
                 double y = scene.rooms[r].y0 - way.minY;

@@ -14,6 +14,10 @@ import java.util.List;
 final class Room {
 
     final SheetStock stock;
+
+    /** Direction of its grain, degrees. */
+    final double grain;
+
     final double x0;
     final double y0;
     final double x1;
@@ -30,6 +34,7 @@ final class Room {
 
     private Room(SheetStock stock, Box box, List<Placed> obstacles, double area) {
         this.stock = stock;
+        this.grain = stock.grainOrNone();
         this.x0 = box.min().x();
         this.y0 = box.min().y();
         this.x1 = box.max().x();

@@ -143,6 +143,10 @@ final class Scene {
         return sum;
     }
 
+    static double clamp(double value, double low, double high) {
+        return Math.max(low, Math.min(high, value));
+    }
+
     /** Whether an item would lie free. */
     boolean isFree(int item, Turned body, double px, double py, int r) {
         return within(body, px, py, r) && cost(item, body, px, py, r, 0) == 0;

@@ -245,7 +245,7 @@ final class Strip {
 
     private void centre(int item, double cx, double cy, int r) {
         Turned way = scene.way[item];
-        double grain = scene.rooms[r].stock.grainOrNone();
+        double grain = scene.rooms[r].grain;
         if (scene.room[item] != r || !scene.fits(way, r)) {
             way = fitting(item, r, grain);
         }

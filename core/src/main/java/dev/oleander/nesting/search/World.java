@@ -320,7 +320,7 @@ final class World {
         for (int t = 0; t < 200; t++) {
             int r = t < 100 ? random.nextInt(scene.rooms.length) : front;
             Kind kind = scene.items[item];
-            Turned way = kind.randomWay(scene.rooms[r].stock.grainOrNone(), random);
+            Turned way = kind.randomWay(scene.rooms[r].grain, random);
             if (scene.fits(way, r)) {
                 double x = scene.rooms[r].x0 - way.minX;
                 double y = scene.rooms[r].y0 - way.minY;
