@@ -43,6 +43,9 @@ final class Body {
 
     final double[] ys;
 
+    /** The corners that bound it in every direction. */
+    final int[] hull;
+
     /** First corner of each group of edges, and one after its last edge. */
     final int[] groupFrom;
 
@@ -84,18 +87,19 @@ final class Body {
         this.groupTo = shape.to.stream().mapToInt(Integer::intValue).toArray();
         this.anchors = anchors;
         this.area = shape.area;
-        Contour hull = ConvexHull.of(shape.outers);
-        this.hullArea = hull.area();
+        this.hull = Bounding.corners(xs, ys);
+        Contour around = ConvexHull.of(shape.outers);
+        this.hullArea = around.area();
         this.hullRoot = Math.sqrt(hullArea);
-        this.hullWidth = SmallestWidth.of(hull);
-        this.diameter = diameter(hull.vertices());
+        this.hullWidth = SmallestWidth.of(around);
+        this.diameter = diameter(around.vertices());
         List<double[]> discs = Discs.within(shape.edges(), area);
         this.discX = column(discs, 0);
         this.discY = column(discs, 1);
         this.discR = column(discs, 2);
         this.middle = new Point(discX[0], discY[0]);
-        this.centre = hull.centroid();
-        this.reach = reach(hull.vertices(), centre);
+        this.centre = around.centroid();
+        this.reach = reach(around.vertices(), centre);
         this.hollows = shape.hollows();
     }
 

@@ -87,12 +87,14 @@ final class PairTest {
     }
 
     private static boolean edgesCross(Turned a, Turned b, double dx, double dy) {
+        Turned.Outline first = a.outline();
+        Turned.Outline second = b.outline();
         double lowX = Math.max(a.minX + dx, b.minX);
         double lowY = Math.max(a.minY + dy, b.minY);
         double highX = Math.min(a.maxX + dx, b.maxX);
         double highY = Math.min(a.maxY + dy, b.maxY);
-        double[] boxesA = a.boxes;
-        double[] boxesB = b.boxes;
+        double[] boxesA = first.boxes;
+        double[] boxesB = second.boxes;
         for (int g = 0; g < boxesA.length; g += 4) {
             double x0 = boxesA[g] + dx;
             double y0 = boxesA[g + 1] + dy;
@@ -115,19 +117,21 @@ final class PairTest {
     }
 
     private static boolean groupsCross(Turned a, int g, Turned b, int h, double dx, double dy) {
-        double[] bx = b.xs;
-        double[] by = b.ys;
+        Turned.Outline first = a.outline();
+        Turned.Outline second = b.outline();
+        double[] bx = second.xs;
+        double[] by = second.ys;
         int from = b.body.groupFrom[h];
         int to = b.body.groupTo[h];
-        double lowX = b.boxes[4 * h];
-        double lowY = b.boxes[4 * h + 1];
-        double highX = b.boxes[4 * h + 2];
-        double highY = b.boxes[4 * h + 3];
+        double lowX = second.boxes[4 * h];
+        double lowY = second.boxes[4 * h + 1];
+        double highX = second.boxes[4 * h + 2];
+        double highY = second.boxes[4 * h + 3];
         for (int i = a.body.groupFrom[g]; i < a.body.groupTo[g]; i++) {
-            double ax0 = a.xs[i] + dx;
-            double ay0 = a.ys[i] + dy;
-            double ax1 = a.xs[i + 1] + dx;
-            double ay1 = a.ys[i + 1] + dy;
+            double ax0 = first.xs[i] + dx;
+            double ay0 = first.ys[i] + dy;
+            double ax1 = first.xs[i + 1] + dx;
+            double ay1 = first.ys[i + 1] + dy;
             double minX = Math.min(ax0, ax1);
             double maxX = Math.max(ax0, ax1);
             double minY = Math.min(ay0, ay1);
@@ -178,7 +182,7 @@ final class PairTest {
                         && a.maxX + dx <= b.maxX
                         && a.minY + dy >= b.minY
                         && a.maxY + dy <= b.maxY;
-        if (aInB && holdsOfFirst(b, a.xs[0] + dx, a.ys[0] + dy)) {
+        if (aInB && holdsOfFirst(b, a.outline().xs[0] + dx, a.outline().ys[0] + dy)) {
             return true;
         }
         boolean bInA =
@@ -186,27 +190,28 @@ final class PairTest {
                         && b.maxX <= a.maxX + dx
                         && b.minY >= a.minY + dy
                         && b.maxY <= a.maxY + dy;
-        return bInA && holdsOfSecond(a, dx, dy, b.xs[0], b.ys[0]);
+        return bInA && holdsOfSecond(a, dx, dy, b.outline().xs[0], b.outline().ys[0]);
     }
 
     /** Whether a corner of the first body lies in the second. */
     private static boolean holdsOfFirst(Turned b, double x, double y) {
+        Turned.Outline of = b.outline();
         boolean inside = false;
         int groups = b.body.groupFrom.length;
         for (int g = 0; g < groups; g++) {
-            if (b.boxes[4 * g + 1] > y || b.boxes[4 * g + 3] < y || b.boxes[4 * g + 2] < x) {
+            if (of.boxes[4 * g + 1] > y || of.boxes[4 * g + 3] < y || of.boxes[4 * g + 2] < x) {
                 continue;
             }
             for (int i = b.body.groupFrom[g]; i < b.body.groupTo[g]; i++) {
-                boolean above0 = b.ys[i] > y;
-                boolean above1 = b.ys[i + 1] > y;
+                boolean above0 = of.ys[i] > y;
+                boolean above1 = of.ys[i + 1] > y;
                 if (above0 != above1) {
                     boolean left =
                             leftOfSecond(
-                                    b.xs[i + 1] - b.xs[i],
-                                    b.ys[i + 1] - b.ys[i],
-                                    x - b.xs[i],
-                                    y - b.ys[i]);
+                                    of.xs[i + 1] - of.xs[i],
+                                    of.ys[i + 1] - of.ys[i],
+                                    x - of.xs[i],
+                                    y - of.ys[i]);
                     inside ^= left == above1;
                 }
             }
@@ -216,19 +221,20 @@ final class PairTest {
 
     /** Whether a corner of the second body lies in the first. */
     private static boolean holdsOfSecond(Turned a, double dx, double dy, double x, double y) {
+        Turned.Outline of = a.outline();
         boolean inside = false;
         int groups = a.body.groupFrom.length;
         for (int g = 0; g < groups; g++) {
-            if (a.boxes[4 * g + 1] + dy > y
-                    || a.boxes[4 * g + 3] + dy < y
-                    || a.boxes[4 * g + 2] + dx < x) {
+            if (of.boxes[4 * g + 1] + dy > y
+                    || of.boxes[4 * g + 3] + dy < y
+                    || of.boxes[4 * g + 2] + dx < x) {
                 continue;
             }
             for (int i = a.body.groupFrom[g]; i < a.body.groupTo[g]; i++) {
-                double x0 = a.xs[i] + dx;
-                double y0 = a.ys[i] + dy;
-                double x1 = a.xs[i + 1] + dx;
-                double y1 = a.ys[i + 1] + dy;
+                double x0 = of.xs[i] + dx;
+                double y0 = of.ys[i] + dy;
+                double x1 = of.xs[i + 1] + dx;
+                double y1 = of.ys[i + 1] + dy;
                 boolean above0 = y0 >= y;
                 boolean above1 = y1 >= y;
                 if (above0 != above1) {

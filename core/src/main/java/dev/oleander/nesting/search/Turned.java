@@ -6,12 +6,6 @@ final class Turned {
     final Body body;
     final double degrees;
     final boolean mirrored;
-    final double[] xs;
-    final double[] ys;
-
-    /** Boxes of the groups of edges: low x, low y, high x, high y. */
-    final double[] boxes;
-
     final double[] discX;
     final double[] discY;
     final double minX;
@@ -21,6 +15,9 @@ final class Turned {
     private final double cos;
     private final double sin;
     private final double side;
+
+    /** Made when first asked for: most places are refused by discs alone. */
+    private Outline outline;
 
     Turned(Body body, double degrees, boolean mirrored) {
         this.body = body;
@@ -37,13 +34,6 @@ final class Turned {
             this.sin = StrictMath.sin(angle);
         }
         this.side = mirrored ? -1 : 1;
-        int n = body.xs.length;
-        this.xs = new double[n];
-        this.ys = new double[n];
-        for (int i = 0; i < n; i++) {
-            xs[i] = x(body.xs[i], body.ys[i]);
-            ys[i] = y(body.xs[i], body.ys[i]);
-        }
         int discs = body.discR.length;
         this.discX = new double[discs];
         this.discY = new double[discs];
@@ -51,18 +41,17 @@ final class Turned {
             discX[i] = x(body.discX[i], body.discY[i]);
             discY[i] = y(body.discX[i], body.discY[i]);
         }
-        this.boxes = new double[4 * body.groupFrom.length];
-        double inf = Double.POSITIVE_INFINITY;
-        double lowX = inf;
-        double lowY = inf;
-        double highX = -inf;
-        double highY = -inf;
-        for (int g = 0; g < body.groupFrom.length; g++) {
-            box(g);
-            lowX = Math.min(lowX, boxes[4 * g]);
-            lowY = Math.min(lowY, boxes[4 * g + 1]);
-            highX = Math.max(highX, boxes[4 * g + 2]);
-            highY = Math.max(highY, boxes[4 * g + 3]);
+        double lowX = Double.POSITIVE_INFINITY;
+        double lowY = lowX;
+        double highX = -lowX;
+        double highY = -lowX;
+        for (int i : body.hull) {
+            double x = x(body.xs[i], body.ys[i]);
+            double y = y(body.xs[i], body.ys[i]);
+            lowX = Math.min(lowX, x);
+            lowY = Math.min(lowY, y);
+            highX = Math.max(highX, x);
+            highY = Math.max(highY, y);
         }
         this.minX = lowX;
         this.minY = lowY;
@@ -70,21 +59,56 @@ final class Turned {
         this.maxY = highY;
     }
 
-    private void box(int g) {
-        double lowX = Double.POSITIVE_INFINITY;
-        double lowY = lowX;
-        double highX = -lowX;
-        double highY = -lowX;
-        for (int i = body.groupFrom[g]; i <= body.groupTo[g]; i++) {
-            lowX = Math.min(lowX, xs[i]);
-            lowY = Math.min(lowY, ys[i]);
-            highX = Math.max(highX, xs[i]);
-            highY = Math.max(highY, ys[i]);
+    /** Its corners; several threads may make the same one. */
+    Outline outline() {
+        Outline made = outline;
+        if (made == null) {
+            made = new Outline(this);
+            outline = made;
         }
-        boxes[4 * g] = lowX;
-        boxes[4 * g + 1] = lowY;
-        boxes[4 * g + 2] = highX;
-        boxes[4 * g + 3] = highY;
+        return made;
+    }
+
+    /** Corners of a turned body, and the boxes of its groups of edges. */
+    static final class Outline {
+
+        final double[] xs;
+        final double[] ys;
+
+        /** Low x, low y, high x, high y of each group. */
+        final double[] boxes;
+
+        Outline(Turned of) {
+            Body body = of.body;
+            int n = body.xs.length;
+            this.xs = new double[n];
+            this.ys = new double[n];
+            for (int i = 0; i < n; i++) {
+                xs[i] = of.x(body.xs[i], body.ys[i]);
+                ys[i] = of.y(body.xs[i], body.ys[i]);
+            }
+            this.boxes = new double[4 * body.groupFrom.length];
+            for (int g = 0; g < body.groupFrom.length; g++) {
+                box(g, body.groupFrom[g], body.groupTo[g]);
+            }
+        }
+
+        private void box(int g, int from, int to) {
+            double lowX = Double.POSITIVE_INFINITY;
+            double lowY = lowX;
+            double highX = -lowX;
+            double highY = -lowX;
+            for (int i = from; i <= to; i++) {
+                lowX = Math.min(lowX, xs[i]);
+                lowY = Math.min(lowY, ys[i]);
+                highX = Math.max(highX, xs[i]);
+                highY = Math.max(highY, ys[i]);
+            }
+            boxes[4 * g] = lowX;
+            boxes[4 * g + 1] = lowY;
+            boxes[4 * g + 2] = highX;
+            boxes[4 * g + 3] = highY;
+        }
     }
 
     /** Where a point of the body comes to lie. */

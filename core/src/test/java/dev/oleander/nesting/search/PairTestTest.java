@@ -37,7 +37,9 @@ class PairTestTest {
             if (i > from + 1 && body.xs[i] == body.xs[from] && body.ys[i] == body.ys[from]) {
                 Coordinate[] ring = new Coordinate[i - from + 1];
                 for (int k = 0; k < ring.length; k++) {
-                    ring[k] = new Coordinate(turned.xs[from + k], turned.ys[from + k]);
+                    ring[k] =
+                            new Coordinate(
+                                    turned.outline().xs[from + k], turned.outline().ys[from + k]);
                 }
                 rings.add(JTS.createLinearRing(ring));
                 from = i + 1;
@@ -90,10 +92,10 @@ class PairTestTest {
         double dx = (random.nextDouble() - 0.5) * (a.width() + b.width());
         double dy = (random.nextDouble() - 0.5) * (a.height() + b.height());
         if (random.nextBoolean()) {
-            int i = random.nextInt(a.xs.length);
-            int j = random.nextInt(b.xs.length);
-            dx = b.xs[j] - a.xs[i];
-            dy = random.nextBoolean() ? b.ys[j] - a.ys[i] : dy;
+            int i = random.nextInt(a.outline().xs.length);
+            int j = random.nextInt(b.outline().xs.length);
+            dx = b.outline().xs[j] - a.outline().xs[i];
+            dy = random.nextBoolean() ? b.outline().ys[j] - a.outline().ys[i] : dy;
         }
         boolean ours = pairs.overlaps(a, b, dx, dy);
         Geometry moved = AffineTransformation.translationInstance(dx, dy).transform(polygon(a));
