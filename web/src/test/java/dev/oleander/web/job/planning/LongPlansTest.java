@@ -164,7 +164,8 @@ class LongPlansTest extends WebTest {
         until(() -> states(job).contains("RUNNING"));
         first.close();
         Thread.sleep(500);
-        assertThat(states(job)).as("one still waits").containsExactly("RUNNING");
+        // Who came so late that all seemed to have left makes it wait and run again.
+        assertThat(states(job)).as("one still waits").hasSize(1).isSubsetOf("WAITING", "RUNNING");
         second.close();
         until(() -> states(job).isEmpty());
         until(
