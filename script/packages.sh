@@ -13,6 +13,7 @@ is_installed() {
     postgresql) pg_bin >/dev/null ;;
     chromium-driver) command -v chromedriver >/dev/null ;;
     haproxy) [ -x /usr/sbin/haproxy ] ;;
+    python3-shapely) /usr/bin/python3 -c 'import shapely' 2>/dev/null ;;
     *) command -v "$1" >/dev/null ;;
   esac
 }

@@ -3,6 +3,7 @@ package dev.oleander.nesting;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 
 /**
  * What is asked for, what there is, and what is kept to.
@@ -12,12 +13,12 @@ import java.util.Map;
 public record NestTask(
         List<OrderLine> lines, List<SheetStock> stock, NestRules rules, List<NestedSheet> locked) {
 
-    /** Of all lines that must be placed; more do not end in time. */
-    public static final int MOST_PARTS = 5_000;
+    /** Of all lines that must be placed: every pair of them is kept in memory. */
+    public static final int MOST_PARTS = 1_500;
 
     /**
-     * @throws NestException when ids appear twice, nothing is asked for, or more than {@link
-     *     #MOST_PARTS}
+     * @throws NestException when ids appear twice, nothing or more than {@link #MOST_PARTS} is
+     *     asked for, or what is locked is of no line or sheet
      */
     public NestTask {
         lines = List.copyOf(lines);
@@ -30,11 +31,38 @@ public record NestTask(
         }
         requireOnce(lines.stream().map(OrderLine::id).toList(), "line");
         requireOnce(stock.stream().map(SheetStock::id).toList(), "sheet");
+        requireLocked(locked, lines, stock);
         int parts = lines.stream().filter(l -> !l.fill()).mapToInt(OrderLine::quantity).sum();
         if (parts > MOST_PARTS) {
             throw new NestException(
                     "%d parts are asked for; one nest holds %d.".formatted(parts, MOST_PARTS));
         }
+    }
+
+    /** Locked parts are of lines and sheets that there are, and no more than are asked for. */
+    private static void requireLocked(
+            List<NestedSheet> locked, List<OrderLine> lines, List<SheetStock> stock) {
+        Map<String, Integer> placed = new HashMap<>();
+        for (NestedSheet sheet : locked) {
+            found(stock, s -> s.id().equals(sheet.stock()), "sheet", sheet.stock());
+            sheet.placements().forEach(p -> placed.merge(p.line(), 1, Integer::sum));
+        }
+        placed.forEach(
+                (id, n) -> {
+                    OrderLine line = found(lines, l -> l.id().equals(id), "line", id);
+                    if (n > line.quantity()) {
+                        throw new NestException(
+                                "%d parts of %s are locked; %d are asked for."
+                                        .formatted(n, id, line.quantity()));
+                    }
+                });
+    }
+
+    private static <T> T found(List<T> all, Predicate<T> wanted, String what, String id) {
+        return all.stream()
+                .filter(wanted)
+                .findFirst()
+                .orElseThrow(() -> new NestException("There is no %s %s.".formatted(what, id)));
     }
 
     private static void requireOnce(List<String> ids, String what) {
@@ -51,19 +79,13 @@ public record NestTask(
      * @throws NestException when there is none
      */
     public OrderLine line(String id) {
-        return lines.stream()
-                .filter(l -> l.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new NestException("There is no line " + id + "."));
+        return found(lines, l -> l.id().equals(id), "line", id);
     }
 
     /**
      * @throws NestException when there is none
      */
     public SheetStock sheet(String id) {
-        return stock.stream()
-                .filter(s -> s.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new NestException("There is no sheet " + id + "."));
+        return found(stock, s -> s.id().equals(id), "sheet", id);
     }
 }

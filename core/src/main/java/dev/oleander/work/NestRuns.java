@@ -54,7 +54,7 @@ public final class NestRuns {
     /**
      * Plans every sheet of a nest; equal ones once, with their number.
      *
-     * @param parts what each order line is of
+     * @param nested the sheets, and what each order line is of
      * @param sources the jobs, with what was decided there
      * @throws PlanException when a job is of another material or thickness than the sheets, or a
      *     sheet is no rectangle

@@ -81,7 +81,7 @@ final class Blocks {
         return parts * kind.body.area >= FULL * lie.width() * lie.height();
     }
 
-    /** Ways along the sheet, those that fill their box best first. */
+    /** Ways with an edge along the sheet. */
     private List<Turned> upright(Kind kind) {
         if (!kind.anyTurn()) {
             List<Turned> ways = new ArrayList<>();

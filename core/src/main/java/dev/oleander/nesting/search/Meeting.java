@@ -5,8 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
-import java.util.concurrent.BrokenBarrierException;
-import java.util.concurrent.CyclicBarrier;
+import java.util.concurrent.Phaser;
 import java.util.concurrent.Semaphore;
 
 /**
@@ -40,13 +39,13 @@ final class Meeting {
 
     private final NestBudget budget;
     private final Listener listener;
-    private final CyclicBarrier barrier;
+    private final Phaser phaser;
     private final Semaphore threads;
     private final List<World> worlds = new ArrayList<>();
     private final long[] next;
     private final boolean[] told;
     private final long began = System.nanoTime();
-    private volatile RuntimeException failure;
+    private volatile Throwable failure;
     private Found best;
     private int rounds;
     private int explored = -1;
@@ -55,7 +54,7 @@ final class Meeting {
     Meeting(Model model, NestBudget budget, Listener listener) {
         this.budget = budget;
         this.listener = listener;
-        this.barrier = new CyclicBarrier(budget.worlds(), this::meet);
+        this.phaser = phaser(budget.worlds());
         this.threads = new Semaphore(budget.threads(), true);
         this.next = new long[budget.worlds()];
         this.told = new boolean[budget.worlds()];
@@ -66,6 +65,32 @@ final class Meeting {
             worlds.add(new World(model, sets, blocks, w, root.split(), this));
             next[w] = ROUND;
         }
+    }
+
+    private Phaser phaser(int parties) {
+        return new Phaser(parties) {
+            @Override
+            protected boolean onAdvance(int phase, int left) {
+                if (left > 0) {
+                    meetOrEnd();
+                }
+                return left == 0;
+            }
+        };
+    }
+
+    /** What the listener throws ends the search for all. */
+    private void meetOrEnd() {
+        try {
+            meet();
+        } catch (RuntimeException | Error broken) {
+            fail(broken);
+            ended = true;
+        }
+    }
+
+    private synchronized void fail(Throwable broken) {
+        failure = failure == null ? broken : failure;
     }
 
     /** Carries all worlds until the time is over. */
@@ -80,8 +105,11 @@ final class Meeting {
         for (Thread thread : all) {
             join(thread);
         }
-        if (failure != null) {
-            throw failure;
+        if (failure instanceof Error error) {
+            throw error;
+        }
+        if (failure instanceof RuntimeException broken) {
+            throw broken;
         }
     }
 
@@ -103,13 +131,12 @@ final class Meeting {
         threads.acquireUninterruptibly();
         try {
             world.run();
-        } catch (RuntimeException broken) {
-            if (failure == null) {
-                failure = broken;
-            }
-            barrier.reset();
+        } catch (RuntimeException | Error broken) {
+            fail(broken);
         } finally {
             threads.release();
+            // The others go on to their next meeting without it, and end there.
+            phaser.arriveAndDeregister();
         }
     }
 
@@ -142,13 +169,8 @@ final class Meeting {
         }
         next[w] += ROUND;
         threads.release();
-        try {
-            barrier.await();
-        } catch (BrokenBarrierException | InterruptedException broken) {
-            throw new Pulse.Ended();
-        } finally {
-            threads.acquireUninterruptibly();
-        }
+        phaser.arriveAndAwaitAdvance();
+        threads.acquireUninterruptibly();
         if (ended) {
             throw new Pulse.Ended();
         }
@@ -177,6 +199,6 @@ final class Meeting {
             explored = rounds;
         }
         boolean goOn = listener.at(best, rounds, explored(), tests(), seconds);
-        ended = last || !goOn;
+        ended = last || !goOn || failure != null;
     }
 }

@@ -25,6 +25,9 @@ final class Model {
     /** Priorities from 1. */
     static final int PRIORITIES = 9;
 
+    /** Parts of all lines that fill which are tried: every pair is kept in memory. */
+    private static final int MOST_FILL = 1_500;
+
     final NestTask task;
 
     /** Parts that must be laid, one entry for each copy, in the order of construction. */
@@ -56,10 +59,12 @@ final class Model {
         task.locked().stream()
                 .flatMap(s -> s.placements().stream())
                 .forEach(p -> locked.merge(p.line(), 1, Integer::sum));
+        long fillLines = task.lines().stream().filter(OrderLine::fill).count();
         List<Kind> must = new ArrayList<>();
         List<Kind> may = new ArrayList<>();
         for (Kind kind : kinds.values()) {
             int left = kind.line.quantity() - locked.getOrDefault(kind.line.id(), 0);
+            left = kind.line.fill() ? Math.min(left, MOST_FILL / (int) fillLines) : left;
             for (int i = 0; i < left; i++) {
                 (kind.line.fill() ? may : must).add(kind);
             }

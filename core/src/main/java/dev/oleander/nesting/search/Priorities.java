@@ -138,27 +138,14 @@ final class Priorities {
     }
 
     private void bringIn(int item) {
-        for (int t = 0; t < 100; t++) {
-            int r = random.nextInt(scene.rooms.length);
-            Turned way = scene.items[item].randomWay(scene.rooms[r].grain, random);
-            if (scene.fits(way, r)) {
-                double x = scene.rooms[r].x0 - way.minX;
-                double y = scene.rooms[r].y0 - way.minY;
-                x += random.nextDouble() * Math.max(0, scene.frontX[r] - way.maxX - x);
-                y += random.nextDouble() * Math.max(0, scene.frontY[r] - way.maxY - y);
-                scene.put(item, way, x, y, r);
-                finder.improve(item, INSERT.samples());
-                return;
-            }
+        if (scene.putAnywhere(item, random)) {
+            finder.improve(item, INSERT.samples());
         }
     }
 
     /** Lays everything that still finds a free place. */
     private void fillUp() {
-        int[] rooms = new int[scene.rooms.length];
-        for (int r = 0; r < rooms.length; r++) {
-            rooms[r] = r;
-        }
+        int[] rooms = scene.allRooms();
         for (int i = 0; i < scene.size(); i++) {
             if (scene.room[i] == Scene.NONE) {
                 construction.lay(i, rooms);

@@ -1,6 +1,8 @@
 package dev.oleander.nesting.search;
 
 import java.util.Arrays;
+import java.util.SplittableRandom;
+import java.util.stream.IntStream;
 
 /**
  * Items on rooms, with their overlaps and the weights of these. Rooms have a front that may stand
@@ -10,6 +12,9 @@ final class Scene {
 
     /** Room of what lies nowhere. */
     static final int NONE = -1;
+
+    /** Ways and rooms that are tried for an item that may fit few of them. */
+    private static final int MOST_TRIES = 200;
 
     /** mm by which a body may stick out of its room: rounding. */
     private static final double EDGE = 1e-9;
@@ -141,6 +146,36 @@ final class Scene {
             }
         }
         return sum;
+    }
+
+    int[] allRooms() {
+        return IntStream.range(0, rooms.length).toArray();
+    }
+
+    /** Lays an item at a place, or as near as the room lets it. */
+    void putWithin(int item, Turned body, double px, double py, int r) {
+        double cx = clamp(px, rooms[r].x0 - body.minX, frontX[r] - body.maxX);
+        double cy = clamp(py, rooms[r].y0 - body.minY, frontY[r] - body.maxY);
+        put(item, body, cx, cy, r);
+    }
+
+    /**
+     * Lays an item somewhere, whatever lies there.
+     *
+     * @return whether some room is large enough for it
+     */
+    boolean putAnywhere(int item, SplittableRandom random) {
+        for (int t = 0; t < MOST_TRIES; t++) {
+            int r = random.nextInt(rooms.length);
+            Turned body = items[item].randomWay(rooms[r].grain, random);
+            if (fits(body, r)) {
+                double px = rooms[r].x0 + random.nextDouble() * rooms[r].width() - body.minX;
+                double py = rooms[r].y0 + random.nextDouble() * rooms[r].height() - body.minY;
+                putWithin(item, body, px, py, r);
+                return true;
+            }
+        }
+        return false;
     }
 
     static double clamp(double value, double low, double high) {

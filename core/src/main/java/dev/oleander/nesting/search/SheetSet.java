@@ -29,10 +29,27 @@ record SheetSet(List<Room> rooms, List<List<NestPlacement>> lockedOf, double are
         return rooms.size() - 1;
     }
 
+    Room last() {
+        return rooms.get(front());
+    }
+
+    /** Where the front would stand if nothing lay on the last sheet, mm. */
+    double origin() {
+        return alongX() ? last().x0 : last().y0;
+    }
+
+    /** How far the front can move, mm. */
+    double length() {
+        return alongX() ? last().width() : last().height();
+    }
+
+    double across() {
+        return alongX() ? last().height() : last().width();
+    }
+
     /** Whether the front moves along x: parts are packed along the longer side. */
     boolean alongX() {
-        Room room = rooms.get(front());
-        return room.width() >= room.height();
+        return last().width() >= last().height();
     }
 
     /**

@@ -48,10 +48,6 @@ final class Skyline {
     private record Result(
             double lastArea, double front, int[] room, int[] lie, double[] along, double[] across) {
 
-        double value() {
-            return lastArea;
-        }
-
         boolean isWorseThan(Result other) {
             return lastArea != other.lastArea ? lastArea > other.lastArea : front > other.front;
         }
@@ -112,7 +108,8 @@ final class Skyline {
             work.done(WORK * order.length);
             // Great leaps at the beginning of a cycle, none at its end.
             double leap = LEAP * area * (1 - (double) (tried++ % CYCLE) / CYCLE);
-            if (next.isWorseThan(now) && next.value() > now.value() + leap * random.nextDouble()) {
+            if (next.isWorseThan(now)
+                    && next.lastArea > now.lastArea + leap * random.nextDouble()) {
                 order = before;
                 continue;
             }

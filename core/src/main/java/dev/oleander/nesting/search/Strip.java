@@ -36,7 +36,7 @@ final class Strip {
     private double press = PRESS;
     private int failures;
 
-    private record Failed(Scene.Places places, double overlap, double front) {}
+    private record Failed(Scene.Places places, double overlap) {}
 
     /**
      * @param scene with a nest without overlaps
@@ -63,7 +63,7 @@ final class Strip {
 
     /** Whether nothing lies on the last sheet. */
     boolean isSpent() {
-        return front <= origin();
+        return front <= set.origin();
     }
 
     int failures() {
@@ -80,24 +80,12 @@ final class Strip {
 
     /** Length of all sheets as far as they may be used, mm. */
     private double length() {
-        double area = set.area() - set.rooms().get(set.front()).area;
-        double across = across();
-        return area / across + front - origin();
-    }
-
-    private double across() {
-        Room room = set.rooms().get(set.front());
-        return set.alongX() ? room.height() : room.width();
-    }
-
-    private double origin() {
-        Room room = set.rooms().get(set.front());
-        return set.alongX() ? room.x0 : room.y0;
+        return (set.area() - set.last().area) / set.across() + front - set.origin();
     }
 
     /** The front at the parts that reach farthest. */
     private void accept() {
-        double reach = origin();
+        double reach = set.origin();
         int r = set.front();
         for (int i = 0; i < scene.size(); i++) {
             if (scene.room[i] == r) {
@@ -134,7 +122,7 @@ final class Strip {
             rate = Math.min(EXPLORE, 1.5 * rate);
             return true;
         }
-        keep(new Failed(scene.places(), left, target));
+        keep(new Failed(scene.places(), left));
         failures++;
         if (failures % 4 == 0) {
             rate = Math.max(EXPLORE_LEAST, rate / 1.5);
@@ -196,12 +184,7 @@ final class Strip {
         int r = set.front();
         for (int i = 0; i < scene.size(); i++) {
             if (scene.room[i] == r && !scene.within(scene.way[i], scene.x[i], scene.y[i], r)) {
-                Turned way = scene.way[i];
-                double x = Math.min(scene.x[i], scene.frontX[r] - way.maxX);
-                double y = Math.min(scene.y[i], scene.frontY[r] - way.maxY);
-                x = Math.max(x, scene.rooms[r].x0 - way.minX);
-                y = Math.max(y, scene.rooms[r].y0 - way.minY);
-                scene.put(i, way, x, y, r);
+                scene.putWithin(i, scene.way[i], scene.x[i], scene.y[i], r);
             }
         }
     }
@@ -251,9 +234,7 @@ final class Strip {
         }
         double x = cx - (way.minX + way.maxX) / 2;
         double y = cy - (way.minY + way.maxY) / 2;
-        x = Math.max(Math.min(x, scene.frontX[r] - way.maxX), scene.rooms[r].x0 - way.minX);
-        y = Math.max(Math.min(y, scene.frontY[r] - way.maxY), scene.rooms[r].y0 - way.minY);
-        scene.put(item, way, x, y, r);
+        scene.putWithin(item, way, x, y, r);
     }
 
     private Turned fitting(int item, int r, double grain) {

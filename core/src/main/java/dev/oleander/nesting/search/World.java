@@ -97,7 +97,7 @@ final class World {
                 break;
             }
             Scene scene = scene(set);
-            int missing = construct(scene, set);
+            int missing = construct(scene);
             consider(scene, set);
             if (missing == 0) {
                 break;
@@ -160,12 +160,9 @@ final class World {
     }
 
     /** How many parts find no place. */
-    private int construct(Scene scene, SheetSet set) {
+    private int construct(Scene scene) {
         Construction construction = new Construction(scene, random, pulse, TRIES);
-        int[] rooms = new int[set.rooms().size()];
-        for (int r = 0; r < rooms.length; r++) {
-            rooms[r] = r;
-        }
+        int[] rooms = scene.allRooms();
         int missing = 0;
         for (int i = 0; i < scene.size(); i++) {
             missing += construction.lay(i, rooms) ? 0 : 1;
@@ -197,7 +194,8 @@ final class World {
             strip = strip(best);
         }
         if (strip == null) {
-            new Priorities(model, sets.get(0), random, pulse, pairs, this::found).run(best);
+            SheetSet most = best == null ? sets.get(0) : best.set();
+            new Priorities(model, most, random, pulse, pairs, this::found).run(best);
             return;
         }
         if (blocks.isPresent() && !pressing) {
@@ -266,11 +264,8 @@ final class World {
     /** Share of the room that bodies take on the best sheets so far, up to the front. */
     private double efficiency() {
         SheetSet set = best.set();
-        Room last = set.rooms().get(set.front());
-        double length = set.alongX() ? last.width() : last.height();
-        double origin = set.alongX() ? last.x0 : last.y0;
-        double rest = 1 - (best.score().front() - origin) / length;
-        return model.needed() / (set.area() - last.area * Math.max(0, Math.min(1, rest)));
+        double rest = 1 - (best.score().front() - set.origin()) / set.length();
+        return model.needed() / (set.area() - set.last().area * Math.max(0, Math.min(1, rest)));
     }
 
     /** A set of sheets that would cost less if parts came a little closer; null: there is none. */
@@ -299,36 +294,16 @@ final class World {
     /** Tries to lay everything on a cheaper set of sheets. */
     private void attempt(SheetSet set) {
         Scene scene = scene(set);
-        construct(scene, set);
-        int front = set.front();
+        construct(scene);
+        boolean all = true;
         for (int i = 0; i < scene.size(); i++) {
-            if (scene.room[i] == Scene.NONE) {
-                anywhere(scene, i, front);
-            }
+            all &= scene.room[i] != Scene.NONE || scene.putAnywhere(i, random);
         }
-        double left = new Separation(scene, random, pulse).run(ATTEMPT);
-        if (left > 0) {
-            failures.merge(set, 1, Integer::sum);
-        } else if (consider(scene, set)) {
+        boolean free = all && new Separation(scene, random, pulse).run(ATTEMPT) == 0;
+        if (free && consider(scene, set)) {
             strip = strip(best);
         } else {
             failures.merge(set, 1, Integer::sum);
-        }
-    }
-
-    private void anywhere(Scene scene, int item, int front) {
-        for (int t = 0; t < 200; t++) {
-            int r = t < 100 ? random.nextInt(scene.rooms.length) : front;
-            Kind kind = scene.items[item];
-            Turned way = kind.randomWay(scene.rooms[r].grain, random);
-            if (scene.fits(way, r)) {
-                double x = scene.rooms[r].x0 - way.minX;
-                double y = scene.rooms[r].y0 - way.minY;
-                x += random.nextDouble() * Math.max(0, scene.frontX[r] - way.maxX - x);
-                y += random.nextDouble() * Math.max(0, scene.frontY[r] - way.maxY - y);
-                scene.put(item, way, x, y, r);
-                return;
-            }
         }
     }
 }

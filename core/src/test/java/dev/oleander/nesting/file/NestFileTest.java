@@ -78,6 +78,20 @@ class NestFileTest {
     }
 
     @Test
+    void whatIsLockedMustBeAskedFor() {
+        String fixed = "{\"stock\": \"%s\", \"line\": \"%s\", \"x\": 8, \"y\": 8}";
+        String text = TASK.strip().replaceFirst("\\}$", ", \"locked\": [%s]}");
+        assertThatThrownBy(() -> NestFile.task(text.formatted(fixed.formatted("f", "k"))))
+                .hasMessage("There is no line k.");
+        assertThatThrownBy(() -> NestFile.task(text.formatted(fixed.formatted("g", "l"))))
+                .hasMessage("There is no sheet g.");
+        String one = fixed.formatted("f", "l");
+        String four = String.join(",", one, one, one, one);
+        assertThatThrownBy(() -> NestFile.task(text.formatted(four)))
+                .hasMessage("4 parts of l are locked; 3 are asked for.");
+    }
+
+    @Test
     void whatIsNoTaskIsRefused() {
         assertThatThrownBy(() -> NestFile.task("{")).isInstanceOf(NestException.class);
         assertThatThrownBy(() -> NestFile.task("{\"gap\": 1, \"margin\": 1}"))

@@ -1,6 +1,7 @@
 package dev.oleander.nesting.search;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
@@ -206,6 +207,20 @@ class NesterTest {
             assertThat(nest.rounds()).isEqualTo(stop);
             assertThat(NestCheck.faults(task, nest.sheets())).isEmpty();
         }
+    }
+
+    @Test
+    void whatTheListenerThrowsEndsTheSearchForAll() {
+        NestTask task = NestTasks.sample("grain40");
+        assertThatThrownBy(
+                        () ->
+                                Nester.nest(
+                                        task,
+                                        NestBudget.ofSeconds(600, 1),
+                                        (best, seconds) -> {
+                                            throw new IllegalStateException("nobody listens");
+                                        }))
+                .hasMessage("nobody listens");
     }
 
     @Test
