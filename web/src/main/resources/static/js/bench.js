@@ -226,7 +226,8 @@ table.overlays.push((ctx, painter) => {
   painter.screen();
   ctx.font = '640 11px Commissioner, sans-serif';
   ctx.textBaseline = 'middle';
-  for (const flag of scene.flags) {
+  // of what is shown: a search that is under way has no findings yet
+  for (const flag of table.scene.flags) {
     if (flag.x !== null) {
       paintFlag(ctx, flag);
     }
@@ -374,6 +375,7 @@ document.addEventListener('htmx:afterSettle', () => {
   selection = state().querySelector('[name=stop]').value.split(',').filter(Boolean);
   applySelection();
   runLine.placeMarker();
+  needNest();
   bench.tell('slip');
   if (scene) {
     runLine.complete();
@@ -419,3 +421,14 @@ const registered = module
   ? import('./' + module).then((own) => own.register(bench))
   : Promise.resolve();
 loadScene();
+
+let nests = false;
+
+/** Parts may be nested from one moment to the next. */
+function needNest() {
+  if (!nests && document.querySelector('.nest-parts')) {
+    nests = true;
+    import('./nest.js').then((own) => own.register(bench));
+  }
+}
+needNest();

@@ -1,4 +1,4 @@
-import {forSegments, length, placeAt, pointOf, segmentLength} from './paths.js';
+import {forSegments, length, placeAt, pointOf, segmentLength, trace} from './paths.js';
 import {paintRulers, RULER} from './rulers.js';
 import {MOST_NAMED, ShapePainter} from './shape-painter.js';
 
@@ -77,7 +77,7 @@ export class Painter {
       this.stroke(scene.drawnPath, this.c.rose, 1.4);
       return;
     }
-    this.#stock(scene.stock);
+    this.#stock(scene);
     this.#kept(scene);
     const replay = scene.stage === 'proof' || scene.stage === 'release';
     if (replay) {
@@ -135,16 +135,25 @@ export class Painter {
     this.stroke(path, this.c.lineStrong, 0.8, [2, 6]);
   }
 
-  #stock([left, bottom, right, top]) {
+  #stock({stock: [left, bottom, right, top], outline}) {
     const [x0, y0] = this.view.toScreen(left, top);
     const [x1, y1] = this.view.toScreen(right, bottom);
     this.screen();
     this.ctx.save();
-    this.ctx.beginPath();
-    this.ctx.rect(x0, y0, x1 - x0, y1 - y0);
+    const shape = new Path2D();
+    if (outline?.length) {
+      this.world();
+      outline.forEach((d) => {
+        trace(shape, d);
+        shape.closePath();
+      });
+    } else {
+      shape.rect(x0, y0, x1 - x0, y1 - y0);
+    }
     this.ctx.fillStyle = this.c.stock;
-    this.ctx.fill();
-    this.ctx.clip();
+    this.ctx.fill(shape, 'evenodd');
+    this.ctx.clip(shape, 'evenodd');
+    this.screen();
     this.ctx.beginPath();
     const from = Math.max(x0, 0);
     const to = Math.min(x1, this.view.width);
@@ -158,6 +167,10 @@ export class Painter {
     this.ctx.lineWidth = 0.8;
     this.ctx.stroke();
     this.ctx.restore();
+    if (outline?.length) {
+      this.stroke(shape, this.c.lineStrong, 1);
+      return;
+    }
     this.ctx.strokeStyle = this.c.lineStrong;
     this.ctx.lineWidth = 1;
     this.ctx.strokeRect(x0, y0, x1 - x0, y1 - y0);

@@ -9,6 +9,7 @@ export class Scene {
    */
   constructor(data, stage, ownOf = () => null) {
     Object.assign(this, data, data.notes);
+    this.data = data;
     this.stage = stage;
     // while there is no plan the drawing is shown
     this.isDrawing = stage === 'shape' || !this.stock;

@@ -30,6 +30,7 @@ export class Table extends EventTarget {
     this.pointer = null;
     this.overlays = [];
     this.grabs = [];
+    this.clicks = [];
     this.snapNote = document.getElementById('snap');
     new ResizeObserver(() => this.#resize()).observe(top.parentElement);
     this.#resize();
@@ -394,6 +395,9 @@ export class Table extends EventTarget {
   #click(at, event) {
     if (this.#pointing) {
       this.#pointing.click({world: this.#world(at), snapped: this.#snapped(at), chain: () => chainAt(this.index, this.view, at)});
+      return;
+    }
+    if (this.clicks.some((clicked) => clicked(this.#world(at)))) {
       return;
     }
     const id = pickAt(this.index, this.view, at);

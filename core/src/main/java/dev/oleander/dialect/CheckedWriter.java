@@ -15,11 +15,6 @@ public final class CheckedWriter {
      */
     private static final double LIMIT = 1e-3;
 
-    /**
-     * A step in both axes: an arc whose ends are rounded by half of it leaves its middle by more.
-     */
-    private static final double DIAGONAL = Math.sqrt(2);
-
     private final Dialect dialect;
 
     public CheckedWriter(Dialect dialect) {
@@ -44,9 +39,13 @@ public final class CheckedWriter {
         }
     }
 
-    /** mm that a text of a dialect may leave a plan by. */
+    /**
+     * mm that a text of a dialect may leave a plan by: at least a step in every axis, since an arc
+     * whose ends are rounded by half a step leaves its middle by more.
+     */
     public static double limit(Dialect dialect) {
-        return Math.max(LIMIT, DIAGONAL * dialect.resolution());
+        int axes = dialect.motion().depth() ? 3 : 2;
+        return Math.max(LIMIT, Math.sqrt(axes) * dialect.resolution());
     }
 
     /** See {@link DialectWriter#write} for the arguments. */

@@ -190,7 +190,7 @@ final class WordWriter {
                 case TURN ->
                         depth(dialect.motion().rotary(), dialect.addresses().a(), turn, newTurn);
                 case UPPER -> upper();
-                case CENTRE -> centre(arc);
+                case CENTRE -> centre(arc, newX, newY);
                 case FEED -> feed(speed);
             }
         }
@@ -234,14 +234,17 @@ final class WordWriter {
         }
     }
 
-    private void centre(Arc arc) {
+    private void centre(Arc arc, long newX, long newY) {
         if (arc == null) {
             return;
         }
         if (dialect.arcs().by() == Dialect.By.RADIUS) {
             NumberForm form = dialect.words().radius();
             double sign = Math.abs(arc.bulge()) > 1 ? -1 : 1;
-            word(dialect.addresses().r(), form, form.steps(sign * arc.radius()));
+            Point from = new Point(coordinate.value(x), coordinate.value(y));
+            Point to = new Point(coordinate.value(newX), coordinate.value(newY));
+            double radius = SaidRadius.of(arc, from, to, dialect.resolution());
+            word(dialect.addresses().r(), form, form.steps(sign * radius));
             return;
         }
         NumberForm form = dialect.words().centre();

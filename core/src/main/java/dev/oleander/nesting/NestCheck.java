@@ -15,6 +15,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Predicate;
 
 /**
  * Judges a nest by true lines and arcs. It shares no code with the search, so that a slip there is
@@ -51,6 +52,13 @@ public final class NestCheck {
         return List.copyOf(check.faults);
     }
 
+    /** Whether the parts on a sheet keep all distances and lie as they may. */
+    public static boolean isSound(NestTask task, NestedSheet sheet) {
+        NestCheck check = new NestCheck(task);
+        check.sheet(1, sheet);
+        return check.faults.isEmpty();
+    }
+
     /** A part where it lies. */
     private record Placed(String name, OrderLine line, Region region, SegmentIndex<Segment> edges) {
 
@@ -63,17 +71,36 @@ public final class NestCheck {
         faults.add(new NestFault(rule, String.format(Locale.ROOT, sentence, words), value, limit));
     }
 
+    /**
+     * Whether one more part keeps all distances to those on a sheet and to its edge.
+     *
+     * @param others what lies there already
+     */
+    public static Predicate<NestPlacement> fitting(NestTask task, NestedSheet others) {
+        NestCheck laid = new NestCheck(task);
+        SheetStock stock = task.sheet(others.stock());
+        List<Placed> there = others.placements().stream().map(p -> laid.placed(1, p)).toList();
+        return p -> {
+            NestCheck check = new NestCheck(task);
+            Placed part = check.placed(1, p);
+            check.way(part.name(), part.line(), p, stock);
+            check.edge(part, stock);
+            Box near = part.region().box().grown(check.gap);
+            for (Placed other : there) {
+                if (check.faults.isEmpty() && near.touches(other.region().box())) {
+                    check.pair(other, part);
+                }
+            }
+            return check.faults.isEmpty();
+        };
+    }
+
     private void sheet(int number, NestedSheet sheet) {
         SheetStock stock = task.sheet(sheet.stock());
         List<Placed> placed = new ArrayList<>();
         for (NestPlacement p : sheet.placements()) {
-            OrderLine line = task.line(p.line());
-            Region region = line.shape().transformed(p.transform());
-            String name =
-                    "%s on sheet %d at %.3f, %.3f"
-                            .formatted(line.id(), number, p.at().x(), p.at().y());
-            way(name, line, p, stock);
-            Placed part = new Placed(name, line, region, edges(region));
+            Placed part = placed(number, p);
+            way(part.name(), part.line(), p, stock);
             edge(part, stock);
             placed.add(part);
         }
@@ -81,6 +108,14 @@ public final class NestCheck {
         if (!placed.isEmpty() && placed.stream().allMatch(p -> p.line().fill())) {
             fault("fill", placed.size(), 0, "Sheet %d holds nothing but parts that fill.", number);
         }
+    }
+
+    private Placed placed(int number, NestPlacement p) {
+        OrderLine line = task.line(p.line());
+        Region region = line.shape().transformed(p.transform());
+        String name =
+                "%s on sheet %d at %.3f, %.3f".formatted(line.id(), number, p.at().x(), p.at().y());
+        return new Placed(name, line, region, edges(region));
     }
 
     private static SegmentIndex<Segment> edges(Region region) {

@@ -12,6 +12,11 @@ import dev.oleander.geometry.Transform;
  */
 public record NestPlacement(String line, Point at, double angle, boolean mirrored, boolean locked) {
 
+    /** The same, fixed or not. */
+    public NestPlacement locked(boolean value) {
+        return new NestPlacement(line, at, angle, mirrored, value);
+    }
+
     /** From the part's own place to the one on the sheet. */
     public Transform transform() {
         Transform turn = Transform.rotation(Math.toRadians(angle));

@@ -9,12 +9,31 @@ import java.util.function.Predicate;
  * What is asked for, what there is, and what is kept to.
  *
  * @param locked sheets with the parts that must lie on them as they do
+ * @param start sheets with parts from which the search goes on; what does not fit is laid anew
  */
 public record NestTask(
-        List<OrderLine> lines, List<SheetStock> stock, NestRules rules, List<NestedSheet> locked) {
+        List<OrderLine> lines,
+        List<SheetStock> stock,
+        NestRules rules,
+        List<NestedSheet> locked,
+        List<NestedSheet> start) {
 
     /** Of all lines that must be placed: every pair of them is kept in memory. */
     public static final int MOST_PARTS = 1_500;
+
+    /** A task that is begun with nothing. */
+    public NestTask(
+            List<OrderLine> lines,
+            List<SheetStock> stock,
+            NestRules rules,
+            List<NestedSheet> locked) {
+        this(lines, stock, rules, locked, List.of());
+    }
+
+    /** The same, going on from what lies on some sheets. */
+    public NestTask from(List<NestedSheet> sheets) {
+        return new NestTask(lines, stock, rules, locked, sheets);
+    }
 
     /**
      * @throws NestException when ids appear twice, nothing or more than {@link #MOST_PARTS} is
@@ -24,6 +43,7 @@ public record NestTask(
         lines = List.copyOf(lines);
         stock = List.copyOf(stock);
         locked = List.copyOf(locked);
+        start = List.copyOf(start);
         if (lines.isEmpty() || stock.isEmpty()) {
             throw new NestException(
                     "There are %d lines and %d kinds of sheet; one of each is needed."
@@ -31,7 +51,8 @@ public record NestTask(
         }
         requireOnce(lines.stream().map(OrderLine::id).toList(), "line");
         requireOnce(stock.stream().map(SheetStock::id).toList(), "sheet");
-        requireLocked(locked, lines, stock);
+        requireKnown(locked, "locked", lines, stock);
+        requireKnown(start, "laid", lines, stock);
         int parts = lines.stream().filter(l -> !l.fill()).mapToInt(OrderLine::quantity).sum();
         if (parts > MOST_PARTS) {
             throw new NestException(
@@ -39,11 +60,11 @@ public record NestTask(
         }
     }
 
-    /** Locked parts are of lines and sheets that there are, and no more than are asked for. */
-    private static void requireLocked(
-            List<NestedSheet> locked, List<OrderLine> lines, List<SheetStock> stock) {
+    /** Parts are of lines and sheets that there are, and no more than are asked for. */
+    private static void requireKnown(
+            List<NestedSheet> sheets, String how, List<OrderLine> lines, List<SheetStock> stock) {
         Map<String, Integer> placed = new HashMap<>();
-        for (NestedSheet sheet : locked) {
+        for (NestedSheet sheet : sheets) {
             found(stock, s -> s.id().equals(sheet.stock()), "sheet", sheet.stock());
             sheet.placements().forEach(p -> placed.merge(p.line(), 1, Integer::sum));
         }
@@ -52,8 +73,8 @@ public record NestTask(
                     OrderLine line = found(lines, l -> l.id().equals(id), "line", id);
                     if (n > line.quantity()) {
                         throw new NestException(
-                                "%d parts of %s are locked; %d are asked for."
-                                        .formatted(n, id, line.quantity()));
+                                "%d parts of %s are %s; %d are asked for."
+                                        .formatted(n, id, how, line.quantity()));
                     }
                 });
     }

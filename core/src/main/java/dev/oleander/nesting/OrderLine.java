@@ -29,7 +29,8 @@ public record OrderLine(
     /** Of one line; more are a mistake of typing. */
     public static final int MOST = 5_000;
 
-    private static final int LAST_PRIORITY = 9;
+    /** That may wait longest. */
+    public static final int LAST_PRIORITY = 9;
 
     public OrderLine {
         if (quantity < 1 || quantity > MOST) {

@@ -74,8 +74,7 @@ public final class Estimator {
         }
 
         private double area() {
-            Box stock = run.layout().stock();
-            return count * stock.width() * stock.height();
+            return count * run.layout().stockArea();
         }
     }
 

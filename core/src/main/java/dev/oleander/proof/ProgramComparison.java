@@ -188,6 +188,9 @@ public final class ProgramComparison {
             Point before = both.upper().from().minus(both.lower().from());
             return !isSame(both.lower().from(), both.lower().to()) || !isSame(before, both.lean());
         }
+        if (item instanceof Item.Plunge) {
+            return rises(item);
+        }
         if (item instanceof Item.Feed feed) {
             return !isSame(feed.segment().start(), feed.segment().end()) || rises(item);
         }

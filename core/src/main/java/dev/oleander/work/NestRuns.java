@@ -1,16 +1,11 @@
 package dev.oleander.work;
 
-import dev.oleander.book.Book;
-import dev.oleander.drawing.read.Part;
-import dev.oleander.machine.Machine;
 import dev.oleander.nesting.NestPlacement;
-import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestRules;
 import dev.oleander.nesting.NestedSheet;
-import dev.oleander.nesting.OrderLine;
 import dev.oleander.nesting.SheetStock;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
-import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.bed.PlanException;
@@ -22,112 +17,112 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** The sheets of a nest as set-ups that are planned like those of any job. */
 public final class NestRuns {
 
+    /** What is said while nothing lies on a sheet. */
+    public static final String NOTHING_LAID =
+            "Nothing lies on a sheet yet. Search for a nest on Sheet.";
+
     private NestRuns() {}
 
     /**
-     * Id of the order line of a part of a job.
+     * What lies where.
      *
-     * @param source name of the job, see {@link dev.oleander.drawing.read.JoinedReading#of}
-     * @param part id in its drawing
+     * @param stock by the id that the sheets name
+     * @param parts what the order lines are of, by their ids
      */
-    public static String line(String source, String part) {
-        return new PartRef(source, part).id();
-    }
+    public record Laid(
+            List<NestedSheet> sheets,
+            Map<String, SheetStock> stock,
+            Map<String, PartRef> parts,
+            NestRules rules) {
 
-    /**
-     * The part of a job as an order line asks for it: about the origin of its drawing.
-     *
-     * @throws PlanException when the drawing has no such part
-     */
-    public static Part part(Together.Source<?> source, String id) {
-        return source.reading().parts().stream()
-                .filter(p -> p.id().equals(id))
-                .findFirst()
-                .orElseThrow(
-                        () -> new PlanException("%s has no part %s.".formatted(source.name(), id)));
-    }
-
-    /**
-     * Plans every sheet of a nest; equal ones once, with their number.
-     *
-     * @param nested the sheets, and what each order line is of
-     * @param sources the jobs, with what was decided there
-     * @throws PlanException when a job is of another material or thickness than the sheets, or a
-     *     sheet is no rectangle
-     * @throws dev.oleander.progress.CancelledException when the progress says so
-     */
-    public static <C extends Choices<C, S>, S extends Choice<S>> List<PlannedRun> of(
-            Work<C, S> kind,
-            Machine machine,
-            Book<?> book,
-            Task.Order order,
-            Nested nested,
-            List<Together.Source<C>> sources,
-            Progress progress) {
-        List<PlannedRun> runs = new ArrayList<>();
-        int firstCopy = 1;
-        Map<NestedSheet, Integer> equal = equal(nested.sheets());
-        for (Map.Entry<NestedSheet, Integer> entry : equal.entrySet()) {
-            SheetLayout layout = nested.layout(entry.getKey(), firstCopy);
-            Task<C> task =
-                    Together.task(kind, machine, book, order, layout, sources, RunChoices.USUAL);
-            double done = (double) runs.size() / equal.size();
-            Plan plan =
-                    kind.plan(
-                            task,
-                            Optional.empty(),
-                            progress.within(done, done + 1.0 / equal.size()));
-            SetUp setUp = new SetUp(runs.size() + 1, entry.getValue(), firstCopy, layout.placed());
-            runs.add(new PlannedRun(setUp, plan));
-            firstCopy += layout.placed();
-        }
-        return List.copyOf(runs);
-    }
-
-    private static Map<NestedSheet, Integer> equal(List<NestedSheet> sheets) {
-        Map<NestedSheet, Integer> times = new LinkedHashMap<>();
-        sheets.forEach(sheet -> times.merge(sheet, 1, Integer::sum));
-        return times;
-    }
-
-    /**
-     * What was found for a task.
-     *
-     * @param parts what each order line is of, by its id
-     */
-    public record Nested(NestTask task, List<NestedSheet> sheets, Map<String, PartRef> parts) {
-
-        public Nested {
+        public Laid {
             sheets = List.copyOf(sheets);
+            stock = Map.copyOf(stock);
             parts = Map.copyOf(parts);
         }
 
-        private SheetLayout layout(NestedSheet sheet, int firstCopy) {
-            SheetStock stock = task.sheet(sheet.stock());
-            if (!stock.isPlain()) {
-                throw new PlanException(
-                        "Sheet %s is no plain rectangle: only those can be cut yet."
-                                .formatted(stock.id()));
+        /** Equal sheets once, with their number, in the order in which they are cut. */
+        public List<SetUpSheet> setUps() {
+            Map<NestedSheet, Integer> times = new LinkedHashMap<>();
+            sheets.forEach(sheet -> times.merge(sheet, 1, Integer::sum));
+            List<SetUpSheet> all = new ArrayList<>();
+            int firstCopy = 1;
+            for (Map.Entry<NestedSheet, Integer> entry : times.entrySet()) {
+                int copies = entry.getKey().placements().size();
+                SetUp setUp = new SetUp(all.size() + 1, entry.getValue(), firstCopy, copies);
+                all.add(new SetUpSheet(setUp, entry.getKey()));
+                firstCopy += copies;
             }
+            return List.copyOf(all);
+        }
+
+        private SheetLayout layout(SetUpSheet of) {
+            SheetStock sheet = stock.get(of.sheet().stock());
             List<Placement> placements = new ArrayList<>();
-            for (NestPlacement p : sheet.placements()) {
-                OrderLine line = task.line(p.line());
-                PartRef of = parts.get(line.id());
-                placements.add(new Placement(firstCopy + placements.size(), p.transform(), of));
+            for (NestPlacement p : of.sheet().placements()) {
+                int copy = of.setUp().firstCopy() + placements.size();
+                placements.add(new Placement(copy, p.transform(), parts.get(p.line())));
             }
             return new SheetLayout(
-                    stock.region().box(),
+                    sheet.region().box(),
+                    Optional.of(sheet.region()).filter(region -> !sheet.isPlain()),
                     placements,
                     placements.size(),
                     0,
                     0,
-                    task.rules().gap(),
-                    task.rules().margin(),
+                    rules.gap(),
+                    rules.margin(),
                     List.of());
         }
+    }
+
+    /** A sheet of a nest, and how often it is cut. */
+    public record SetUpSheet(SetUp setUp, NestedSheet sheet) {}
+
+    /**
+     * What one of the sheets is planned for.
+     *
+     * @param tasks makes a task of a layout, see {@link Together#task}
+     * @throws PlanException when nothing is laid
+     */
+    public static <C extends Choices<C, S>, S extends Choice<S>> Task<C> task(
+            Laid laid, int number, Function<SheetLayout, Task<C>> tasks) {
+        List<SetUpSheet> setUps = laid.setUps();
+        if (setUps.isEmpty()) {
+            throw new PlanException(NOTHING_LAID);
+        }
+        return tasks.apply(laid.layout(setUps.get(number - 1)));
+    }
+
+    /**
+     * Plans every sheet.
+     *
+     * @param first plan of the first one
+     * @throws PlanException see {@link #task}
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    public static <C extends Choices<C, S>, S extends Choice<S>> List<PlannedRun> of(
+            Work<C, S> kind,
+            Laid laid,
+            Plan first,
+            Function<SheetLayout, Task<C>> tasks,
+            Progress progress) {
+        List<PlannedRun> runs = new ArrayList<>();
+        List<SetUpSheet> setUps = laid.setUps();
+        for (SetUpSheet sheet : setUps) {
+            double done = (double) runs.size() / setUps.size();
+            Progress own = progress.within(done, done + 1.0 / setUps.size());
+            Plan plan =
+                    runs.isEmpty()
+                            ? first
+                            : kind.plan(tasks.apply(laid.layout(sheet)), Optional.of(first), own);
+            runs.add(new PlannedRun(sheet.setUp(), plan));
+        }
+        return List.copyOf(runs);
     }
 }

@@ -44,40 +44,73 @@ public record Together<C>(SheetLayout layout, Map<String, C> choices) {
      *
      * @param name see {@link JoinedReading#of}
      * @param thickness mm
+     * @param copies that the job itself makes: what was decided about the only one holds for all
+     *     here
      */
     public record Source<C>(
-            String name, Reading reading, String material, double thickness, C choices) {}
+            String name,
+            Reading reading,
+            String material,
+            double thickness,
+            int copies,
+            C choices) {}
+
+    /**
+     * Jobs read as one.
+     *
+     * @param reading of all of them
+     * @param choices what was decided in each, by source, about its features as they are called
+     *     there; of the job that has the sheet itself there are none
+     */
+    public record Joined<C>(Reading reading, Map<String, C> choices) {}
+
+    /**
+     * Jobs whose parts may lie on one sheet.
+     *
+     * @param sources the job that has the sheet has no name
+     * @param reading all sources as one, see {@link JoinedReading#of}
+     * @throws PlanException when a job is of another material or thickness than the sheet
+     */
+    public static <C extends Choices<C, S>, S extends Choice<S>> Joined<C> joined(
+            Task.Order order, List<Source<C>> sources, Reading reading) {
+        sources.forEach(source -> requireAlike(source, order));
+        Map<String, C> choices =
+                sources.stream()
+                        .filter(source -> !source.name().isEmpty())
+                        .collect(Collectors.toMap(Source::name, source -> of(source, reading)));
+        return new Joined<>(reading, choices);
+    }
+
+    /** The same, read as one here. */
+    public static <C extends Choices<C, S>, S extends Choice<S>> Joined<C> joined(
+            Task.Order order, List<Source<C>> sources) {
+        Map<String, Reading> readings = new LinkedHashMap<>();
+        sources.forEach(source -> readings.put(source.name(), source.reading()));
+        return joined(order, sources, JoinedReading.of(readings));
+    }
 
     /**
      * The task of one sheet with parts of several jobs.
      *
      * @param order its quantity does not matter: the layout says what lies there
-     * @param run order, pins and events of the sheet itself; those of the jobs do not hold here
-     * @throws PlanException when a job is of another material or thickness than the sheet
+     * @param own order, pins and events of the sheet itself, and all that was decided in the job
+     *     that has it; orders of other jobs do not hold here
      */
     public static <C extends Choices<C, S>, S extends Choice<S>> Task<C> task(
-            Work<C, S> kind,
             Machine machine,
             Book<?> book,
             Task.Order order,
             SheetLayout layout,
-            List<Source<C>> sources,
-            RunChoices run) {
-        sources.forEach(source -> requireAlike(source, order));
-        Map<String, Reading> readings = new LinkedHashMap<>();
-        sources.forEach(source -> readings.put(source.name(), source.reading()));
-        Reading joined = JoinedReading.of(readings);
-        Map<String, C> choices =
-                sources.stream()
-                        .collect(Collectors.toMap(Source::name, source -> of(source, joined)));
+            Joined<C> joined,
+            C own) {
         return new Task<>(
                 machine,
                 book,
-                joined,
+                joined.reading(),
                 order,
                 SheetChoices.usual(),
-                kind.usual().withRun(run),
-                Optional.of(new Together<>(layout, choices)));
+                own,
+                Optional.of(new Together<>(layout, joined.choices())));
     }
 
     private static void requireAlike(Source<?> source, Task.Order sheet) {
@@ -96,7 +129,7 @@ public record Together<C>(SheetLayout layout, Map<String, C> choices) {
         }
     }
 
-    /** What was decided about all copies; of single copies of its own job there are none here. */
+    /** What was decided about all copies, or about the only one; of others there are none here. */
     private static <C extends Choices<C, S>, S extends Choice<S>> C of(
             Source<C> source, Reading joined) {
         Map<String, String> ids =
@@ -114,6 +147,12 @@ public record Together<C>(SheetLayout layout, Map<String, C> choices) {
         C of = source.choices();
         Map<String, S> all = new LinkedHashMap<>(of.stops());
         all.keySet().removeIf(key -> FeatureKey.parse(key).copy().isPresent());
+        if (source.copies() == 1) {
+            source.reading().features().stream()
+                    .map(Feature::id)
+                    .forEach(id -> all.put(id, of.of(id, 1)));
+        }
+        all.values().removeIf(Choice::isNothing);
         return of.with(
                         new Decisions<>(
                                 RunChoices.USUAL.withEventsOf(of.run()),

@@ -97,6 +97,18 @@ public interface Work<C extends Choices<C, S>, S extends Choice<S>> {
     /** How much longer a stop takes to plan than one on a sheet. */
     int effort();
 
+    /** Whether parts of several jobs can be nested on one sheet. */
+    default boolean nests() {
+        return false;
+    }
+
+    /**
+     * How far its parts must lie from each other where they are nested; empty when they are not.
+     */
+    default Optional<Spacing> spacing(Task<C> task) {
+        return Optional.empty();
+    }
+
     /**
      * Plans.
      *

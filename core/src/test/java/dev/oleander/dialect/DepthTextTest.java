@@ -76,21 +76,22 @@ class DepthTextTest {
         return new Item.Feed(f.segment(), rise, f.feed(), f.on(), f.origin());
     }
 
-    private static void assertSame(Dialect dialect, Program program, double limit) {
+    /** The limit is the writer's own: what a rounded arc may leave its middle by. */
+    private static void assertSame(Dialect dialect, Program program) {
         CheckedWriter.Checked checked =
                 new CheckedWriter(dialect).write(program, Samples.FRAME, Map.of());
         assertThat(checked.faults()).isEmpty();
-        assertThat(checked.deviation()).isLessThanOrEqualTo(limit);
+        assertThat(checked.deviation()).isPositive().isLessThanOrEqualTo(checked.limit());
     }
 
-    @Property(tries = 60)
+    @Property(tries = 3000)
     void wordsSayHeightsAndTurns(@ForAll long seed) {
-        assertSame(dialect(words()), program(seed, true), 1e-3);
+        assertSame(dialect(words()), program(seed, true));
     }
 
     @Property(tries = 30)
     void wordsFromWhereTheHeadIsDoToo(@ForAll long seed) {
-        assertSame(dialect(words() + "\npositions: incremental\n"), program(seed, true), 1e-3);
+        assertSame(dialect(words() + "\npositions: incremental\n"), program(seed, true));
     }
 
     @Property(tries = 30)
@@ -98,7 +99,7 @@ class DepthTextTest {
         String yaml = words().replace("rotary: true", "rotary: true, helix: false");
         Dialect dialect = dialect(yaml);
         Program program = program(seed, true);
-        assertSame(dialect, program, 2e-3);
+        assertSame(dialect, program);
         String text =
                 new CheckedWriter(dialect).write(program, Samples.FRAME, Map.of()).written().text();
         assertThat(text.lines().filter(l -> l.matches(".*G[23] .*[ZA].*"))).isEmpty();
@@ -107,12 +108,12 @@ class DepthTextTest {
     @Property(tries = 30)
     void statementsSayHeights(@ForAll long seed) {
         String yaml = shipped("iso3592").replaceFirst("motion: \\{", "motion: {depth: true, ");
-        assertSame(dialect(yaml), program(seed, false), 1e-3);
+        assertSame(dialect(yaml), program(seed, false));
     }
 
     @Property(tries = 30)
     void tablesHaveColumnsForBoth(@ForAll long seed) {
-        assertSame(dialect(shipped("moves")), program(seed, true), 1e-3);
+        assertSame(dialect(shipped("moves")), program(seed, true));
     }
 
     @Test

@@ -2,23 +2,32 @@ package dev.oleander.work;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Drawn;
 import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.overlay.Overlay;
 import dev.oleander.nesting.AllowedTurns;
 import dev.oleander.nesting.Nest;
 import dev.oleander.nesting.NestBudget;
 import dev.oleander.nesting.NestCheck;
+import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestProgress;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestTasks;
+import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.OrderLine;
 import dev.oleander.nesting.SheetStock;
 import dev.oleander.nesting.search.Nester;
 import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Prover;
@@ -26,8 +35,11 @@ import dev.oleander.work.sheet.SheetCutting;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.choice.StopChoice;
 import dev.oleander.work.sheet.cut.SheetCut;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 
 /** From parts of two jobs over a nest to programs that are read back. */
@@ -40,43 +52,44 @@ class NestRunsTest {
 
     private static Together.Source<PlanChoices> source(
             String name, Reading reading, String material, PlanChoices choices) {
-        return new Together.Source<>(name, reading, material, 4, choices);
+        return new Together.Source<>(name, reading, material, 4, 2, choices);
     }
 
     private static final Together.Source<PlanChoices> RINGS =
             source("a", RING, "mild steel", PlanChoices.defaults());
 
     private static NestTask task(int rings, int brackets, SheetStock sheet) {
-        OrderLine ring =
-                NestTasks.line(
-                        NestRuns.line("a", "p1"),
-                        NestRuns.part(RINGS, "p1").region(),
-                        rings,
-                        AllowedTurns.ANY);
-        OrderLine bracket =
-                NestTasks.line(
-                        NestRuns.line("b", "p1"),
-                        BRACKET.parts().get(0).region(),
-                        brackets,
-                        AllowedTurns.QUARTER);
+        OrderLine ring = NestTasks.line("r", region(RING), rings, AllowedTurns.ANY);
+        OrderLine bracket = NestTasks.line("b", region(BRACKET), brackets, AllowedTurns.QUARTER);
         return new NestTask(
                 List.of(ring, bracket), List.of(sheet), NestTasks.rules(10, 10), List.of());
     }
 
+    private static Region region(Reading reading) {
+        return reading.parts().get(0).region();
+    }
+
     private static List<PlannedRun> runs(
-            NestTask task, Nest nest, Together.Source<PlanChoices> brackets) {
-        Map<String, PartRef> parts =
-                Map.of(
-                        NestRuns.line("a", "p1"), new PartRef("a", "p1"),
-                        NestRuns.line("b", "p1"), new PartRef("b", "p1"));
-        return NestRuns.of(
-                SheetCutting.SHEET,
-                Samples.TEASEL,
-                Samples.BOOK,
-                ORDER,
-                new NestRuns.Nested(task, nest.sheets(), parts),
-                List.of(RINGS, brackets),
-                Progress.NONE);
+            NestTask task, List<NestedSheet> sheets, Together.Source<PlanChoices> brackets) {
+        NestRuns.Laid laid =
+                new NestRuns.Laid(
+                        sheets,
+                        Map.of(task.stock().get(0).id(), task.stock().get(0)),
+                        Map.of("r", new PartRef("a", "p1"), "b", new PartRef("b", "p1")),
+                        task.rules());
+        Together.Joined<PlanChoices> joined = Together.joined(ORDER, List.of(RINGS, brackets));
+        Function<SheetLayout, Task<PlanChoices>> tasks =
+                layout ->
+                        Together.task(
+                                Samples.TEASEL,
+                                Samples.BOOK,
+                                ORDER,
+                                layout,
+                                joined,
+                                PlanChoices.defaults());
+        Task<PlanChoices> first = NestRuns.task(laid, 1, tasks);
+        Plan plan = SheetCutting.SHEET.plan(first, Optional.empty(), Progress.NONE);
+        return NestRuns.of(SheetCutting.SHEET, laid, plan, tasks, Progress.NONE);
     }
 
     private static Nest nest(NestTask task) {
@@ -92,7 +105,7 @@ class NestRunsTest {
         Nest nest = nest(task);
         PlanChoices fine =
                 PlanChoices.defaults().withStop("c1", StopChoice.NOTHING.withQuality("fine"));
-        List<PlannedRun> runs = runs(task, nest, source("b", BRACKET, "mild steel", fine));
+        List<PlannedRun> runs = runs(task, nest.sheets(), source("b", BRACKET, "mild steel", fine));
         assertThat(runs.stream().mapToInt(r -> r.setUp().made()).sum()).isEqualTo(14);
         for (PlannedRun run : runs) {
             Plan plan = run.plan();
@@ -119,9 +132,7 @@ class NestRunsTest {
     void equalSheetsAreOneSetUp() {
         NestTask task = task(1, 1, NestTasks.sheet(260, 140));
         Nest once = nest(task);
-        Nest twice =
-                new Nest(
-                        List.of(once.sheets().get(0), once.sheets().get(0)), once.score(), 1, 1, 0);
+        List<NestedSheet> twice = List.of(once.sheets().get(0), once.sheets().get(0));
         List<PlannedRun> runs =
                 runs(task, twice, source("b", BRACKET, "mild steel", PlanChoices.defaults()));
         assertThat(runs).hasSize(1);
@@ -130,19 +141,78 @@ class NestRunsTest {
     }
 
     @Test
-    void otherMaterialAndUnknownPartsAreRefused() {
+    void otherMaterialAndNestsWithNothingLaidAreRefused() {
         NestTask task = task(1, 1, NestTasks.sheet(600, 300));
         Nest nest = nest(task);
         assertThatThrownBy(
                         () ->
                                 runs(
                                         task,
-                                        nest,
+                                        nest.sheets(),
                                         source("b", BRACKET, "brass", PlanChoices.defaults())))
                 .isInstanceOf(PlanException.class)
                 .hasMessageContaining("brass");
-        assertThatThrownBy(() -> NestRuns.part(RINGS, "p7"))
+        assertThatThrownBy(
+                        () ->
+                                runs(
+                                        task,
+                                        List.of(),
+                                        source("b", BRACKET, "mild steel", PlanChoices.defaults())))
                 .isInstanceOf(PlanException.class)
-                .hasMessage("a has no part p7.");
+                .hasMessage(NestRuns.NOTHING_LAID);
+    }
+
+    @Test
+    void aRemnantWithABayAndAHoleIsCutLikeAnySheet() {
+        Region whole = NestTasks.rectangle(600, 400);
+        Region bay = NestTasks.rectangle(250, 180);
+        Region left = Overlay.difference(List.of(whole), List.of(bay)).get(0);
+        Contour hole = Contour.circle(new Point(450, 280), 40).turning(false);
+        SheetStock remnant =
+                new SheetStock(
+                        "r1",
+                        new Region(left.outer(), List.of(hole)),
+                        Optional.of(1),
+                        10,
+                        Optional.empty(),
+                        true);
+        NestTask task = task(3, 3, remnant);
+        Nest nest = nest(task);
+        List<PlannedRun> runs =
+                runs(
+                        task,
+                        nest.sheets(),
+                        source("b", BRACKET, "mild steel", PlanChoices.defaults()));
+        assertThat(runs).hasSize(1);
+        Plan plan = runs.get(0).plan();
+        assertThat(plan.run().layout().stockArea())
+                .isCloseTo(remnant.region().area(), within(1e-6));
+        assertThat(findings(plan)).isEmpty();
+
+        // a part that lies in the bay is cut where there is no sheet
+        List<NestPlacement> moved = new ArrayList<>(nest.sheets().get(0).placements());
+        NestPlacement first = moved.get(0);
+        Box box = task.line(first.line()).shape().transformed(first.transform()).box();
+        Point by = new Point(125, 90).minus(box.centre());
+        moved.set(
+                0,
+                new NestPlacement(
+                        first.line(), first.at().plus(by), first.angle(), first.mirrored(), false));
+        List<PlannedRun> wrong =
+                runs(
+                        task,
+                        List.of(new NestedSheet("r1", moved)),
+                        source("b", BRACKET, "mild steel", PlanChoices.defaults()));
+        assertThat(findings(wrong.get(0).plan()))
+                .anyMatch(f -> f.sentence().contains("over the edge of the stock"));
+    }
+
+    private static List<Finding> findings(Plan plan) {
+        return Prover.withAllRules()
+                .prove(plan.proofInput(), Map.of(), Progress.NONE)
+                .findings()
+                .stream()
+                .filter(Finding::blocks)
+                .toList();
     }
 }

@@ -12,7 +12,6 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
-import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.bed.Demand;
 import dev.oleander.plan.bed.PartRef;
@@ -175,7 +174,7 @@ class PartsOfSourcesTest {
 
     private static Together.Source<PlanChoices> source(
             String name, Reading reading, PlanChoices choices) {
-        return new Together.Source<>(name, reading, "mild steel", 4, choices);
+        return new Together.Source<>(name, reading, "mild steel", 4, 2, choices);
     }
 
     private static Placement at(int copy, double x, double y, String source, String part) {
@@ -213,16 +212,14 @@ class PartsOfSourcesTest {
 
     private static Task<PlanChoices> together(
             PlanChoices rings, PlanChoices brackets, SheetLayout layout) {
+        Together.Joined<PlanChoices> joined =
+                Together.joined(
+                        ORDER,
+                        List.of(
+                                source("rings", RING_AND_HOOK, rings),
+                                source("brackets", BRACKET, brackets)));
         return Together.task(
-                SheetCutting.SHEET,
-                Samples.TEASEL,
-                Samples.BOOK,
-                ORDER,
-                layout,
-                List.of(
-                        source("rings", RING_AND_HOOK, rings),
-                        source("brackets", BRACKET, brackets)),
-                RunChoices.USUAL);
+                Samples.TEASEL, Samples.BOOK, ORDER, layout, joined, PlanChoices.defaults());
     }
 
     private static Plan plan(Task<PlanChoices> task) {
@@ -290,17 +287,8 @@ class PartsOfSourcesTest {
                 List.of(
                         source("rings", RING_AND_HOOK, PlanChoices.defaults()),
                         new Together.Source<>(
-                                "brackets", BRACKET, "mild steel", 8, PlanChoices.defaults()));
-        assertThatThrownBy(
-                        () ->
-                                Together.task(
-                                        SheetCutting.SHEET,
-                                        Samples.TEASEL,
-                                        Samples.BOOK,
-                                        ORDER,
-                                        LAYOUT,
-                                        mixed,
-                                        RunChoices.USUAL))
+                                "brackets", BRACKET, "mild steel", 8, 2, PlanChoices.defaults()));
+        assertThatThrownBy(() -> Together.joined(ORDER, mixed))
                 .isInstanceOf(PlanException.class)
                 .hasMessage("brackets is made of mild steel 8 mm; the sheet is mild steel 4 mm.");
     }

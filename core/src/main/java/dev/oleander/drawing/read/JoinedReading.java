@@ -14,7 +14,8 @@ public final class JoinedReading {
     private JoinedReading() {}
 
     /**
-     * @param sources by name; letters, digits and hyphens only
+     * @param sources by name: letters, digits and hyphens only; one may have none, and keeps its
+     *     ids
      * @return all features and parts, each where it is in the drawing of its source
      * @throws IllegalArgumentException when there are none, or a name is not possible
      */
@@ -26,7 +27,7 @@ public final class JoinedReading {
         Map<String, Purpose> layers = new TreeMap<>();
         sources.forEach(
                 (name, reading) -> {
-                    if (!name.matches("[A-Za-z0-9-]+")) {
+                    if (!name.matches("[A-Za-z0-9-]*")) {
                         throw new IllegalArgumentException("not a name of a source: " + name);
                     }
                     UnaryOperator<String> id = old -> FeatureKey.inSource(name, old);

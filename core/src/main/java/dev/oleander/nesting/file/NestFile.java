@@ -1,9 +1,7 @@
 package dev.oleander.nesting.file;
 
-import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
-import dev.oleander.geometry.flat.Vertices;
 import dev.oleander.nesting.AllowedTurns;
 import dev.oleander.nesting.Nest;
 import dev.oleander.nesting.NestException;
@@ -13,9 +11,10 @@ import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.OrderLine;
 import dev.oleander.nesting.SheetStock;
+import dev.oleander.nesting.choice.Loop;
+import dev.oleander.nesting.choice.Loops;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -144,36 +143,22 @@ public final class NestFile {
     }
 
     private static Region region(JsonNode outer, JsonNode holes, String what) {
-        List<Contour> openings = new ArrayList<>();
+        List<Loop> loops = new ArrayList<>();
+        loops.add(loop(outer, what));
         for (JsonNode hole : holes) {
-            openings.add(contour(hole, what).turning(false));
+            loops.add(loop(hole, what));
         }
-        return new Region(contour(outer, what).turning(true), openings);
+        return Loops.region(loops, what);
     }
 
-    private static Contour contour(JsonNode loop, String what) {
-        double[] numbers = new double[3 * loop.size()];
-        int size = 0;
+    private static Loop loop(JsonNode loop, String what) {
+        List<Double> numbers = new ArrayList<>();
         for (JsonNode vertex : loop) {
-            double x = coordinate(vertex, 0, what);
-            double y = coordinate(vertex, 1, what);
-            // A vertex given twice makes an edge without length: the second one counts.
-            boolean again = size > 0 && x == numbers[size - 3] && y == numbers[size - 2];
-            size -= again ? 3 : 0;
-            numbers[size] = x;
-            numbers[size + 1] = y;
-            numbers[size + 2] = coordinate(vertex, 2, what);
-            size += 3;
+            for (int i = 0; i < 3; i++) {
+                numbers.add(coordinate(vertex, i, what));
+            }
         }
-        boolean closedTwice =
-                size > 3 && numbers[0] == numbers[size - 3] && numbers[1] == numbers[size - 2];
-        size -= closedTwice ? 3 : 0;
-        if (size < 6) {
-            throw new NestException(
-                    "The %s has a loop of %d different vertices; 2 are needed."
-                            .formatted(what, size / 3));
-        }
-        return Contour.of(Vertices.of(Arrays.copyOf(numbers, size), true));
+        return new Loop(numbers);
     }
 
     private static double coordinate(JsonNode vertex, int i, String what) {

@@ -1,8 +1,11 @@
 package dev.oleander.nesting.search;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
 
 /**
@@ -29,6 +32,10 @@ final class Construction {
     private final SplittableRandom random;
     private final Pulse pulse;
     private final int tries;
+
+    /** Rooms that were too full for a kind; none while anything may be taken away again. */
+    private final Map<Kind, BitSet> refused = new HashMap<>();
+
     private double best;
     private Turned bestWay;
     private double bestX;
@@ -57,6 +64,35 @@ final class Construction {
             if (layIn(item, r)) {
                 return true;
             }
+        }
+        return false;
+    }
+
+    /**
+     * Lays all that lies nowhere yet, one after the other; a room that has refused a kind once is
+     * not tried with it again, as it only gets fuller.
+     *
+     * @return how many find no place
+     */
+    int layAll(int... rooms) {
+        int missing = 0;
+        for (int i = 0; i < scene.size(); i++) {
+            boolean lies = scene.room[i] != Scene.NONE || layOnce(i, rooms);
+            missing += lies ? 0 : 1;
+        }
+        return missing;
+    }
+
+    private boolean layOnce(int item, int... rooms) {
+        if (layInOpening(item)) {
+            return true;
+        }
+        BitSet full = refused.computeIfAbsent(scene.items[item], kind -> new BitSet());
+        for (int r : rooms) {
+            if (!full.get(r) && layIn(item, r)) {
+                return true;
+            }
+            full.set(r);
         }
         return false;
     }

@@ -3,9 +3,11 @@ package dev.oleander.nesting.search;
 import dev.oleander.geometry.Point;
 import dev.oleander.nesting.AllowedTurns;
 import dev.oleander.nesting.OrderLine;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.stream.IntStream;
 
 /** A line as the search sees it: its body, and the ways in which it may lie. */
 final class Kind {
@@ -51,6 +53,25 @@ final class Kind {
         }
         Turned[] all = ways.get(grain);
         return all[random.nextInt(all.length)];
+    }
+
+    /** Whether it has room on an empty sheet in one of the ways in which it may lie. */
+    boolean fits(Room room) {
+        return anyTurn()
+                ? fitsTurned(room)
+                : Arrays.stream(ways(room.grain)).anyMatch(way -> isWithin(way, room));
+    }
+
+    /** Whether it has room on an empty sheet however it is turned; by whole degrees. */
+    boolean fitsTurned(Room room) {
+        return IntStream.range(0, 180)
+                .mapToObj(degrees -> new Turned(body, degrees, false))
+                .anyMatch(way -> isWithin(way, room));
+    }
+
+    private static boolean isWithin(Turned way, Room room) {
+        return way.width() <= room.width() + Scene.EDGE
+                && way.height() <= room.height() + Scene.EDGE;
     }
 
     /** The middle of the body, where a way lies at the origin. */

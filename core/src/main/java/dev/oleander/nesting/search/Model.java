@@ -3,6 +3,7 @@ package dev.oleander.nesting.search;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
+import dev.oleander.nesting.NestMissing;
 import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestScore;
 import dev.oleander.nesting.NestTask;
@@ -42,6 +43,9 @@ final class Model {
     private final double inset;
     private final Smallest smallest;
 
+    /** mm2 of what is larger than every sheet, by priority. */
+    private final double[] tooLarge = new double[PRIORITIES];
+
     Model(NestTask task) {
         this.task = task;
         double half = task.rules().gap() / 2;
@@ -65,6 +69,12 @@ final class Model {
         for (Kind kind : kinds.values()) {
             int left = kind.line.quantity() - locked.getOrDefault(kind.line.id(), 0);
             left = kind.line.fill() ? Math.min(left, MOST_FILL / (int) fillLines) : left;
+            if (!fits(kind)) {
+                // Nothing is left out for what can never lie anywhere.
+                tooLarge[kind.line.priority() - 1] +=
+                        kind.line.fill() ? 0 : left * kind.line.shape().area();
+                continue;
+            }
             for (int i = 0; i < left; i++) {
                 (kind.line.fill() ? may : must).add(kind);
             }
@@ -75,6 +85,23 @@ final class Model {
         may.sort(Comparator.comparing(k -> -k.body.area));
         this.items = List.copyOf(must);
         this.fill = List.copyOf(may);
+    }
+
+    /** Whether one of its ways has room on one of the sheets. */
+    boolean fits(Kind kind) {
+        return task.stock().stream()
+                .filter(stock -> stock.count().orElse(1) > 0)
+                .anyMatch(stock -> kind.fits(room(stock)));
+    }
+
+    /** Why parts of a line may find no place. */
+    NestMissing.Why why(String line) {
+        Kind kind = kind(line);
+        if (fits(kind)) {
+            return NestMissing.Why.NO_ROOM;
+        }
+        boolean turned = task.stock().stream().map(this::room).anyMatch(kind::fitsTurned);
+        return turned ? NestMissing.Why.TURNS : NestMissing.Why.TOO_LARGE;
     }
 
     private Body body(Region shape) {
@@ -140,7 +167,7 @@ final class Model {
 
     /** What a scene without overlaps is worth. */
     NestScore score(Scene scene, SheetSet set) {
-        double[] missing = new double[PRIORITIES];
+        double[] missing = tooLarge.clone();
         for (int i = 0; i < scene.size(); i++) {
             OrderLine line = scene.items[i].line;
             if (scene.room[i] == Scene.NONE && !line.fill()) {

@@ -2,10 +2,16 @@ package dev.oleander.nesting.search;
 
 import dev.oleander.nesting.Nest;
 import dev.oleander.nesting.NestBudget;
+import dev.oleander.nesting.NestFigures;
+import dev.oleander.nesting.NestMissing;
 import dev.oleander.nesting.NestProgress;
 import dev.oleander.nesting.NestScore;
 import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.OrderLine;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** Finds nests: the front of this package. */
 public final class Nester {
@@ -28,6 +34,19 @@ public final class Nester {
      */
     public static Nest nest(NestTask task, NestBudget budget, NestProgress progress) {
         return new Nester(task, budget, progress).run();
+    }
+
+    /** What a nest of a task leaves out, and why. */
+    public static List<NestMissing> missing(NestTask task, List<NestedSheet> sheets) {
+        Map<String, Integer> left = NestFigures.of(task, sheets).left();
+        Model model = new Model(task);
+        List<NestMissing> missing = new ArrayList<>();
+        for (OrderLine line : task.lines()) {
+            if (left.containsKey(line.id())) {
+                missing.add(new NestMissing(line.id(), left.get(line.id()), model.why(line.id())));
+            }
+        }
+        return missing;
     }
 
     private Nest run() {

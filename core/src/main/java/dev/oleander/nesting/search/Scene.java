@@ -17,7 +17,7 @@ final class Scene {
     private static final int MOST_TRIES = 200;
 
     /** mm by which a body may stick out of its room: rounding. */
-    private static final double EDGE = 1e-9;
+    static final double EDGE = 1e-9;
 
     final Kind[] items;
     final Room[] rooms;

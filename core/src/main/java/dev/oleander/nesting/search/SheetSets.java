@@ -36,6 +36,7 @@ final class SheetSets {
     static List<SheetSet> of(Model model) {
         SheetSets sets = new SheetSets(model);
         sets.choose(0, new ArrayList<>(), 0);
+        sets.addStart();
         if (sets.found.isEmpty()) {
             return List.of(sets.everything());
         }
@@ -80,6 +81,18 @@ final class SheetSets {
         boolean wasteful = chosen.size() > 1 && set.area() - least > AMPLE * needed;
         if (enough && !wasteful) {
             found.add(set);
+        }
+    }
+
+    /** The sheets that the task begins with, whatever room they have. */
+    private void addStart() {
+        List<Room> begun =
+                model.task.start().stream()
+                        .map(sheet -> model.room(model.task.sheet(sheet.stock())))
+                        .toList();
+        SheetSet start = set(begun);
+        if (!begun.isEmpty() && found.stream().noneMatch(s -> s.rooms().equals(start.rooms()))) {
+            found.add(start);
         }
     }
 

@@ -92,6 +92,11 @@ final class World {
     }
 
     private void begin() {
+        model.task.start().stream().findFirst().ifPresent(any -> goOnFromStart());
+        if (best != null) {
+            strip = best.score().isComplete() ? strip(best) : null;
+            return;
+        }
         for (SheetSet set : sets) {
             if (blocks.isPresent() && packed(set)) {
                 break;
@@ -105,6 +110,32 @@ final class World {
         }
         if (best != null && best.score().isComplete()) {
             strip = strip(best);
+        }
+    }
+
+    /** Begins with what lies somewhere already, and with what is missing beside it. */
+    private void goOnFromStart() {
+        for (SheetSet set : sets) {
+            Scene scene = scene(set);
+            if (!new Start(model, set, scene).restored()) {
+                continue;
+            }
+            if (scene.total() > 0 && new Separation(scene, random, pulse).run(ATTEMPT) > 0) {
+                takeOverlapping(scene);
+            }
+            int missing = construct(scene);
+            consider(scene, set);
+            if (missing == 0) {
+                return;
+            }
+        }
+    }
+
+    private static void takeOverlapping(Scene scene) {
+        for (int i = 0; i < scene.size(); i++) {
+            if (scene.overlap(i) > 0) {
+                scene.take(i);
+            }
         }
     }
 
@@ -159,15 +190,9 @@ final class World {
         return new Scene(model.items.toArray(Kind[]::new), set.rooms().toArray(Room[]::new), pairs);
     }
 
-    /** How many parts find no place. */
+    /** Lays what lies nowhere yet; how many parts find no place. */
     private int construct(Scene scene) {
-        Construction construction = new Construction(scene, random, pulse, TRIES);
-        int[] rooms = scene.allRooms();
-        int missing = 0;
-        for (int i = 0; i < scene.size(); i++) {
-            missing += construction.lay(i, rooms) ? 0 : 1;
-        }
-        return missing;
+        return new Construction(scene, random, pulse, TRIES).layAll(scene.allRooms());
     }
 
     private boolean consider(Scene scene, SheetSet set) {

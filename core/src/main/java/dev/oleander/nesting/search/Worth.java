@@ -2,6 +2,7 @@ package dev.oleander.nesting.search;
 
 import dev.oleander.geometry.Box;
 import dev.oleander.nesting.NestRules;
+import dev.oleander.nesting.Rest;
 import dev.oleander.nesting.SheetStock;
 
 /** What a used sheet costs when its rest is credited. */
@@ -14,21 +15,10 @@ final class Worth {
      * @param top highest y
      */
     static double costOf(SheetStock stock, double right, double top, NestRules rules) {
-        if (rules.remnant().isEmpty() || !stock.isPlain()) {
-            return stock.price();
-        }
-        NestRules.RemnantRule rule = rules.remnant().get();
         Box box = stock.region().box();
-        double beside = box.max().x() - right - rules.gap();
-        double above = box.max().y() - top - rules.gap();
         double rest =
-                Math.max(
-                        area(beside, box.height(), rule.least()),
-                        area(box.width(), above, rule.least()));
-        return stock.price() * (1 - rule.share() * rest / (box.width() * box.height()));
-    }
-
-    private static double area(double width, double height, double least) {
-        return Math.min(width, height) >= least ? width * height : 0;
+                Rest.beyond(stock, right, top, rules).map(r -> r.width() * r.height()).orElse(0.0);
+        double share = rules.remnant().map(NestRules.RemnantRule::share).orElse(0.0);
+        return stock.price() * (1 - share * rest / (box.width() * box.height()));
     }
 }

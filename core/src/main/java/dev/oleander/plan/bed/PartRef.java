@@ -24,6 +24,11 @@ public record PartRef(String source, String part) {
         return new PartRef("", part);
     }
 
+    /** By its id in a reading that holds all sources. */
+    public static PartRef ofId(String id) {
+        return new PartRef(FeatureKey.sourceOf(id), FeatureKey.localOf(id));
+    }
+
     public boolean isWhole() {
         return part.isEmpty();
     }

@@ -3,6 +3,7 @@ package dev.oleander.plan.bed;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Transform;
 import java.util.HashMap;
 import java.util.List;
@@ -13,6 +14,8 @@ import java.util.stream.Collectors;
 /**
  * Stock and the copies on it. Coordinates are those of the machine: the zero point is the origin.
  *
+ * @param stock box round the stock
+ * @param outline of stock that is no rectangle, with its holes and bad places
  * @param asked copies wanted on this sheet
  * @param gap used between neighbours, mm
  * @param margin used at the edge, mm
@@ -20,6 +23,7 @@ import java.util.stream.Collectors;
  */
 public record SheetLayout(
         Box stock,
+        Optional<Region> outline,
         List<Placement> placements,
         int asked,
         int rows,
@@ -35,6 +39,24 @@ public record SheetLayout(
     public SheetLayout {
         keepOut = keepOut == null ? List.of() : List.copyOf(keepOut);
         placements = List.copyOf(placements);
+    }
+
+    /** On a rectangle. */
+    public SheetLayout(
+            Box stock,
+            List<Placement> placements,
+            int asked,
+            int rows,
+            int columns,
+            double gap,
+            double margin,
+            List<KeepOut> keepOut) {
+        this(stock, Optional.empty(), placements, asked, rows, columns, gap, margin, keepOut);
+    }
+
+    /** Material there is, mm2. */
+    public double stockArea() {
+        return outline.map(Region::area).orElseGet(() -> stock.width() * stock.height());
     }
 
     public int placed() {

@@ -47,6 +47,9 @@ public final class OrderOptimiser {
         if (n < 3) {
             return first.clone();
         }
+        if (FewVisits.solves(problem)) {
+            return FewVisits.best(problem, first);
+        }
         LocalSearch search = new LocalSearch(problem, first);
         search.improveAll(progress.within(0, 0.1));
         SplittableRandom random = new SplittableRandom(options.seed());

@@ -9,6 +9,7 @@ import dev.oleander.value.Subject;
 import dev.oleander.value.Value;
 import dev.oleander.value.Word;
 import dev.oleander.work.Plan;
+import dev.oleander.work.Spacing;
 import dev.oleander.work.Starter;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
@@ -171,6 +172,16 @@ public final class SheetCutting implements Work<PlanChoices, StopChoice> {
     @Override
     public int effort() {
         return 1;
+    }
+
+    @Override
+    public boolean nests() {
+        return true;
+    }
+
+    @Override
+    public Optional<Spacing> spacing(Task<PlanChoices> task) {
+        return Optional.of(SheetPlanner.spacing(task));
     }
 
     @Override

@@ -77,6 +77,39 @@ class NesterTest {
     }
 
     @Test
+    void aSearchThatGoesOnIsNeverWorseThanWhatItBeganWith() {
+        NestTask task = NestTasks.sample("gapjig20");
+        Nest first = nest(task, 3);
+        Nest on = nest(task.from(first.sheets()), 2);
+        assertThat(first.score().isBetterThan(on.score())).isFalse();
+        Nest pressed =
+                Nester.nest(
+                        task.from(first.sheets()), NestBudget.ofRounds(2, 0, 1), NestProgress.NONE);
+        assertThat(NestCheck.faults(task, pressed.sheets())).isEmpty();
+        assertThat(first.score().isBetterThan(pressed.score())).isFalse();
+    }
+
+    @Test
+    void whatIsMissingFromTheBeginningIsLaidBesideIt() {
+        NestTask task = NestTasks.sample("gapjig20");
+        NestedSheet all = nest(task, 2).sheets().get(0);
+        NestedSheet some = new NestedSheet(all.stock(), all.placements().subList(0, 12));
+        assertThat(nest(task.from(List.of(some)), 1).score().isComplete()).isTrue();
+    }
+
+    @Test
+    void aPartThatFitsNowhereDoesNotKeepTheOthersFromBeingPacked() {
+        OrderLine small =
+                NestTasks.line("small", NestTasks.rectangle(90, 60), 20, AllowedTurns.ANY);
+        OrderLine huge = NestTasks.line("huge", NestTasks.rectangle(5000, 50), 1, AllowedTurns.ANY);
+        SheetStock sheet = NestTasks.sheet(600, 400);
+        Nest alone = nest(NestTasks.task(List.of(small), sheet), 3);
+        Nest both = nest(NestTasks.task(List.of(small, huge), sheet), 3);
+        assertThat(both.sheets()).isEqualTo(alone.sheets());
+        assertThat(both.score().missing()[0]).isEqualTo(250_000);
+    }
+
+    @Test
     void aPartLargerThanEverySheetIsMissing() {
         NestTask task =
                 NestTasks.task(

@@ -85,6 +85,30 @@ class OrderOptimiserTest {
         assertThat(problem.cost(order)).isBetween(least - 1e-9, 1.01 * least);
     }
 
+    @Property(tries = 60)
+    void veryFewStopsAreOrderedBest(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        int n = 3 + random.nextInt(4);
+        List<Visit> visits = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            Point begin = new Point(random.nextDouble(200), random.nextDouble(200));
+            List<Integer> after =
+                    i > 0 && random.nextBoolean() ? List.of(random.nextInt(i)) : List.of();
+            visits.add(
+                    new Visit(
+                            begin,
+                            begin.plus(new Point(random.nextDouble(20), 0)),
+                            1,
+                            random.nextInt(3),
+                            after));
+        }
+        OrderProblem problem = new OrderProblem(Point.ORIGIN, visits, HEAD, Heat.NONE);
+        int[] found = improved(problem, 300);
+        assertThat(problem.isPermitted(found)).isTrue();
+        assertThat(problem.cost(found))
+                .isCloseTo(least(problem, asDrawn(problem), 0), within(1e-9));
+    }
+
     @Property(tries = 40)
     void anOrderStaysPermittedAndNeverGetsWorse(@ForAll long seed) {
         SplittableRandom random = new SplittableRandom(seed);

@@ -1,5 +1,6 @@
 package dev.oleander.web.api;
 
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.geometry.Box;
 import dev.oleander.plan.bed.Demand;
@@ -12,6 +13,7 @@ import dev.oleander.web.api.ApiJson.MotionJson;
 import dev.oleander.web.api.ApiJson.ProofJson;
 import dev.oleander.web.api.ApiJson.RunJson;
 import dev.oleander.web.api.ApiJson.SetUpJson;
+import dev.oleander.web.job.document.NestDocument;
 import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.result.JobResult;
 import java.util.List;
@@ -80,7 +82,14 @@ class RunsApi {
                 setUp.count(),
                 new int[] {setUp.firstCopy(), setUp.firstCopy() + setUp.copies() - 1},
                 new double[] {stock.width(), stock.height()},
-                byPart(result, on, (part, n) -> new MadeJson(job, part, setUp.count() * n)),
+                byPart(
+                        result,
+                        on,
+                        (part, n) ->
+                                new MadeJson(
+                                        jobOf(job, result, part),
+                                        FeatureKey.localOf(part),
+                                        setUp.count() * n)),
                 byPart(
                         result,
                         left,
@@ -89,12 +98,21 @@ class RunsApi {
                 ApiMapper.seconds(result.timeline().seconds()));
     }
 
+    /** The job that a part is of: another one where its parts are nested with others. */
+    private static long jobOf(long own, JobResult result, String part) {
+        return result.document()
+                .nest()
+                .map(nest -> nest.sources().get(FeatureKey.sourceOf(part)))
+                .map(NestDocument.Source::job)
+                .orElse(own);
+    }
+
     /** The parts of a demand, with the number of each; those without any are left out. */
     private static <T> List<T> byPart(
             JobResult result, Demand demand, BiFunction<String, Integer, T> as) {
         return result.reading().parts().stream()
                 .map(Part::id)
-                .map(id -> Map.entry(id, demand.of(PartRef.WHOLE) + demand.of(PartRef.of(id))))
+                .map(id -> Map.entry(id, demand.of(PartRef.WHOLE) + demand.of(PartRef.ofId(id))))
                 .filter(e -> e.getValue() > 0)
                 .map(e -> as.apply(e.getKey(), e.getValue()))
                 .toList();

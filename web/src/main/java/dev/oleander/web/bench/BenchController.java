@@ -206,9 +206,9 @@ class BenchController {
             @RequestParam(defaultValue = "1") int run,
             @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, defaultValue = "") String packed) {
         JobView job = jobs.view(id).on(run);
-        return planned && packed.contains("gzip")
+        return planned && packed.contains("gzip") && !PagesOfWork.isUnplannedNest(job)
                 ? packed(scenes.planned(job))
-                : ResponseEntity.ok(pages.scene(job.step(), job.result(), planned));
+                : ResponseEntity.ok(pages.scene(job, planned));
     }
 
     /** What the replay plays over the scene. */

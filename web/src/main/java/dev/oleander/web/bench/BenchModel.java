@@ -11,10 +11,13 @@ import dev.oleander.web.job.StageReport;
 import dev.oleander.web.job.recipe.ShopRecipes;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.job.store.Stage;
+import dev.oleander.web.nest.NestSearch;
+import dev.oleander.web.nest.Nests;
 import dev.oleander.web.release.Previews;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
+import dev.oleander.web.stock.Remnants;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -35,6 +38,9 @@ class BenchModel {
     private final ShopRecipes recipes;
     private final PagesOfWork pages;
     private final PriceList prices;
+    private final NestSearch searches;
+    private final Nests nests;
+    private final Remnants remnants;
 
     BenchModel(
             ReleaseService releases,
@@ -42,7 +48,13 @@ class BenchModel {
             MachineLibrary machines,
             ShopRecipes recipes,
             PagesOfWork pages,
-            PriceList prices) {
+            PriceList prices,
+            NestSearch searches,
+            Nests nests,
+            Remnants remnants) {
+        this.remnants = remnants;
+        this.searches = searches;
+        this.nests = nests;
         this.pages = pages;
         this.prices = prices;
         this.releases = releases;
@@ -108,6 +120,18 @@ class BenchModel {
                     planned ? RecipeSlip.of(result, stops, recipes, shown.error()) : null);
         }
         model.addAttribute("sheet", new SheetSlip(result, shown.error()));
+        if (shown.stage() == Stage.SHEET) {
+            Object open = model.getAttribute("open");
+            model.addAttribute(
+                    "nest",
+                    NestSlip.of(
+                            job,
+                            searches,
+                            nests,
+                            remnants,
+                            open == null ? "" : open.toString(),
+                            shown.error()));
+        }
         if (result.isProved() && shown.stage() == Stage.PROOF) {
             model.addAttribute("proof", new ProofSlip(result, ids, prices));
         }
@@ -136,6 +160,7 @@ class BenchModel {
         if (!revision.isEmpty()) {
             obstacles.add(revision);
         }
+        job.result().nestFaults().forEach(fault -> obstacles.add(fault.sentence()));
         if (job.result().isProved()) {
             job.result().runs().stream()
                     .flatMap(run -> run.proof().open().stream())

@@ -145,6 +145,7 @@ class EditAnswers {
             assignableTypes = {
                 EditController.class,
                 ShapeController.class,
+                NestController.class,
                 RecipeEditController.class
             })
     static class ContextAdvice {

@@ -1,5 +1,6 @@
 package dev.oleander.web.bench;
 
+import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.result.JobResult;
 import java.util.List;
 import java.util.Map;
@@ -35,5 +36,17 @@ class PagesOfWork {
                                 .orElse(Map.of())
                         : Map.of();
         return SceneBuilder.build(step, result, planned, own);
+    }
+
+    /** The picture of a job, or of the sheet of a nest that is not planned yet. */
+    Scene scene(JobView job, boolean planned) {
+        return planned && isUnplannedNest(job)
+                ? SceneBuilder.nested(job.step(), job.result(), job.run())
+                : scene(job.step(), job.result(), planned);
+    }
+
+    /** Whether its parts lie somewhere while their cuts are not planned. */
+    static boolean isUnplannedNest(JobView job) {
+        return !job.result().isPlanned() && job.document().nest().isPresent();
     }
 }

@@ -32,12 +32,19 @@ public record RunTab(int number, String name, String note, String flag, boolean 
                         .min(Severity::compareTo)
                         .map(Severity::word)
                         .orElse("");
-        return new RunTab(setUp.number(), "Sheet " + setUp.number(), note(setUp), flag, current);
+        String what = run.document().nest().isPresent() ? "part" : "copy";
+        return new RunTab(
+                setUp.number(), "Sheet " + setUp.number(), note(setUp, what), flag, current);
     }
 
     /** How often a sheet is cut and what lies on it: 2 × 4 copies. */
     static String note(SetUp setUp) {
-        String copies = setUp.copies() + (setUp.copies() == 1 ? " copy" : " copies");
+        return note(setUp, "copy");
+    }
+
+    private static String note(SetUp setUp, String what) {
+        String several = what.equals("copy") ? " copies" : " parts";
+        String copies = setUp.copies() + (setUp.copies() == 1 ? " " + what : several);
         return setUp.count() == 1 ? copies : setUp.count() + " × " + copies;
     }
 }

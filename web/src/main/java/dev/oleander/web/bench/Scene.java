@@ -15,6 +15,7 @@ import tools.jackson.databind.annotation.JsonSerialize;
  * @param placements seven numbers each: (x, y) to (a x + c y + e, b x + d y + f), then the place in
  *     {@code parts} of the one that lies there, -1 for all of them
  * @param stock left, bottom, right, top; null when the sheet cannot be laid out
+ * @param outline contours of stock that is no rectangle; empty where it is one
  * @param travel rapids: 1 with the head down and 0 with it up, x and y of both ends
  * @param keepOut clamps: left, bottom, right, top, height
  * @param slats mm between the slats; 0 when there are none
@@ -28,6 +29,7 @@ public record Scene(
         int firstCopy,
         List<double[]> placements,
         double[] stock,
+        List<double[]> outline,
         List<StopShape> stops,
         List<Flag> flags,
         @JsonSerialize(using = ShortNumbers.class) List<double[]> travel,

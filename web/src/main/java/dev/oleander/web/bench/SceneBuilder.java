@@ -8,6 +8,8 @@ import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Chain;
+import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
 import dev.oleander.motion.Item;
@@ -26,11 +28,13 @@ import dev.oleander.web.bench.Scene.Flag;
 import dev.oleander.web.bench.Scene.Notes;
 import dev.oleander.web.bench.Scene.StopShape;
 import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.result.Spread;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 
@@ -53,12 +57,22 @@ public final class SceneBuilder {
         Reading reading = result.reading();
         List<String> layers =
                 reading.features().stream().map(Feature::layer).distinct().sorted().toList();
+        Spread spread = new Spread(reading);
+        boolean several = !planned && spread.isSeveral();
         List<FeatureShape> features =
                 reading.features().stream()
-                        .map(f -> feature(f, Collections.binarySearch(layers, f.layer())))
+                        .map(
+                                f ->
+                                        feature(
+                                                f,
+                                                Collections.binarySearch(layers, f.layer()),
+                                                several
+                                                        ? f.chain().transformed(spread.of(f.id()))
+                                                        : f.chain()))
                         .toList();
         List<List<String>> parts = reading.parts().stream().map(SceneBuilder::contours).toList();
-        double[] box = numbers(planned ? reading.workBox() : shownBox(reading));
+        Box shown = planned ? reading.workBox() : shownBox(reading);
+        double[] box = numbers(several ? spread.box(reading) : shown);
         if (!planned || !result.isPlanned()) {
             return new Scene(
                     step,
@@ -68,6 +82,7 @@ public final class SceneBuilder {
                     1,
                     List.of(),
                     null,
+                    List.of(),
                     List.of(),
                     List.of(),
                     List.of(),
@@ -85,6 +100,7 @@ public final class SceneBuilder {
                 result.plan().copies().stream().mapToInt(Placement::copy).min().orElse(1),
                 result.plan().copies().stream().map(p -> numbers(p, reading)).toList(),
                 numbers(result.run().layout().stock()),
+                outline(result.run().layout().outline()),
                 stops.stream().map(s -> stop(s, result.run().eventsOf(s))).toList(),
                 result.findings().stream().map(SceneBuilder::flag).toList(),
                 travel(result.timeline().program()),
@@ -92,6 +108,43 @@ public final class SceneBuilder {
                 result.run().layout().keepOut().stream().map(SceneBuilder::clamp).toList(),
                 notes(result, layers),
                 own);
+    }
+
+    /** Parts of a nest where they lie, while their cuts are not planned. */
+    static Scene nested(int step, JobResult result, int run) {
+        Scene drawn = build(step, result, true, Map.of());
+        NestScene.Sheet shown = NestScene.first(result, run);
+        return new Scene(
+                step,
+                shown.box(),
+                drawn.features(),
+                drawn.parts(),
+                1,
+                shown.parts().stream()
+                        .map(
+                                p ->
+                                        DoubleStream.concat(
+                                                        DoubleStream.of(p.to()),
+                                                        DoubleStream.of(p.part()))
+                                                .toArray())
+                        .toList(),
+                shown.box(),
+                shown.outline(),
+                List.of(),
+                List.of(),
+                List.of(),
+                0,
+                List.of(),
+                drawn.notes(),
+                Map.of());
+    }
+
+    /** Contours of stock that is no rectangle. */
+    static List<double[]> outline(Optional<Region> of) {
+        return of.stream()
+                .flatMap(region -> region.contours().stream())
+                .map(contour -> flat(contour.segments()))
+                .toList();
     }
 
     private static List<String> contours(Part part) {
@@ -143,14 +196,14 @@ public final class SceneBuilder {
                 layers);
     }
 
-    private static FeatureShape feature(Feature f, int layer) {
+    private static FeatureShape feature(Feature f, int layer, Chain chain) {
         return new FeatureShape(
                 f.id(),
                 f.kind().name().toLowerCase(Locale.ROOT),
                 f.purpose().name().toLowerCase(Locale.ROOT),
                 f.isClosed(),
                 layer,
-                flat(f.chain().segments()));
+                flat(chain.segments()));
     }
 
     private static StopShape stop(Stop stop, List<StopEvent> events) {

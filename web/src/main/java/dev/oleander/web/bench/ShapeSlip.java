@@ -15,6 +15,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Distances;
+import dev.oleander.plan.bed.PartRef;
 import dev.oleander.quantity.LengthUnit;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.value.Word;
@@ -91,8 +92,7 @@ public final class ShapeSlip {
 
     private static String copies(String first, List<Part> others) {
         long over = others.stream().filter(Part::mirrored).count();
-        String sentence =
-                "Part %s is there %d times".formatted(first.substring(1), others.size() + 1);
+        String sentence = "%s is there %d times".formatted(PartRef.label(first), others.size() + 1);
         return over == 0 ? sentence : sentence + ", %d of them turned over".formatted(over);
     }
 

@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param before what the step before came to, when this one changed the order of the stops
  * @param undoLabel what undo takes back; empty when there is nothing
  * @param redoLabel what redo brings back; empty when there is nothing
+ * @param wished see {@link #run}
  */
 public record JobView(
         long id,
@@ -24,7 +25,21 @@ public record JobView(
         Optional<Planning.State> planning,
         Optional<JobResult> before,
         Optional<String> undoLabel,
-        Optional<String> redoLabel) {
+        Optional<String> redoLabel,
+        int wished) {
+
+    /** Of the first run. */
+    public JobView(
+            long id,
+            int step,
+            JobResult result,
+            List<StageView> stages,
+            Optional<Planning.State> planning,
+            Optional<JobResult> before,
+            Optional<String> undoLabel,
+            Optional<String> redoLabel) {
+        this(id, step, result, stages, planning, before, undoLabel, redoLabel, 1);
+    }
 
     /**
      * The same with one of its runs, once they are planned; the nearest one when there are fewer.
@@ -32,7 +47,19 @@ public record JobView(
      * @param run from 1
      */
     public JobView on(int run) {
-        if (run <= 1 || !result.isPlanned()) {
+        if (!result.isPlanned()) {
+            return new JobView(
+                    id,
+                    step,
+                    result,
+                    stages,
+                    planning,
+                    before,
+                    undoLabel,
+                    redoLabel,
+                    Math.max(1, run));
+        }
+        if (run <= 1) {
             return this;
         }
         JobResult own = result.on(run);
@@ -40,7 +67,8 @@ public record JobView(
                 before.filter(JobResult::isPlanned)
                         .map(b -> b.on(run))
                         .filter(b -> b.number() == own.number());
-        return new JobView(id, step, own, stages, planning, earlier, undoLabel, redoLabel);
+        return new JobView(
+                id, step, own, stages, planning, earlier, undoLabel, redoLabel, own.number());
     }
 
     /** The run that has a stop, once they are planned; the first one when none has. */
@@ -48,9 +76,9 @@ public record JobView(
         return result.isPlanned() ? on(result.at(stop).number()) : this;
     }
 
-    /** Which of the runs its result is, from 1. */
+    /** Which of the runs its result is, from 1; before they are planned, the one that is wished. */
     public int run() {
-        return result.number();
+        return wished;
     }
 
     public JobDocument document() {

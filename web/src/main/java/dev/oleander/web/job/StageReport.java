@@ -4,6 +4,7 @@ import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.Skipped;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.nesting.NestFault;
 import dev.oleander.plan.bed.Demand;
 import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.SheetLayout;
@@ -68,11 +69,20 @@ public final class StageReport {
             stages.addAll(unplanned(planning.get()));
         } else {
             stages.add(StageView.open(Stage.CUTS, "waits for the sheet"));
-            stages.add(StageView.needs(Stage.SHEET, "not usable", List.of(result.refusal())));
+            stages.add(StageView.needs(Stage.SHEET, notUsable(), List.of(result.refusal())));
             stages.add(StageView.open(Stage.PROOF, "waits for the sheet"));
         }
         stages.add(release());
         return stages;
+    }
+
+    private String notUsable() {
+        boolean empty =
+                result.document()
+                        .nest()
+                        .filter(nest -> nest.choices().laid().isEmpty())
+                        .isPresent();
+        return empty ? "nothing laid yet" : "not usable";
     }
 
     private static List<StageView> unplanned(Planning.State state) {
@@ -118,7 +128,8 @@ public final class StageReport {
         return isWhole ? next.sentence() : next.sentence() + ": ready to release";
     }
 
-    private StageView shape() {
+    /** What is to be fixed or looked at on Shape before the parts of a job can be trusted. */
+    public static List<String> shapeNeeds(JobResult result) {
         Reading reading = result.reading();
         List<String> needs =
                 new ArrayList<>(reading.openFaults().stream().map(Fault::sentence).toList());
@@ -134,6 +145,12 @@ public final class StageReport {
         if (!revision.isEmpty()) {
             needs.add(0, revision);
         }
+        return needs;
+    }
+
+    private StageView shape() {
+        Reading reading = result.reading();
+        List<String> needs = shapeNeeds(result);
         if (reading.features().isEmpty()) {
             return StageView.open(Stage.SHAPE, "nothing drawn yet");
         }
@@ -191,9 +208,15 @@ public final class StageReport {
 
     private StageView sheet() {
         SheetLayout layout = result.run().layout();
+        List<String> faults = result.nestFaults().stream().map(NestFault::sentence).toList();
+        if (!faults.isEmpty()) {
+            return StageView.needs(Stage.SHEET, count(faults.size(), "thing") + " to fix", faults);
+        }
         String missing = result.reading().features().isEmpty() ? "" : missing(result);
         if (!missing.isEmpty()) {
-            String sentence = layout.placed() == 0 ? "no copy fits" : "not all fit";
+            boolean nested = result.document().nest().isPresent();
+            String some = nested ? "parts are missing" : "not all fit";
+            String sentence = layout.placed() == 0 ? "no copy fits" : some;
             return StageView.needs(Stage.SHEET, sentence, List.of(missing));
         }
         if (result.run().stops().isEmpty()) {
@@ -220,8 +243,11 @@ public final class StageReport {
                         : left.of().keySet().stream()
                                 .map(part -> " of " + PartRef.within(part.id()))
                                 .collect(Collectors.joining(" and"));
-        return "%d%s of %d are missing. %s"
-                .formatted(left.all(), what, wanted.all(), SheetLayout.NOTHING_FITS);
+        String advice =
+                result.document().nest().isPresent()
+                        ? "Search for the rest, or give the nest another sheet."
+                        : SheetLayout.NOTHING_FITS;
+        return "%d%s of %d are missing. %s".formatted(left.all(), what, wanted.all(), advice);
     }
 
     /** Share of the stock of a run that becomes parts. */
@@ -241,8 +267,7 @@ public final class StageReport {
     }
 
     private static double stock(JobResult run) {
-        SheetLayout layout = run.run().layout();
-        return layout.stock().width() * layout.stock().height();
+        return run.run().layout().stockArea();
     }
 
     private StageView proof() {

@@ -2,6 +2,7 @@ package dev.oleander.web.job;
 
 import dev.oleander.drawing.read.Counterparts;
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.geometry.Transform;
 import dev.oleander.plan.Choice;
@@ -90,6 +91,7 @@ public class ValueEdits {
             Scope scope,
             Map<String, String> values) {
         List<Stop> stops = onceEach(before.requireStops(stopIds));
+        stops.forEach(stop -> requireOwn(before, stop));
         List<Subject<S>> subjects = kind.subjects(before.task(kind), before.plan(), stops);
         C choices = before.document().choices(kind);
         for (int i = 0; i < stops.size(); i++) {
@@ -103,6 +105,23 @@ public class ValueEdits {
             requireCuttable(before, after, stops);
         }
         return after;
+    }
+
+    /** What is of another job is cut as it is decided there. */
+    private static void requireOwn(JobResult result, Stop stop) {
+        String letter = FeatureKey.sourceOf(stop.feature());
+        result.document()
+                .nest()
+                .map(nest -> nest.sources().get(letter))
+                .ifPresent(
+                        source -> {
+                            throw new RefusedEditException(
+                                    "Stop %d is of job %d, %s. Change it there, then take it into the nest as it is now."
+                                            .formatted(
+                                                    stop.number(),
+                                                    source.job(),
+                                                    source.document().name()));
+                        });
     }
 
     /** By feature and copy: several visits of one are set together. */

@@ -4,6 +4,7 @@ import dev.oleander.dialect.Dialect;
 import dev.oleander.motion.Excerpt;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
+import dev.oleander.nesting.choice.Loop;
 import dev.oleander.proof.Proof;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.format.Formats;
@@ -79,6 +80,14 @@ class ReleaseContents {
         inputs.put("machine", result.machine());
         inputs.put("cutData", result.dataInUse());
         inputs.put("stock", result.run().layout().stock());
+        result.run()
+                .layout()
+                .outline()
+                .ifPresent(
+                        outline ->
+                                inputs.put(
+                                        "outline",
+                                        outline.contours().stream().map(Loop::of).toList()));
         inputs.put("placements", result.run().layout().placements());
         inputs.put("format", format(result.dialect()));
         inputs.put("frame", preview.frame());

@@ -49,6 +49,7 @@ class ReleaseKeeper {
      *
      * @param revision that is written into the programs
      * @param contents of its runs
+     * @param also is done in the same transaction
      * @return in the same order; empty when another release got that revision since the program was
      *     written
      * @throws dev.oleander.web.job.document.StaleEditException when the job was changed since it
@@ -60,7 +61,8 @@ class ReleaseKeeper {
             String revision,
             List<Release.Content> contents,
             SignedIn who,
-            Instant now) {
+            Instant now,
+            Runnable also) {
         long job = origin.jobId();
         jobs.hold(job, origin.step());
         if (!nextRevision(job, contents.get(0).trial()).equals(revision)) {
@@ -76,6 +78,7 @@ class ReleaseKeeper {
             chain.add(next.id(), next.sha256(), now);
             before = next.sha256();
         }
+        also.run();
         return List.copyOf(made);
     }
 }

@@ -23,6 +23,7 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Service;
 import tools.jackson.core.type.TypeReference;
@@ -34,6 +35,9 @@ public class ReleaseService {
 
     private static final JsonMapper JSON = JsonMapper.shared();
 
+    /** Rules of a nest that spoil nothing when they are broken. */
+    private static final Set<String> MAY_BE = Set.of("priority", "fill");
+
     /** How often a program is written anew because somebody else took its revision. */
     private static final int MOST_TRIES = 10;
 
@@ -43,6 +47,7 @@ public class ReleaseService {
     private final Previews previews;
     private final ReleaseContents contents;
     private final Clock clock;
+    private final List<WithRelease> with;
 
     ReleaseService(
             ReleaseRepository releases,
@@ -50,7 +55,9 @@ public class ReleaseService {
             ReleaseKeeper keeper,
             Previews previews,
             ReleaseContents contents,
-            Clock clock) {
+            Clock clock,
+            List<WithRelease> with) {
+        this.with = List.copyOf(with);
         this.releases = releases;
         this.jobs = jobs;
         this.keeper = keeper;
@@ -177,10 +184,18 @@ public class ReleaseService {
             JobView job = jobs.finished(jobId, seenStep);
             Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
             List<ProgramPreview> programs = requirePossible(job, wish);
+            String revision = programs.get(0).revision();
             List<Release.Content> all =
                     programs.stream().map(p -> contents.of(p, of(p, wish), who, now)).toList();
+            List<Runnable> also = also(job, wish, revision, who);
             List<Release> made =
-                    keeper.keep(origin(job), programs.get(0).revision(), all, who, now);
+                    keeper.keep(
+                            origin(job),
+                            revision,
+                            all,
+                            who,
+                            now,
+                            () -> also.forEach(Runnable::run));
             if (!made.isEmpty()) {
                 jobs.refreshSummary(jobId);
                 return made.get(0);
@@ -188,6 +203,13 @@ public class ReleaseService {
         }
         throw new ReleaseRefusedException(
                 "Others release this job at the same moment. Try again.", List.of());
+    }
+
+    /** A trial leaves the stock as it is. */
+    private List<Runnable> also(JobView job, ReleaseWish wish, String revision, SignedIn who) {
+        return wish.isTrial()
+                ? List.of()
+                : with.stream().map(w -> w.prepared(job, revision, who)).toList();
     }
 
     /**
@@ -204,6 +226,13 @@ public class ReleaseService {
                     "The plan is not complete: %s.".formatted(job.stage(Stage.PROOF).sentence()),
                     List.of());
         }
+        job.result().nestFaults().stream()
+                .filter(fault -> !MAY_BE.contains(fault.rule()))
+                .findFirst()
+                .ifPresent(
+                        fault -> {
+                            throw new ReleaseRefusedException(fault.sentence(), List.of());
+                        });
         List<JobView> runs = runs(job, wish);
         requireReleasable(runs);
         return runs.stream().map(run -> written(run, of(run, wish))).toList();

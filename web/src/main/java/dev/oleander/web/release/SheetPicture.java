@@ -105,7 +105,7 @@ final class SheetPicture {
     String overview() {
         SheetPicture whole = new SheetPicture(result, run, program, profiles, run.layout().stock());
         whole.open();
-        whole.outline("stock", run.layout().stock());
+        whole.stock();
         whole.parts();
         whole.outline("shown", shown);
         return whole.svg.append("</svg>").toString();
@@ -124,7 +124,7 @@ final class SheetPicture {
 
     String svg() {
         open();
-        outline("stock", run.layout().stock());
+        stock();
         parts();
         marks();
         ways();
@@ -158,6 +158,17 @@ final class SheetPicture {
     private void profile(WorkSheet.Profile profile) {
         begin(profile.kept() ? "kept" : "profile");
         paths.append(svg, new Path(profile.segments()));
+        svg.append("\"/>");
+    }
+
+    /** The stock as it is: a rectangle, or another outline with its holes. */
+    private void stock() {
+        if (run.layout().outline().isEmpty()) {
+            outline("stock", run.layout().stock());
+            return;
+        }
+        svg.append("<path class=\"stock\" fill-rule=\"evenodd\" d=\"");
+        run.layout().outline().get().contours().forEach(contour -> paths.append(svg, contour));
         svg.append("\"/>");
     }
 

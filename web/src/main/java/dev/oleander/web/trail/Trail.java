@@ -18,6 +18,7 @@ public class Trail {
         SIGN_IN,
         ACCOUNT,
         TOKEN,
+        STOCK,
         JOB;
 
         public String word() {
@@ -39,6 +40,11 @@ public class Trail {
      */
     public void write(Long account, Kind kind, String what, String address) {
         insert(account, kind, what, null, address);
+    }
+
+    /** Something that was done to the stock of the shop. */
+    public void ofStock(long account, String what) {
+        insert(account, Kind.STOCK, what, null, null);
     }
 
     /** Something that was done to a job. */

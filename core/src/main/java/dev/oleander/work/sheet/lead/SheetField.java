@@ -10,6 +10,7 @@ import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.Transform;
 import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.Placement;
+import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.work.sheet.cut.SheetCut;
 import dev.oleander.work.sheet.lead.KeptField.Clearance;
@@ -27,6 +28,8 @@ public final class SheetField {
 
     /** mm; side of the cells in which leads are kept: some leads long. */
     private static final double CELL = 25;
+
+    private static final String EDGE = "the edge of the stock";
 
     /** Number of obstacles that are no cut. */
     private static final int NO_STOP = -1;
@@ -52,12 +55,18 @@ public final class SheetField {
     private final Map<Long, List<Obstacle>> leads;
 
     /**
+     * @param layout what lies where
      * @param stops with their numbers; where they begin does not matter yet
      */
-    public SheetField(Box stock, List<Part> parts, List<Placement> placements, List<Stop> stops) {
-        this.stock = stock;
+    public SheetField(SheetLayout layout, List<Part> parts, List<Stop> stops) {
+        this.stock = layout.stock();
+        List<Placement> placements = layout.placements();
         List<SegmentIndex.Entry<Obstacle>> all = new ArrayList<>();
         Consumer<Obstacle> add = o -> all.add(new SegmentIndex.Entry<>(o, o.segment()));
+        layout.outline().stream()
+                .flatMap(outline -> outline.contours().stream())
+                .flatMap(contour -> contour.segments().stream())
+                .forEach(edge -> add.accept(new Obstacle(edge, 0, NO_STOP, 0, EDGE)));
         // those of a single copy are looked at in the drawing already
         if (placements.size() > 1) {
             for (Placement placement : placements) {

@@ -37,13 +37,27 @@ final class OrderImprover {
     private final OrderCosts costs;
     private final List<List<String>> pins;
 
+    /** By how many the usual disturbances are divided. */
+    private final int less;
+
     /**
      * @param pins stretches of ids that stay together
      */
     OrderImprover(Precedence precedence, OrderCosts costs, List<List<String>> pins) {
+        this(precedence, costs, pins, 1);
+    }
+
+    private OrderImprover(
+            Precedence precedence, OrderCosts costs, List<List<String>> pins, int less) {
         this.precedence = precedence;
         this.costs = costs;
         this.pins = pins;
+        this.less = less;
+    }
+
+    /** One for stops that are in a good order already. */
+    OrderImprover again() {
+        return new OrderImprover(precedence, costs, pins, KICKS_AGAIN);
     }
 
     /** What is to be less, and how many disturbances are tried. */
@@ -80,7 +94,7 @@ final class OrderImprover {
                 improved(
                         cut,
                         Point.ORIGIN,
-                        new Effort(costs, OrderOptions.forVisits(cut.size()).kicks()),
+                        new Effort(costs, OrderOptions.forVisits(cut.size()).kicks() / less),
                         progress);
         return withRefused(ordered, first);
     }
@@ -94,7 +108,7 @@ final class OrderImprover {
     /** One group after the other, in the order that is quickest. */
     List<Stop> groupByGroup(List<Stop> first, Progress progress) {
         List<Group> groups = groups(first);
-        int kicks = OrderOptions.forVisits(groups.size()).kicks();
+        int kicks = OrderOptions.forVisits(groups.size()).kicks() / less;
         groups = quickest(groups, kicks, progress.within(0, 0.3));
         groups = inner(groups, first.size(), progress.within(0.3, 0.6));
         if (groups.size() == 1) {
@@ -196,7 +210,7 @@ final class OrderImprover {
             progress.at((double) improved.size() / groups.size(), "Ordering the stops");
             int size = group.stops().size();
             long share = (long) KICKS_OF_GROUPS * size / Math.max(1, stops);
-            int kicks = (int) Math.min((long) KICKS_PER_STOP * size, share);
+            int kicks = (int) Math.min((long) KICKS_PER_STOP * size, share) / less;
             Effort effort = new Effort(costs.amongMany(), kicks);
             Group better = new Group(improved(group.stops(), at, effort, Progress.NONE));
             improved.add(better);

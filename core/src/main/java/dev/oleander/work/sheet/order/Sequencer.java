@@ -44,6 +44,22 @@ public final class Sequencer {
                             improver.cornerToCorner(new Run(stops, true).order(), progress);
                     case BY_HAND -> byHand(new Run(stops, true).order(), sequence);
                 };
+        return numbered(ordered);
+    }
+
+    /**
+     * The same of stops that are in order already, and of which only the leads have moved a little.
+     */
+    public List<Stop> again(
+            List<Stop> stops, OrderRule rule, List<String> sequence, Progress progress) {
+        return switch (rule) {
+            case SHORTEST -> numbered(improver.again().overall(stops, progress));
+            case PART_BY_PART -> numbered(improver.again().groupByGroup(stops, progress));
+            default -> order(stops, rule, sequence, progress);
+        };
+    }
+
+    private static List<Stop> numbered(List<Stop> ordered) {
         List<Stop> numbered = new ArrayList<>(ordered.size());
         for (Stop stop : ordered) {
             numbered.add(stop.numbered(numbered.size() + 1));

@@ -5,6 +5,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.progress.Progress;
+import dev.oleander.work.Spacing;
 import dev.oleander.work.Task;
 import dev.oleander.work.sheet.book.CutBook;
 import dev.oleander.work.sheet.choice.PlanChoices;
@@ -59,6 +60,11 @@ public final class SheetPlanner {
 
     private SheetTask task(Reading reading, Order order, PlanChoices choices, SheetChoices sheet) {
         return new SheetTask(machine, book, reading, order, choices, sheet, Optional.empty());
+    }
+
+    /** How far parts that are cut next to each other must lie apart. */
+    public static Spacing spacing(Task<PlanChoices> of) {
+        return SheetSpacing.of(of);
     }
 
     /**

@@ -61,7 +61,8 @@ record SheetTask(
         return whole().layout(gap, kerf);
     }
 
-    private Task<PlanChoices> whole() {
+    /** What it was made of. */
+    Task<PlanChoices> whole() {
         Task.Order all =
                 new Task.Order(
                         order.material(),

@@ -1,6 +1,5 @@
 package dev.oleander.work.sheet.plan;
 
-import dev.oleander.book.CutDataException;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.geometry.Box;
@@ -12,12 +11,12 @@ import dev.oleander.plan.order.TravelTime;
 import dev.oleander.plan.stop.DrillHole;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
+import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.choice.OrderRule;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.choice.SmallHoles;
 import dev.oleander.work.sheet.choice.StopChoice;
 import dev.oleander.work.sheet.cut.CommonLines;
-import dev.oleander.work.sheet.cut.HouseRecipe;
 import dev.oleander.work.sheet.cut.SheetCut;
 import dev.oleander.work.sheet.cut.SmallHoleRule;
 import dev.oleander.work.sheet.lead.SheetField;
@@ -34,9 +33,6 @@ import java.util.Set;
 
 /** Makes one plan from the beginning: layout, paths, order, leads. */
 final class SheetWork {
-
-    /** mm between copies when the cut book has no data to say what leads need. */
-    private static final double GAP_WITHOUT_DATA = 10;
 
     /** Stops up to which the order is made again when it is known where the leads lie. */
     private static final int MOST_ORDERED_TWICE = 3_000;
@@ -62,35 +58,15 @@ final class SheetWork {
     SheetWork(SheetTask task) {
         this.task = task;
         this.choices = task.choices();
-        this.layout = task.layout(defaultGap(task), kerfForCommonLines(task));
+        this.layout = task.layout(SheetSpacing.of(task.whole()).gap(), kerfForCommonLines(task));
         this.cuts = new CutLibrary(task);
-    }
-
-    private static double defaultGap(SheetTask task) {
-        SheetPlanner.Order order = task.order();
-        try {
-            return HouseRecipe.gap(
-                    task.book()
-                            .find(order.material(), order.thickness(), task.choices().quality()));
-        } catch (CutDataException noData) {
-            return GAP_WITHOUT_DATA;
-        }
     }
 
     /** mm between copies that share lines; empty when they are not to. */
     private static Optional<Double> kerfForCommonLines(SheetTask task) {
-        if (!task.sheet().sharesLines()) {
-            return Optional.empty();
-        }
-        SheetPlanner.Order order = task.order();
-        try {
-            return Optional.of(
-                    task.book()
-                            .find(order.material(), order.thickness(), task.choices().quality())
-                            .kerf());
-        } catch (CutDataException noData) {
-            return Optional.empty();
-        }
+        return task.sheet().sharesLines()
+                ? SheetSpacing.row(task.whole(), task.choices()).map(CutRow::kerf)
+                : Optional.empty();
     }
 
     SheetPlan plan(Progress progress) {
@@ -218,7 +194,9 @@ final class SheetWork {
                 best = ordered;
             }
             if (time + 1 < TIMES) {
-                ordered = order(shifted, rule, own.within(0.5, 1));
+                ordered =
+                        sequencer()
+                                .again(shifted, rule, choices.run().sequence(), own.within(0.5, 1));
             }
         }
         return best;
@@ -257,7 +235,7 @@ final class SheetWork {
     }
 
     private SheetField field(List<Stop> ordered) {
-        return new SheetField(layout.stock(), task.reading().parts(), layout.placements(), ordered);
+        return new SheetField(layout, task.reading().parts(), ordered);
     }
 
     private LeadPass pass(List<Stop> ordered, SheetField field) {
@@ -265,11 +243,14 @@ final class SheetWork {
     }
 
     private List<Stop> order(List<Stop> stops, OrderRule rule, Progress progress) {
+        return sequencer().order(stops, rule, choices.run().sequence(), progress);
+    }
+
+    private Sequencer sequencer() {
         return new Sequencer(
-                        new Precedence(task.reading().byId()),
-                        task.costs(layout.stock()),
-                        choices.run().pins())
-                .order(stops, rule, choices.run().sequence(), progress);
+                new Precedence(task.reading().byId()),
+                task.costs(layout.stock()),
+                choices.run().pins());
     }
 
     /** Seconds between the stops, and what weakening the sheet too early counts as. */

@@ -1,6 +1,10 @@
 package dev.oleander.work.sheet.proof;
 
 import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Distances;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.machine.Machine;
 import dev.oleander.motion.Item;
 import dev.oleander.plan.bed.SheetLayout;
@@ -13,6 +17,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Cuts within the stock, stock within the machine, copies that found no place. */
 public final class StockRule implements SheetRule {
@@ -39,14 +44,20 @@ public final class StockRule implements SheetRule {
     }
 
     private static int outside(ProofInput input, List<Finding> findings) {
-        Box stock = input.run().layout().stock();
+        SheetLayout layout = input.run().layout();
+        Box stock = layout.stock();
+        Optional<SegmentIndex<Segment>> edge = layout.outline().map(StockRule::edges);
         Map<String, Finding> worst = new LinkedHashMap<>();
         int checked = 0;
         for (Item item : input.program().items()) {
             if (item instanceof Item.Feed feed && feed.on()) {
                 checked++;
                 Stop stop = input.stops().get(feed.origin().stop());
-                double beyond = beyond(stock, feed.segment().box().grown(halfSwath(stop)));
+                double half = halfSwath(stop);
+                double beyond =
+                        Math.max(
+                                beyond(stock, feed.segment().box().grown(half)),
+                                edge.map(e -> beyond(e, layout, feed.segment(), half)).orElse(0.0));
                 Finding before = worst.get(stop.id());
                 if (beyond > ROUNDING && (before == null || beyond > before.value())) {
                     worst.put(stop.id(), finding(stop, feed, beyond));
@@ -55,6 +66,22 @@ public final class StockRule implements SheetRule {
         }
         findings.addAll(worst.values());
         return checked;
+    }
+
+    private static SegmentIndex<Segment> edges(Region outline) {
+        return SegmentIndex.of(
+                outline.contours().stream().flatMap(c -> c.segments().stream()).toList());
+    }
+
+    /** How far a cut reaches over an outline with lines, arcs and holes, mm; about, from it on. */
+    private static double beyond(
+            SegmentIndex<Segment> edges, SheetLayout layout, Segment cut, double half) {
+        double nearest = half;
+        for (Segment edge : edges.touching(cut.box().grown(half))) {
+            nearest = Math.min(nearest, Distances.between(edge, cut).distance());
+        }
+        boolean without = layout.outline().filter(o -> o.contains(cut.middle())).isEmpty();
+        return without ? half + ROUNDING * 2 : half - nearest;
     }
 
     private static double halfSwath(Stop stop) {

@@ -48,10 +48,8 @@ class LooseSheetTest {
     @ParameterizedTest
     @EnumSource(names = {"LEFT", "RIGHT", "BOTTOM", "TOP"})
     void aThinSheetIsCutFromTheHeldEdgeOn(HeldEdge held) {
-        for (OrderRule rule : List.of(OrderRule.SHORTEST, OrderRule.PART_BY_PART)) {
-            List<Double> halves = halves(plan(3, rule, held), held);
-            assertThat(halves.get(0)).as("by %s", rule).isLessThan(halves.get(1) - 0.05);
-        }
+        List<Double> halves = halves(plan(3, OrderRule.PART_BY_PART, held), held);
+        assertThat(halves.get(0)).isLessThan(halves.get(1) - 0.05);
     }
 
     @Test

@@ -1,5 +1,6 @@
 package dev.oleander.web.job.document;
 
+import dev.oleander.nesting.choice.NestChoices;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.web.seal.Hashes;
@@ -7,6 +8,7 @@ import dev.oleander.work.Kinds;
 import dev.oleander.work.Work;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
@@ -38,13 +40,30 @@ public final class DocumentJson {
             Work<?, ?> kind = Kinds.find(of.getKey()).orElseThrow();
             work.put(kind.word(), MAPPER.treeToValue(of.getValue(), kind.choices()));
         }
+        JsonNode nest = document.path("nest");
         return new JobDocument(
                 MAPPER.treeToValue(document.get("order"), JobDocument.Order.class),
                 MAPPER.treeToValue(document.get("shape"), ShapeChoices.class),
                 MAPPER.treeToValue(document.get("sheet"), SheetChoices.class),
                 MAPPER.convertValue(
                         document.path("acceptances"), new TypeReference<Map<String, String>>() {}),
-                work);
+                work,
+                nest.isObject() ? Optional.of(nest((ObjectNode) nest)) : Optional.empty());
+    }
+
+    private static NestDocument nest(ObjectNode json) {
+        Map<String, NestDocument.Source> sources = new HashMap<>();
+        for (Map.Entry<String, JsonNode> of : json.path("sources").properties()) {
+            JsonNode source = of.getValue();
+            sources.put(
+                    of.getKey(),
+                    new NestDocument.Source(
+                            source.path("job").asLong(),
+                            source.path("step").asInt(),
+                            read(source.path("document"))));
+        }
+        return new NestDocument(
+                sources, MAPPER.treeToValue(json.get("choices"), NestChoices.class));
     }
 
     /** SHA-256 of the document, in hexadecimal. */

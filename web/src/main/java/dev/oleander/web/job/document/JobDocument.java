@@ -1,5 +1,6 @@
 package dev.oleander.web.job.document;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
@@ -10,6 +11,7 @@ import dev.oleander.quantity.Typed;
 import dev.oleander.work.Kinds;
 import dev.oleander.work.Work;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 
@@ -23,13 +25,15 @@ import java.util.function.UnaryOperator;
  * @param acceptances reasons by key of a finding
  * @param work what was decided about the work, by the word of its kind; a kind of which all is as
  *     usual is not in it
+ * @param nest how parts are nested; empty where they lie in rows and columns
  */
 public record JobDocument(
         Order order,
         ShapeChoices shape,
         SheetChoices sheet,
         Map<String, String> acceptances,
-        Map<String, Choices<?, ?>> work) {
+        Map<String, Choices<?, ?>> work,
+        @JsonInclude(JsonInclude.Include.NON_ABSENT) Optional<NestDocument> nest) {
 
     public JobDocument {
         acceptances = Map.copyOf(acceptances);
@@ -46,7 +50,7 @@ public record JobDocument(
     /** A document of which nothing is decided about the work. */
     public JobDocument(
             Order order, ShapeChoices shape, SheetChoices sheet, Map<String, String> acceptances) {
-        this(order, shape, sheet, acceptances, Map.of());
+        this(order, shape, sheet, acceptances, Map.of(), Optional.empty());
     }
 
     /**
@@ -127,12 +131,17 @@ public record JobDocument(
         return order.quantity();
     }
 
+    /** How many are wanted: copies of the drawing, or nested parts. */
+    public int wanted() {
+        return nest.map(n -> n.choices().demand().all()).orElseGet(order::quantity);
+    }
+
     public JobDocument withOrder(Order value) {
-        return new JobDocument(value, shape, sheet, acceptances, work);
+        return new JobDocument(value, shape, sheet, acceptances, work, nest);
     }
 
     public JobDocument withShape(ShapeChoices value) {
-        return new JobDocument(order, value, sheet, acceptances, work);
+        return new JobDocument(order, value, sheet, acceptances, work, nest);
     }
 
     /** The document with its drawing changed. */
@@ -141,7 +150,12 @@ public record JobDocument(
     }
 
     public JobDocument withSheet(SheetChoices value) {
-        return new JobDocument(order, shape, value, acceptances, work);
+        return new JobDocument(order, shape, value, acceptances, work, nest);
+    }
+
+    /** The document with its parts nested another way. */
+    public JobDocument withNest(Optional<NestDocument> value) {
+        return new JobDocument(order, shape, sheet, acceptances, work, value);
     }
 
     /** What was decided about a kind of work. */
@@ -154,7 +168,7 @@ public record JobDocument(
             Work<C, S> kind, C choices) {
         Map<String, Choices<?, ?>> changed = new TreeMap<>(work);
         changed.put(kind.word(), choices);
-        return new JobDocument(order, shape, sheet, acceptances, changed);
+        return new JobDocument(order, shape, sheet, acceptances, changed, nest);
     }
 
     /** The document with what was decided about a kind of work changed. */
@@ -185,7 +199,7 @@ public record JobDocument(
     }
 
     private JobDocument withAcceptances(Map<String, String> value) {
-        return new JobDocument(order, shape, sheet, value, work);
+        return new JobDocument(order, shape, sheet, value, work, nest);
     }
 
     /** Null takes an acceptance back. */

@@ -3,6 +3,8 @@ package dev.oleander.web.job.result;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.dialect.Dialect;
+import dev.oleander.drawing.read.JoinedReading;
+import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.price.PriceList;
@@ -11,11 +13,19 @@ import dev.oleander.proof.Prover;
 import dev.oleander.web.book.Books;
 import dev.oleander.web.format.Formats;
 import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.document.NestDocument;
 import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.document.ShapeChoices;
 import dev.oleander.web.job.source.BroughtFiles;
 import dev.oleander.web.load.WorkingMemory;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.springframework.stereotype.Component;
 
 /** Computes what follows from documents and keeps the latest results. */
@@ -63,6 +73,12 @@ public class JobComputer {
                             (ShapeKey key, Shape s) ->
                                     100 + s.reading().drawing().entities().size())
                     .build();
+
+    /** Shapes of several jobs read as one, held by the results that show them. */
+    private final Cache<JoinedKey, Shape> joined = Caffeine.newBuilder().weakValues().build();
+
+    /** Which shapes, by letter; shapes are equal when they are the same. */
+    private record JoinedKey(List<String> letters, List<Shape> shapes) {}
 
     JobComputer(
             BroughtFiles files,
@@ -119,23 +135,65 @@ public class JobComputer {
                 machines.find(document.machine())
                         .orElseThrow(() -> NotFoundException.machine(document.machine(), machines));
         Dialect dialect = formats.find(machine.dialect()).orElseThrow();
-        double density =
-                prices.find(document.material()).map(PriceList.Material::density).orElse(0.0);
         return new JobResult(
                 document,
-                new JobResult.Data(machine, books.of(machine), dialect),
-                shape(document),
+                new JobResult.Data(
+                        machine, books.of(machine), dialect, prices.find(document.material())),
+                shape(document, Progress.NONE),
+                readings(document),
                 prover,
-                plans,
-                density);
+                plans);
     }
 
-    private Shape shape(JobDocument document) {
-        return shape(document, Progress.NONE);
-    }
-
+    /** The job's own drawing, with those of the jobs that it takes parts of. */
     private Shape shape(JobDocument document, Progress progress) {
-        ShapeKey key = new ShapeKey(document.shape(), document.thickness().value());
+        Shape own = shape(key(document.shape(), document), progress);
+        SortedMap<String, Shape> others = sources(document, progress);
+        if (others.isEmpty()) {
+            return own;
+        }
+        List<Shape> all = new ArrayList<>(others.values());
+        all.add(own);
+        // identity: shapes are kept as long as anybody looks at them
+        return joined.get(new JoinedKey(List.copyOf(others.keySet()), all), k -> join(own, others));
+    }
+
+    private SortedMap<String, Shape> sources(JobDocument document, Progress progress) {
+        SortedMap<String, Shape> others = new TreeMap<>();
+        document.nest()
+                .map(NestDocument::sources)
+                .orElse(Map.of())
+                .forEach(
+                        (letter, source) ->
+                                others.put(
+                                        letter,
+                                        shape(
+                                                key(source.document().shape(), source.document()),
+                                                progress)));
+        return others;
+    }
+
+    private Map<String, Reading> readings(JobDocument document) {
+        Map<String, Reading> readings = new HashMap<>();
+        sources(document, Progress.NONE)
+                .forEach((letter, shape) -> readings.put(letter, shape.reading()));
+        return readings;
+    }
+
+    private static Shape join(Shape own, SortedMap<String, Shape> others) {
+        Map<String, Reading> readings = new LinkedHashMap<>();
+        if (!own.reading().features().isEmpty()) {
+            readings.put("", own.reading());
+        }
+        others.forEach((letter, shape) -> readings.put(letter, shape.reading()));
+        return own.with(JoinedReading.of(readings));
+    }
+
+    private static ShapeKey key(ShapeChoices shape, JobDocument document) {
+        return new ShapeKey(shape, document.thickness().value());
+    }
+
+    private Shape shape(ShapeKey key, Progress progress) {
         ShapeReader reader = new ShapeReader(files, memory);
         return shapes.get(key, k -> reader.read(k.choices(), k.thickness(), progress));
     }

@@ -8,6 +8,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.motion.Timeline;
+import dev.oleander.nesting.NestFault;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.Run;
@@ -17,6 +18,7 @@ import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.bed.SetUp;
 import dev.oleander.plan.stop.Stop;
+import dev.oleander.price.PriceList;
 import dev.oleander.progress.Once;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.Finding;
@@ -57,13 +59,15 @@ public final class JobResult {
     private final Book<?> book;
     private final Dialect dialect;
     private final Shape shape;
-    private final double density;
+    private final Optional<PriceList.Material> material;
+    private final Map<String, Reading> sources;
     private final Work<?, ?> kind;
     private final Prover prover;
     private final Once<Plan> plan;
     private final Once<List<PlannedRun>> planned;
     private final Once<Proof> proof;
     private final Reached reached;
+    private final Once<List<NestFault>> nestFaults;
 
     /** Results of runs after the first, once they are asked for; this one is that of the first. */
     private final Once<List<JobResult>> later;
@@ -90,21 +94,22 @@ public final class JobResult {
 
     /**
      * @param data book and format of the machine
-     * @param density of the material, kg/m3; 0 when nobody knows
+     * @param sources readings of other jobs of which parts are taken, by letter
      */
     JobResult(
             JobDocument document,
             Data data,
             Shape shape,
+            Map<String, Reading> sources,
             Prover prover,
-            LatestPlans plans,
-            double density) {
+            LatestPlans plans) {
         this.document = document;
         this.machine = data.machine();
         this.book = data.book();
         this.dialect = data.dialect();
         this.shape = shape;
-        this.density = density;
+        this.material = data.material();
+        this.sources = Map.copyOf(sources);
         this.kind = Kinds.of(machine);
         this.prover = prover;
         this.plan =
@@ -115,6 +120,8 @@ public final class JobResult {
         this.planned = new Once<>(progress -> runs(kind, progress));
         this.proof = new Once<>(progress -> proved(plan(), progress));
         this.reached = new Reached();
+        this.nestFaults =
+                new Once<>(progress -> nesting().map(n -> n.faults(kind)).orElse(List.of()));
         this.later = new Once<>(progress -> laterRuns());
         this.number = 1;
         this.first = Optional.empty();
@@ -136,13 +143,15 @@ public final class JobResult {
         this.book = other.book;
         this.dialect = other.dialect;
         this.shape = other.shape;
-        this.density = other.density;
+        this.material = other.material;
+        this.sources = other.sources;
         this.kind = other.kind;
         this.prover = other.prover;
         this.plan = plan;
         this.planned = other.planned;
         this.proof = proof;
         this.reached = other.reached;
+        this.nestFaults = other.nestFaults;
         this.later = other.later;
         this.number = number;
         this.first = first;
@@ -154,7 +163,9 @@ public final class JobResult {
 
     private <C extends Choices<C, S>, S extends Choice<S>> List<PlannedRun> runs(
             Work<C, S> of, Progress progress) {
-        return Runs.of(of, task(of), plan(), progress);
+        return nesting()
+                .map(nesting -> nesting.runs(of, plan(), progress))
+                .orElseGet(() -> Runs.of(of, task(of), plan(), progress));
     }
 
     private List<JobResult> laterRuns() {
@@ -218,7 +229,11 @@ public final class JobResult {
     }
 
     /** The machine with what it works by and what is written for it. */
-    record Data(Machine machine, Book<?> book, Dialect dialect) {}
+    record Data(
+            Machine machine,
+            Book<?> book,
+            Dialect dialect,
+            Optional<PriceList.Material> material) {}
 
     /**
      * The same for a document that differs only in what nothing is computed from; all that is
@@ -239,6 +254,7 @@ public final class JobResult {
             plan.get(progress.within(0, 0.5)).timeline(progress.within(0.5, 0.55));
             planned.get(progress.within(0.55, PLANNED_SHARE))
                     .forEach(run -> run.plan().timeline(Progress.NONE));
+            nestFaults.get(Progress.NONE);
             reached.state = State.PLANNED;
             ready.run();
             proof.get(progress.within(PLANNED_SHARE, 0.95));
@@ -265,15 +281,47 @@ public final class JobResult {
         return of.plan(task(of), earlier, progress);
     }
 
-    /** What the plan is made for. */
+    /**
+     * What the plan is made for.
+     *
+     * @throws PlanException when parts are nested and none of them are laid yet
+     */
     public <C extends Choices<C, S>, S extends Choice<S>> Task<C> task(Work<C, S> of) {
-        Task.Order order =
-                new Task.Order(
-                        document.material(),
-                        document.thickness().value(),
-                        document.quantity(),
-                        density);
-        return new Task<>(machine, book, reading(), order, document.sheet(), document.choices(of));
+        return nesting()
+                .map(nesting -> nesting.sheet(of, number))
+                .orElseGet(
+                        () ->
+                                new Task<>(
+                                        machine,
+                                        book,
+                                        reading(),
+                                        order(),
+                                        document.sheet(),
+                                        document.choices(of)));
+    }
+
+    private Task.Order order() {
+        return new Task.Order(
+                document.material(),
+                document.thickness().value(),
+                document.quantity(),
+                material.map(PriceList.Material::density).orElse(0.0));
+    }
+
+    /** How the parts are nested; empty where they lie in rows and columns. */
+    public Optional<Nesting> nesting() {
+        return document.nest()
+                .map(
+                        nest ->
+                                new Nesting(
+                                        document,
+                                        machine,
+                                        book,
+                                        order(),
+                                        reading(),
+                                        sources,
+                                        material.map(m -> m.price(1, order().thickness()))
+                                                .orElse(0.0)));
     }
 
     /** What kind of work it is. */
@@ -298,7 +346,9 @@ public final class JobResult {
 
     /** How many stops there will be about: features times copies. */
     long expectedStops() {
-        return (long) reading().features().size() * document.quantity();
+        return document.nest()
+                .map(nest -> (long) reading().features().size() * nest.choices().demand().all())
+                .orElseGet(() -> (long) reading().features().size() * document.quantity());
     }
 
     /** Whether nothing is left to compute, be it that there is no plan. */
@@ -402,8 +452,21 @@ public final class JobResult {
                 .sum();
     }
 
+    /**
+     * What stands against how nested parts lie; none where they lie in rows.
+     *
+     * @throws PlanException when that cannot be told, as a part is gone from its drawing
+     */
+    public List<NestFault> nestFaults() {
+        return nestFaults.get(Progress.NONE);
+    }
+
     /** What the job asks for. */
     public Demand demand() {
+        return document.nest().map(nest -> nest.choices().demand()).orElseGet(this::inRows);
+    }
+
+    private Demand inRows() {
         return Demand.of(reading(), document.quantity(), document.sheet().parts());
     }
 

@@ -7,6 +7,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.paper.SvgPaths;
 import java.util.HashSet;
@@ -31,6 +32,7 @@ final class PartPicture {
     private static final double LEAST = 0.5;
 
     private final Reading reading;
+    private final Spread spread;
     private final Box box;
     private final SvgPaths paths;
     private final double least;
@@ -38,7 +40,8 @@ final class PartPicture {
 
     PartPicture(Reading reading) {
         this.reading = reading;
-        this.box = reading.workBox();
+        this.spread = new Spread(reading);
+        this.box = spread.isSeveral() ? spread.box(reading) : reading.workBox();
         this.paths = new SvgPaths(box, SIZE, BORDER);
         long segments =
                 reading.features().stream().mapToLong(f -> f.chain().segments().size()).sum();
@@ -58,10 +61,11 @@ final class PartPicture {
                         label()));
         StringBuilder dots = new StringBuilder();
         for (Part part : reading.parts()) {
-            if (isDot(part.region().outer().box())) {
-                dot(dots, part.region().outer().box());
+            Region region = part.region().transformed(spread.of(part.id()));
+            if (isDot(region.outer().box())) {
+                dot(dots, region.outer().box());
             } else {
-                appendPart(svg, part);
+                appendPart(svg, region);
             }
         }
         if (!dots.isEmpty()) {
@@ -74,16 +78,16 @@ final class PartPicture {
                 svg.append("<path class=\"")
                         .append(feature.purpose() == Purpose.CUT ? "loose" : "mark")
                         .append("\" d=\"");
-                paths.append(svg, feature.chain(), least);
+                paths.append(svg, feature.chain().transformed(spread.of(feature.id())), least);
                 svg.append("\"/>");
             }
         }
         return svg.append("</svg>").toString();
     }
 
-    private void appendPart(StringBuilder svg, Part part) {
+    private void appendPart(StringBuilder svg, Region region) {
         svg.append("<path class=\"kept\" fill-rule=\"evenodd\" d=\"");
-        for (Contour contour : part.region().contours()) {
+        for (Contour contour : region.contours()) {
             if (!isDot(contour.box())) {
                 paths.append(svg, contour, least);
             }

@@ -19,6 +19,11 @@ public final class Shape {
         this.reading = reading;
     }
 
+    /** The same with a reading that holds the parts of other jobs too. */
+    Shape with(Reading joined) {
+        return new Shape(drawn, joined);
+    }
+
     public Drawn drawn() {
         return drawn;
     }

@@ -29,6 +29,7 @@ public class Job {
     private String material;
     private double thickness;
     private int quantity;
+    private boolean nested;
     private String customer = "";
 
     @Enumerated(EnumType.STRING)
@@ -62,7 +63,8 @@ public class Job {
         machine = document.machine();
         material = document.material();
         thickness = document.thickness().value();
-        quantity = document.quantity();
+        quantity = document.wanted();
+        nested = document.nest().isPresent();
         customer = document.order().customer();
         picture = summary.picture();
         changedBy = by;
@@ -109,6 +111,11 @@ public class Job {
 
     public int quantity() {
         return quantity;
+    }
+
+    /** Whether its parts are nested. */
+    public boolean isNested() {
+        return nested;
     }
 
     public Stage stage() {

@@ -33,6 +33,21 @@ public interface JobRepository extends JpaRepository<Job, Long> {
             """)
     Page<Job> search(String text, String machine, Stage stage, Pageable page);
 
+    /**
+     * Jobs of one material and thickness whose name contains a text, last changed first.
+     *
+     * @param text in lower case, with the wildcards of LIKE masked; empty: all
+     */
+    @Query(
+            """
+            select j from Job j
+            where lower(j.material) = lower(:material)
+              and abs(j.thickness - :thickness) < 0.000001
+              and (:text = '' or lower(j.name) like concat('%', :text, '%') escape '!')
+            order by j.changedAt desc, j.id desc
+            """)
+    List<Job> findAlike(String material, double thickness, String text, Limit most);
+
     /** The job, held until the transaction ends: edits of one job come one after the other. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select j from Job j where j.id = :id")

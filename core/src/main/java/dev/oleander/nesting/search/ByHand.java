@@ -1,0 +1,147 @@
+package dev.oleander.nesting.search;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.nesting.NestCheck;
+import dev.oleander.nesting.NestPlacement;
+import dev.oleander.nesting.NestRules;
+import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.OrderLine;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/**
+ * Where a part comes to lie that a person moves: as wished where it is free there, else at the
+ * nearest place where it is, touching what is in its way.
+ */
+public final class ByHand {
+
+    /** Places round the wished one that are looked at. */
+    private static final int PLACES = 6_000;
+
+    /** rad; turns from one to the next spread evenly over a disc. */
+    private static final double GOLDEN = Math.PI * (3 - Math.sqrt(5));
+
+    private static final int DIRECTIONS = 16;
+
+    /** mm to which a contact is found: far below what a machine cuts. */
+    private static final double EXACT = 1e-4;
+
+    private final Predicate<NestPlacement> free;
+    private final Scene scene;
+    private final Turned way;
+    private final NestPlacement wished;
+
+    private ByHand(NestTask task, NestedSheet others, NestPlacement wished) {
+        this.free = NestCheck.fitting(strict(task), others);
+        this.wished = wished;
+        Model model = new Model(only(task, others, wished.line()));
+        Kind kind = model.kind(wished.line());
+        Room room = model.room(task.sheet(others.stock()), others.placements());
+        this.scene = new Scene(new Kind[] {kind}, new Room[] {room}, new PairTest());
+        this.way = new Turned(kind.body, wished.angle(), wished.mirrored());
+    }
+
+    /** Distances that are kept in full: what a person lays is not to use up what rounding may. */
+    private static NestTask strict(NestTask task) {
+        NestRules rules = task.rules();
+        double more = NestCheck.TOLERANCE;
+        return new NestTask(
+                task.lines(),
+                task.stock(),
+                new NestRules(
+                        rules.gap() + more,
+                        rules.margin() + more,
+                        rules.inOpenings(),
+                        rules.remnant()),
+                List.of());
+    }
+
+    /** Without what does not lie on the sheet: its bodies need not be made. */
+    private static NestTask only(NestTask task, NestedSheet others, String line) {
+        Set<String> there = new HashSet<>(Set.of(line));
+        others.placements().forEach(p -> there.add(p.line()));
+        List<OrderLine> lines = task.lines().stream().filter(l -> there.contains(l.id())).toList();
+        return new NestTask(lines, task.stock(), task.rules(), List.of());
+    }
+
+    /**
+     * The nearest legal place within the size of the part.
+     *
+     * @param others what lies on the sheet besides
+     * @return empty when there is none
+     * @throws dev.oleander.nesting.NestException when line or sheet are not of the task
+     */
+    public static Optional<NestPlacement> nearest(
+            NestTask task, NestedSheet others, NestPlacement wished) {
+        if (NestCheck.fitting(task, others).test(wished)) {
+            return Optional.of(wished);
+        }
+        ByHand hand = new ByHand(task, others, wished);
+        return hand.found().map(hand::closest);
+    }
+
+    /** A free place near by, seen with flattened bodies. */
+    private Optional<Point> found() {
+        double reach = scene.items[0].body.diameter;
+        for (int i = 1; i <= PLACES; i++) {
+            double r = reach * i / PLACES;
+            Point p = wished.at().plus(Point.polar(r, GOLDEN * i));
+            if (scene.isFree(0, way, p.x(), p.y(), 0)) {
+                return Optional.of(p);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** From there to the wished place, as far as it goes: roughly first, then on true arcs. */
+    private NestPlacement closest(Point from) {
+        Point rough =
+                approached(
+                        from,
+                        wished.at().distance(from) / 4,
+                        Body.FLATNESS,
+                        p -> scene.isFree(0, way, p.x(), p.y(), 0));
+        Point start = free.test(at(rough)) ? rough : from;
+        return at(approached(start, 4 * Body.FLATNESS, EXACT, p -> free.test(at(p))));
+    }
+
+    private Point approached(Point from, double first, double last, Predicate<Point> isFree) {
+        Point best = from;
+        for (double step = first; step >= last; ) {
+            Point better = step(best, step, isFree);
+            if (better == best) {
+                step /= 2;
+            } else {
+                best = better;
+            }
+        }
+        return best;
+    }
+
+    /** The free place a step away that is nearest to the wished one; the same when none is. */
+    private Point step(Point best, double step, Predicate<Point> isFree) {
+        Point target = wished.at();
+        double towards = target.minus(best).angle();
+        for (int i = 0; i <= DIRECTIONS / 2; i++) {
+            for (int side = -1; side <= 1; side += 2) {
+                double angle = towards + side * i * Math.PI / DIRECTIONS;
+                double length = Math.min(step, target.distance(best));
+                Point p = best.plus(Point.polar(length, angle));
+                boolean nearer = target.distance(p) < target.distance(best) - EXACT * EXACT;
+                if (nearer && isFree.test(p)) {
+                    return p;
+                }
+            }
+        }
+        return best;
+    }
+
+    private NestPlacement at(Point p) {
+        return new NestPlacement(
+                wished.line(), p, wished.angle(), wished.mirrored(), wished.locked());
+    }
+}

@@ -1,0 +1,124 @@
+package dev.oleander.nesting.search;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Distances;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
+import dev.oleander.nesting.AllowedTurns;
+import dev.oleander.nesting.NestCheck;
+import dev.oleander.nesting.NestPlacement;
+import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestTasks;
+import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.OrderLine;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+/** Parts that a person moves keep all distances, and come as near to the wish as they can. */
+class ByHandTest {
+
+    private static final double GAP = 6;
+
+    private static final OrderLine DISC =
+            NestTasks.line(
+                    "disc",
+                    new Region(Contour.circle(Point.ORIGIN, 50), List.of()),
+                    20,
+                    AllowedTurns.ANY);
+
+    private static NestTask task(double width, double height) {
+        return new NestTask(
+                List.of(DISC),
+                List.of(NestTasks.sheet(width, height)),
+                NestTasks.rules(GAP, 10),
+                List.of());
+    }
+
+    private static NestPlacement at(double x, double y) {
+        return new NestPlacement("disc", new Point(x, y), 0, false, false);
+    }
+
+    private static NestedSheet sheet(NestTask task, NestPlacement... others) {
+        return new NestedSheet(task.stock().get(0).id(), List.of(others));
+    }
+
+    @Test
+    void whereItIsFreeItLiesAsItIsWished() {
+        NestTask task = task(800, 400);
+        NestPlacement wished = at(400.123, 200);
+        assertThat(ByHand.nearest(task, sheet(task, at(100, 100)), wished)).contains(wished);
+    }
+
+    @Test
+    void onAnotherItSlidesToTheGapOnTrueArcs() {
+        NestTask task = task(800, 400);
+        NestPlacement found =
+                ByHand.nearest(task, sheet(task, at(200, 200)), at(230, 210)).orElseThrow();
+        double between =
+                Distances.between(
+                                DISC.shape().transformed(at(200, 200).transform()).outer(),
+                                DISC.shape().transformed(found.transform()).outer())
+                        .distance();
+        assertThat(between).isBetween(GAP - 1e-6, GAP + 0.01);
+        // straight away from the other one: the nearest place there is
+        assertThat(found.at().distance(new Point(230, 210)))
+                .isLessThan(100 + GAP - Math.hypot(30, 10) + 0.5);
+    }
+
+    @Test
+    void overTheEdgeItStopsAtTheMargin() {
+        NestTask task = task(800, 400);
+        NestPlacement found = ByHand.nearest(task, sheet(task), at(20, 200)).orElseThrow();
+        assertThat(found.at().x()).isBetween(60 - 1e-6, 60.01);
+        assertThat(found.at().y()).isBetween(199.0, 201.0);
+    }
+
+    @Test
+    void whereNothingIsFreeNearByThereIsNoPlace() {
+        NestTask task = task(130, 130);
+        assertThat(ByHand.nearest(task, sheet(task, at(65, 65)), at(70, 65))).isEmpty();
+    }
+
+    @Property(tries = 25)
+    void whereverItIsDroppedItIsLegal(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        Region star = NestTasks.star(random, 5, 40);
+        OrderLine line = NestTasks.line("star", star, 20, AllowedTurns.ANY);
+        NestTask task =
+                new NestTask(
+                        List.of(line),
+                        List.of(NestTasks.sheet(600, 400)),
+                        NestTasks.rules(GAP, 8),
+                        List.of());
+        List<NestPlacement> there = new ArrayList<>();
+        for (int i = 0; i < 9; i++) {
+            NestPlacement wished =
+                    new NestPlacement(
+                            "star",
+                            new Point(random.nextDouble(600), random.nextDouble(400)),
+                            random.nextDouble(360),
+                            false,
+                            false);
+            NestedSheet others = new NestedSheet(task.stock().get(0).id(), there);
+            Optional<NestPlacement> found = ByHand.nearest(task, others, wished);
+            Box box = star.box();
+            found.ifPresent(
+                    p -> {
+                        assertThat(p.at().distance(wished.at()))
+                                .isLessThan(2 * Math.hypot(box.width(), box.height()));
+                        there.add(p);
+                    });
+            assertThat(NestCheck.faults(task, List.of(new NestedSheet(others.stock(), there))))
+                    .isEmpty();
+        }
+        assertThat(there).hasSizeGreaterThan(2);
+    }
+}

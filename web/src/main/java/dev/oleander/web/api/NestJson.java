@@ -1,0 +1,222 @@
+package dev.oleander.web.api;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.LocalDate;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+
+/** Nests as programs ask for them and are told of them. Lengths mm, angles degrees, times s. */
+final class NestJson {
+
+    private NestJson() {}
+
+    /**
+     * A nest that is asked for; a nesting task with shapes of its own is taken as well.
+     *
+     * @param machine id or name
+     * @param thickness of all sheets
+     */
+    record NestRequest(
+            String name,
+            String machine,
+            String material,
+            Double thickness,
+            List<LineRequest> lines,
+            List<SheetRequest> sheets,
+            RulesRequest rules) {}
+
+    /**
+     * Parts of a job.
+     *
+     * @param id of a line that is there already, to change it
+     * @param part id in the drawing of the job; left out: every part
+     * @param quantity left out: as many as the job asks for
+     * @param turns any, quarter, half, fixed, or a step in degrees
+     * @param remove takes the line out
+     */
+    record LineRequest(
+            String id,
+            Long job,
+            String part,
+            Integer quantity,
+            Integer priority,
+            String due,
+            Boolean fill,
+            @Schema(implementation = String.class) JsonNode turns,
+            Boolean mirror,
+            Boolean remove) {}
+
+    /**
+     * Sheets of one kind.
+     *
+     * @param id of a kind that is there already, to change it
+     * @param outline vertices x, y and bulge; in place of width and height
+     * @param holes contours like it: holes and bad places
+     * @param count left out: as many as are needed
+     * @param price left out: what the material costs
+     */
+    record SheetRequest(
+            String id,
+            Double width,
+            Double height,
+            List<List<Double>> outline,
+            List<List<List<Double>>> holes,
+            Integer count,
+            Double price,
+            Double grain,
+            Boolean remove) {}
+
+    /**
+     * What all parts keep to; null puts one back to what is usual.
+     *
+     * @param leastRest both sides of a rest that is kept have it
+     * @param restShare of the price of the sheet that a rest is worth, per cent
+     */
+    record RulesRequest(
+            Double gap,
+            Double margin,
+            Boolean partsInOpenings,
+            Double leastRest,
+            Double restShare) {}
+
+    /**
+     * A nest.
+     *
+     * @param stale jobs that were changed since their parts were taken in
+     * @param laid what lies where now
+     * @param searches the newest first
+     */
+    record NestView(
+            long id,
+            String name,
+            String machine,
+            String material,
+            double thickness,
+            List<LineView> lines,
+            List<SheetView> sheets,
+            RulesView rules,
+            List<Long> stale,
+            List<LaidView> laid,
+            List<SearchView> searches) {}
+
+    /**
+     * @param missing of those that are needed
+     * @param why some are missing; null when none are
+     */
+    record LineView(
+            String id,
+            long job,
+            String jobName,
+            String part,
+            int quantity,
+            int placed,
+            int missing,
+            String why,
+            int priority,
+            LocalDate due,
+            boolean fill,
+            String turns,
+            boolean mirror) {}
+
+    record SheetView(
+            String id,
+            double width,
+            double height,
+            Integer count,
+            double price,
+            Double grain,
+            Long remnant) {}
+
+    /**
+     * @param gapSource where the gap comes from
+     */
+    record RulesView(
+            double gap,
+            String gapSource,
+            double margin,
+            boolean partsInOpenings,
+            Double leastRest,
+            double restShare) {}
+
+    /**
+     * A sheet with what lies on it.
+     *
+     * @param times how often it is cut
+     * @param rest left, bottom, right and top of what is worth keeping; null when nothing is
+     */
+    record LaidView(
+            int sheet, String stock, int times, double[] rest, List<PlacementView> placements) {}
+
+    /** Mirrored, then turned about the zero of its drawing, then shifted. */
+    record PlacementView(
+            String line, double x, double y, double angle, boolean mirrored, boolean locked) {}
+
+    /**
+     * A search.
+     *
+     * @param from afresh, here or rest
+     * @param rounds in place of seconds
+     */
+    record SearchRequest(
+            String from,
+            Double seconds,
+            Integer rounds,
+            Integer explored,
+            Long seed,
+            Integer threads) {}
+
+    /**
+     * How far a search is.
+     *
+     * @param best null while nothing is found
+     * @param bound no nest of these parts costs less
+     */
+    record SearchView(
+            int number,
+            String state,
+            String from,
+            double seconds,
+            Integer rounds,
+            BestView best,
+            Double bound,
+            String problem) {}
+
+    record BestView(double cost, double front, int sheets, double share, int missing) {}
+
+    /**
+     * What a search has found, as the files of nesting results have it.
+     *
+     * @param missing what lies nowhere, and why
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    record ResultView(
+            @JsonProperty("case") String name,
+            double seconds,
+            long seed,
+            int rounds,
+            int explored,
+            List<ResultSheet> sheets,
+            List<RemnantView> remnants,
+            double cost,
+            double share,
+            List<MissingView> missing) {}
+
+    record ResultSheet(String stock, List<PlacementView> placements) {}
+
+    /**
+     * @param box left, bottom, right, top
+     */
+    record RemnantView(int sheet, double[] box) {}
+
+    record MissingView(String line, int count, String why) {}
+
+    /**
+     * Where a part is to lie; what is left out stays.
+     *
+     * @param sheet another sheet, from 1
+     */
+    record PlacementRequest(
+            Double x, Double y, Double angle, Boolean mirrored, Boolean locked, Integer sheet) {}
+}

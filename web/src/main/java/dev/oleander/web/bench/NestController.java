@@ -1,0 +1,344 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.nesting.NestException;
+import dev.oleander.nesting.choice.NestValues;
+import dev.oleander.nesting.choice.StockLine;
+import dev.oleander.quantity.Typed;
+import dev.oleander.value.Value;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.bench.EditAnswers.Context;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.nest.NestCandidates;
+import dev.oleander.web.nest.NestEdits;
+import dev.oleander.web.nest.NestHand;
+import dev.oleander.web.nest.NestResult;
+import dev.oleander.web.nest.NestSearch;
+import dev.oleander.web.nest.NestWish;
+import dev.oleander.web.nest.NestWishes;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** Nests on the bench: what is asked for, searches, and parts moved by hand. */
+@Controller
+@RequestMapping("/jobs/{id}/{stage}/nest")
+class NestController {
+
+    private final EditAnswers answers;
+    private final BenchModel bench;
+    private final JobService jobs;
+    private final NestEdits edits;
+    private final NestHand hand;
+    private final NestSearch searches;
+    private final NestCandidates candidates;
+
+    NestController(
+            EditAnswers answers,
+            BenchModel bench,
+            JobService jobs,
+            NestEdits edits,
+            NestHand hand,
+            NestSearch searches,
+            NestCandidates candidates) {
+        this.answers = answers;
+        this.bench = bench;
+        this.jobs = jobs;
+        this.edits = edits;
+        this.hand = hand;
+        this.searches = searches;
+        this.candidates = candidates;
+    }
+
+    /** Parts are nested, or lie in rows and columns again. */
+    @PostMapping
+    String way(@ModelAttribute("context") Context context, @RequestParam String value) {
+        boolean nest = value.equals("nest");
+        return answers.edit(
+                context,
+                new EditError("way", value, ""),
+                nest ? "Parts are nested" : "Rows and columns",
+                nest ? edits.begin() : edits.end());
+    }
+
+    /** Sets a value of a line, a sheet, or of the whole nest: l1.quantity, s1.width, gap. */
+    @PostMapping("/values")
+    String values(
+            @ModelAttribute("context") Context context,
+            @RequestParam String field,
+            @RequestParam(defaultValue = "") String value) {
+        int dot = field.indexOf('.');
+        String id = field.substring(0, Math.max(0, dot));
+        String word = field.substring(dot + 1);
+        context.model().addAttribute("open", id);
+        boolean ofLine = Value.find(NestValues.OF_LINES, word).isPresent();
+        JobService.Edit edit =
+                id.isEmpty()
+                        ? edits.distance(word, value)
+                        : ofLine ? edits.line(id, word, value) : edits.sheet(id, word, value);
+        String label = id.isEmpty() ? word : "%s of %s".formatted(word, id);
+        return answers.edit(context, new EditError(field, value, ""), "Nest: " + label, edit);
+    }
+
+    /** Takes parts of jobs in. */
+    @PostMapping("/parts")
+    String add(
+            @ModelAttribute("context") Context context,
+            @RequestParam(defaultValue = "") List<Long> jobs) {
+        List<NestWishes.PartsWish> parts =
+                jobs.stream().map(job -> new NestWishes.PartsWish(job, "", Map.of())).toList();
+        return answers.edit(
+                context,
+                new EditError("parts", "", ""),
+                "Parts of %d jobs added".formatted(parts.size()),
+                before -> {
+                    if (parts.isEmpty()) {
+                        throw new RefusedEditException("No job is chosen.");
+                    }
+                    return edits.add(parts).apply(before);
+                });
+    }
+
+    @PostMapping("/lines/remove")
+    String removeLine(@ModelAttribute("context") Context context, @RequestParam String line) {
+        return answers.edit(
+                context, new EditError("parts", "", ""), "Line taken out", edits.withoutLine(line));
+    }
+
+    @PostMapping("/sheets")
+    String addSheet(@ModelAttribute("context") Context context) {
+        return answers.edit(
+                context,
+                new EditError("sheets", "", ""),
+                "Sheet added",
+                edits.addSheet(StockLine.plain("", 2000, 1000)));
+    }
+
+    @PostMapping("/sheets/remove")
+    String removeSheet(@ModelAttribute("context") Context context, @RequestParam String sheet) {
+        return answers.edit(
+                context,
+                new EditError("sheets", "", ""),
+                "Sheet taken out",
+                edits.withoutSheet(sheet));
+    }
+
+    /** A remnant of the shop may be used. */
+    @PostMapping("/remnants")
+    String addRemnant(@ModelAttribute("context") Context context, @RequestParam long remnant) {
+        return answers.edit(
+                context,
+                new EditError("sheets", "", ""),
+                "Remnant %d added".formatted(remnant),
+                edits.addRemnant(remnant));
+    }
+
+    @PostMapping("/renew")
+    String renew(@ModelAttribute("context") Context context, @RequestParam String letter) {
+        return answers.edit(
+                context,
+                new EditError("parts", "", ""),
+                "Parts of %s as they are now".formatted(letter),
+                edits.renew(letter));
+    }
+
+    /** Jobs whose parts could be taken in. */
+    @GetMapping("/candidates")
+    String candidates(
+            @PathVariable long id,
+            @PathVariable String stage,
+            @RequestParam(defaultValue = "") String text,
+            Model model) {
+        model.addAttribute("candidates", candidates.of(id, text));
+        model.addAttribute("jobId", id);
+        model.addAttribute("stageWord", stage);
+        model.addAttribute("text", text);
+        return "bench/nest :: candidates";
+    }
+
+    // ---- searches
+
+    /**
+     * Begins a search.
+     *
+     * @param from afresh, here, rest; or press: only pushed together from here
+     */
+    @PostMapping("/search")
+    String search(
+            @ModelAttribute("context") Context context,
+            @RequestParam String from,
+            @RequestParam String seconds) {
+        return answers.answer(
+                context,
+                new EditError("search", seconds, ""),
+                () -> {
+                    int seed = 1 + searches.latest(context.id()).map(NestResult::number).orElse(0);
+                    searches.begin(context.id(), wish(from, seconds, seed), context.who());
+                    return jobs.view(context.id());
+                });
+    }
+
+    /** Who searches again wants to see something else. */
+    private static NestWish wish(String from, String seconds, int seed) {
+        int threads = NestSearch.usualThreads();
+        double time = Typed.parse(seconds, Map.of()).value();
+        return from.equals("press")
+                ? NestWish.pressing(threads)
+                : new NestWish(NestWish.From.ofWord(from), time, null, null, seed, threads);
+    }
+
+    /** How far the search is; when it is over, all that hangs on it. */
+    @GetMapping("/search")
+    String progress(
+            @PathVariable long id,
+            @PathVariable String stage,
+            @RequestParam(defaultValue = "") String stop,
+            @RequestParam(defaultValue = "1") int run,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        Optional<NestResult> going = searches.latest(id).filter(s -> !s.state().isOver());
+        if (going.isPresent()) {
+            searches.wanted(going.get());
+            model.addAttribute("running", NestSlip.Running.of(going.get()));
+            model.addAttribute("jobId", id);
+            model.addAttribute("stageWord", stage);
+            model.addAttribute("edits", who.edits());
+            return "bench/nest :: running";
+        }
+        return whole(id, stage, stop, run, who, model, response);
+    }
+
+    private String whole(
+            long id,
+            String stage,
+            String stop,
+            int run,
+            SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        JobView job = jobs.view(id).on(run);
+        bench.fill(
+                model,
+                job,
+                BenchModel.Shown.of(
+                        BenchController.stage(stage), BenchController.ids(stop), EditError.NONE),
+                who);
+        response.setHeader("HX-Reswap", "none");
+        response.setHeader(
+                "HX-Trigger",
+                "{\"sceneChanged\":{\"step\":%d,\"planned\":true}}".formatted(job.step()));
+        return "bench/update";
+    }
+
+    /** Ends it; what it has found is kept, and taken when it is better. */
+    @PostMapping("/stop")
+    String stop(@ModelAttribute("context") Context context) {
+        searches.stop(context.id());
+        return answers.answer(context, EditError.NONE, () -> jobs.view(context.id()));
+    }
+
+    @PostMapping("/take")
+    String take(@ModelAttribute("context") Context context, @RequestParam int number) {
+        return answers.answer(
+                context,
+                new EditError("search", "", ""),
+                () ->
+                        answers.edited(
+                                context,
+                                "Nest %d taken".formatted(number),
+                                edits.laid(searches.requireBest(context.id(), number).sheets())));
+    }
+
+    // ---- by hand
+
+    /** Moves, turns, mirrors or fixes a part; see {@link NestHand.Wish}. */
+    @PostMapping("/place")
+    String place(
+            @ModelAttribute("context") Context context,
+            @RequestParam int part,
+            @RequestParam(defaultValue = "0") double dx,
+            @RequestParam(defaultValue = "0") double dy,
+            @RequestParam(defaultValue = "0") double turn,
+            @RequestParam(required = false) Boolean mirrored,
+            @RequestParam(required = false) Boolean locked,
+            @RequestParam(required = false) Integer sheet) {
+        NestHand.Wish wish =
+                new NestHand.Wish(
+                        null,
+                        null,
+                        null,
+                        mirrored,
+                        locked,
+                        sheet,
+                        dx == 0 && dy == 0 ? null : new Point(dx, dy),
+                        turn == 0 ? null : turn);
+        return byHand(context, "Part moved", hand.place(context.run(), part, wish));
+    }
+
+    private String byHand(Context context, String label, JobService.Edit edit) {
+        return answers.answer(
+                context,
+                new EditError("hand", "", ""),
+                () -> jobs.edit(context.id(), context.step(), label, edit, context.who()));
+    }
+
+    @PostMapping("/take-off")
+    String takeOff(@ModelAttribute("context") Context context, @RequestParam int part) {
+        return byHand(context, "Part taken off", hand.takeOff(context.run(), part));
+    }
+
+    @PostMapping("/swap")
+    String swap(
+            @ModelAttribute("context") Context context,
+            @RequestParam int part,
+            @RequestParam int other) {
+        return byHand(context, "Parts exchanged", hand.swap(context.run(), part, other));
+    }
+
+    /** Lays one more of a line on the sheet that is shown. */
+    @PostMapping("/lay")
+    String lay(
+            @ModelAttribute("context") Context context,
+            @RequestParam String line,
+            @RequestParam double x,
+            @RequestParam double y) {
+        return byHand(context, "Part laid", hand.lay(line, context.run(), new Point(x, y)));
+    }
+
+    /** Where a part would come to lie, while it is dragged. */
+    @GetMapping("/try")
+    @ResponseBody
+    NestHand.Trial tried(
+            @PathVariable long id,
+            @RequestParam int run,
+            @RequestParam int part,
+            @RequestParam double dx,
+            @RequestParam double dy) {
+        try {
+            return hand.tried(jobs.view(id).result(), run, part, new Point(dx, dy));
+        } catch (NestException | RefusedEditException impossible) {
+            return new NestHand.Trial(false, 0, 0, impossible.getMessage());
+        }
+    }
+
+    /** What lies on the sheets, and what was found last while a search is under way. */
+    @GetMapping("/scene")
+    @ResponseBody
+    NestScene scene(@PathVariable long id, @RequestParam(defaultValue = "1") int run) {
+        return NestScene.of(jobs.view(id).on(run), searches.latest(id));
+    }
+}

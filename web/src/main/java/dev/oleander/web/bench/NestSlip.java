@@ -1,0 +1,490 @@
+package dev.oleander.web.bench;
+
+import dev.oleander.nesting.NestException;
+import dev.oleander.nesting.NestFigures;
+import dev.oleander.nesting.NestMissing;
+import dev.oleander.nesting.NestRules;
+import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.choice.DistanceChoices;
+import dev.oleander.nesting.choice.NestChoices;
+import dev.oleander.nesting.choice.NestValues;
+import dev.oleander.nesting.choice.PartLine;
+import dev.oleander.nesting.choice.StockLine;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.document.NestDocument;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.result.Nesting;
+import dev.oleander.web.nest.NestResult;
+import dev.oleander.web.nest.NestSearch;
+import dev.oleander.web.nest.Nests;
+import dev.oleander.web.paper.RegionPicture;
+import dev.oleander.web.stock.Remnant;
+import dev.oleander.web.stock.Remnants;
+import dev.oleander.work.Spacing;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/** Parts, sheets and distances of a nest, what was found, and how the search goes. */
+public final class NestSlip {
+
+    /** Results that are listed. */
+    private static final int MOST_RESULTS = 8;
+
+    private static final double PICTURE = 40;
+
+    private final JobView job;
+    private final JobResult result;
+    private final Nesting nesting;
+    private final Optional<NestTask> task;
+    private final String problem;
+    private final Spacing spacing;
+    private final List<NestResult> searches;
+    private final List<String> stale;
+    private final List<Remnant> remnants;
+    private final String open;
+    private final EditError error;
+
+    private NestSlip(
+            JobView job,
+            List<NestResult> searches,
+            List<String> stale,
+            List<Remnant> remnants,
+            String open,
+            EditError error) {
+        this.remnants = remnants;
+        this.job = job;
+        this.result = job.result();
+        this.nesting = result.nesting().orElseThrow();
+        Optional<NestTask> possible = Optional.empty();
+        String against = "";
+        try {
+            possible = Optional.of(Nests.task(result));
+        } catch (NestException impossible) {
+            against = impossible.getMessage();
+        }
+        this.task = possible;
+        this.problem = against;
+        this.spacing = nesting.spacing(result.kind());
+        this.searches = searches;
+        this.stale = stale;
+        this.open = open;
+        this.error = error;
+    }
+
+    /**
+     * Of a job whose parts are nested; null of others.
+     *
+     * @param open id of the line or sheet whose values are in sight; empty for none
+     */
+    static NestSlip of(
+            JobView job,
+            NestSearch searches,
+            Nests nests,
+            Remnants remnants,
+            String open,
+            EditError error) {
+        return job.document()
+                .nest()
+                .map(
+                        nest ->
+                                new NestSlip(
+                                        job,
+                                        searches.of(job.id()),
+                                        nests.stale(nest),
+                                        remnants.free(
+                                                job.document().material(),
+                                                job.document().thickness().value()),
+                                        open,
+                                        error))
+                .orElse(null);
+    }
+
+    // ---- parts
+
+    /**
+     * A line of what is asked for.
+     *
+     * @param letter of its job; empty: of this one
+     * @param picture of the part, as SVG
+     * @param why some are missing; empty when none are, or nothing is laid yet
+     * @param rows its values
+     */
+    public record Line(
+            String id,
+            String letter,
+            String job,
+            Long jobId,
+            String part,
+            String picture,
+            int quantity,
+            int placed,
+            int missing,
+            String why,
+            boolean fill,
+            List<SlipRow> rows,
+            boolean open) {
+
+        /** Share of the quantity that lies on sheets, in percent. */
+        public int percent() {
+            return (int) Math.round(100.0 * Math.min(placed, quantity) / quantity);
+        }
+    }
+
+    public List<Line> lines() {
+        NestChoices choices = nesting.choices();
+        Map<String, Integer> placed = choices.placed();
+        Map<String, NestMissing> missing = missing();
+        return choices.lines().stream().map(line -> line(line, placed, missing)).toList();
+    }
+
+    private Map<String, NestMissing> missing() {
+        return task.isEmpty()
+                ? Map.of()
+                : Nests.missing(result, nesting.choices().laid()).stream()
+                        .collect(Collectors.toMap(NestMissing::line, Function.identity()));
+    }
+
+    private Line line(
+            PartLine line, Map<String, Integer> placed, Map<String, NestMissing> missing) {
+        Optional<NestMissing> left = Optional.ofNullable(missing.get(line.id()));
+        boolean tells = left.isPresent() && !nesting.choices().laid().isEmpty();
+        ValueRows<PartLine> rows = new ValueRows<>(line, line.id() + ".", error);
+        return new Line(
+                line.id(),
+                line.source(),
+                nesting.job(line),
+                line.source().isEmpty()
+                        ? null
+                        : nesting.document().sources().get(line.source()).job(),
+                "part " + line.part().replace("p", ""),
+                nesting.part(line).map(part -> RegionPicture.of(part.region(), PICTURE)).orElse(""),
+                line.quantity(),
+                placed.getOrDefault(line.id(), 0),
+                left.map(NestMissing::count).orElse(0),
+                tells ? left.get().why().sentence() : "",
+                line.fill(),
+                NestValues.OF_LINES.stream().map(rows::row).toList(),
+                line.id().equals(open));
+    }
+
+    /** All parts that are needed, and all that lie on sheets. */
+    public String sum() {
+        int wanted = nesting.choices().demand().all();
+        int placed = nesting.choices().laid().stream().mapToInt(s -> s.placements().size()).sum();
+        return placed == 0
+                ? count(wanted, "part")
+                : "%d of %s laid".formatted(placed, count(wanted, "part"));
+    }
+
+    /**
+     * A job that was changed since its parts were taken in.
+     *
+     * @param name of the job
+     */
+    public record Stale(String letter, String name) {}
+
+    public List<Stale> stale() {
+        Map<String, NestDocument.Source> sources = nesting.document().sources();
+        return stale.stream()
+                .map(letter -> new Stale(letter, sources.get(letter).document().name()))
+                .toList();
+    }
+
+    // ---- sheets
+
+    /**
+     * A kind of sheet.
+     *
+     * @param used how many are
+     */
+    public record Sheet(
+            String id, String title, String note, int used, List<SlipRow> rows, boolean open) {}
+
+    public List<Sheet> stock() {
+        Map<String, Long> used =
+                nesting.choices().laid().stream()
+                        .collect(Collectors.groupingBy(NestedSheet::stock, Collectors.counting()));
+        return nesting.choices().stock().stream()
+                .map(line -> sheet(line, used.getOrDefault(line.id(), 0L).intValue()))
+                .toList();
+    }
+
+    private Sheet sheet(StockLine line, int used) {
+        ValueRows<StockLine> rows = new ValueRows<>(line, line.id() + ".", error);
+        List<SlipRow> all = new ArrayList<>();
+        if (line.outline() == null) {
+            all.add(rows.row(NestValues.WIDTH));
+            all.add(rows.row(NestValues.HEIGHT));
+        }
+        if (line.remnant() == null) {
+            all.add(rows.row(NestValues.COUNT));
+        }
+        String price = Numbers.plain(nesting.stock(line).price(), 2);
+        all.add(rows.row(NestValues.PRICE, price, "material"));
+        all.add(rows.row(NestValues.GRAIN));
+        String there = line.count() == null ? "" : "%d there, ".formatted(line.count());
+        String title =
+                "%s × %s"
+                        .formatted(Numbers.plain(line.width(), 1), Numbers.plain(line.height(), 1));
+        return new Sheet(
+                line.id(),
+                line.remnant() == null ? title : "Remnant %d, %s".formatted(line.remnant(), title),
+                there + "%d used, %s".formatted(used, price),
+                used,
+                all,
+                line.id().equals(open));
+    }
+
+    /**
+     * A remnant of the shop that is not among the sheets yet.
+     *
+     * @param place where it stands; empty: nobody said
+     */
+    public record Offer(long id, String size, String place) {}
+
+    public List<Offer> offers() {
+        List<Long> taken = nesting.choices().stock().stream().map(StockLine::remnant).toList();
+        return remnants.stream()
+                .filter(r -> !taken.contains(r.id()))
+                .map(
+                        r ->
+                                new Offer(
+                                        r.id(),
+                                        "%s × %s"
+                                                .formatted(
+                                                        Numbers.plain(r.width(), 0),
+                                                        Numbers.plain(r.height(), 0)),
+                                        r.place()))
+                .toList();
+    }
+
+    // ---- distances
+
+    public List<SlipRow> distances() {
+        NestRules rules = nesting.rules(result.kind());
+        ValueRows<DistanceChoices> rows = new ValueRows<>(nesting.choices().distances(), "", error);
+        return List.of(
+                rows.row(NestValues.GAP, Numbers.plain(rules.gap(), 3), "cut"),
+                rows.row(NestValues.MARGIN, Numbers.plain(rules.margin(), 3), "cut"),
+                rows.row(NestValues.IN_OPENINGS),
+                rows.row(NestValues.LEAST_REST),
+                rows.row(NestValues.REST_SHARE));
+    }
+
+    /** Where the gap comes from where nobody set it. */
+    public String gapNote() {
+        return "Gap by the cut: %s mm (%s)."
+                .formatted(Numbers.plain(spacing.gap(), 3), spacing.source());
+    }
+
+    /** Why nothing can be searched for as things are; empty when it can. */
+    public String problem() {
+        return problem;
+    }
+
+    public boolean isEmpty() {
+        return nesting.choices().lines().isEmpty();
+    }
+
+    // ---- what lies
+
+    public boolean isLaid() {
+        return !nesting.choices().laid().isEmpty();
+    }
+
+    /** What lies on the sheets comes to. */
+    public List<ShapeSlip.Figure> figures() {
+        if (!isLaid() || task.isEmpty()) {
+            return List.of();
+        }
+        NestFigures figures = NestFigures.of(task.get(), nesting.choices().laid());
+        List<ShapeSlip.Figure> all = new ArrayList<>();
+        all.add(new ShapeSlip.Figure("Sheets", String.valueOf(figures.sheets())));
+        all.add(new ShapeSlip.Figure("Used, without rests", percent(figures.share())));
+        all.add(new ShapeSlip.Figure("Material", Numbers.fixed(figures.cost(), 2)));
+        figures.rests().stream()
+                .flatMap(Optional::stream)
+                .forEach(
+                        box ->
+                                all.add(
+                                        new ShapeSlip.Figure(
+                                                "Rest",
+                                                "%s × %s mm"
+                                                        .formatted(
+                                                                Numbers.plain(box.width(), 0),
+                                                                Numbers.plain(box.height(), 0)))));
+        return all;
+    }
+
+    private static String percent(double share) {
+        return Numbers.fixed(100 * share, 1) + " %";
+    }
+
+    // ---- searches
+
+    /**
+     * A search, in words.
+     *
+     * @param taken whether its result lies on the sheets now
+     */
+    public record Found(
+            int number,
+            String how,
+            String what,
+            String problem,
+            boolean taken,
+            boolean takeable,
+            boolean goingOn) {}
+
+    public List<Found> results() {
+        return searches.stream().limit(MOST_RESULTS).map(this::found).toList();
+    }
+
+    private Found found(NestResult search) {
+        List<NestedSheet> laid = nesting.choices().laid();
+        boolean taken = search.best().filter(b -> b.sheets().equals(laid)).isPresent();
+        return new Found(
+                search.number(),
+                how(search),
+                search.best().map(NestSlip::words).orElse("nothing yet"),
+                search.problem(),
+                taken,
+                !taken && search.best().isPresent() && search.state().isOver() && isKnown(search),
+                !search.state().isOver());
+    }
+
+    /** Whether all it has laid is still asked for. */
+    private boolean isKnown(NestResult search) {
+        NestChoices choices = nesting.choices();
+        return search.best().stream()
+                .flatMap(b -> b.sheets().stream())
+                .allMatch(
+                        s ->
+                                choices.stock(s.stock()).isPresent()
+                                        && s.placements().stream()
+                                                .allMatch(p -> choices.line(p.line()).isPresent()));
+    }
+
+    private static String how(NestResult search) {
+        String from =
+                switch (search.wish().from()) {
+                    case AFRESH -> "afresh";
+                    case HERE -> "from here";
+                    case REST -> "the rest";
+                };
+        String state =
+                switch (search.state()) {
+                    case STOPPED -> ", stopped";
+                    case FAILED -> ", failed";
+                    case WAITING -> ", waits for its turn";
+                    case RUNNING -> ", under way";
+                    case DONE -> "";
+                };
+        return "%s, %s s%s".formatted(from, Numbers.plain(search.seconds(), 0), state);
+    }
+
+    private static String words(NestResult.Best best) {
+        String missing = best.missing() == 0 ? "" : ", %d missing".formatted(best.missing());
+        return "%s, %s, %s%s"
+                .formatted(
+                        count(best.sheets().size(), "sheet"),
+                        percent(best.share()),
+                        Numbers.fixed(best.cost(), 2),
+                        missing);
+    }
+
+    /** The one that is under way; null when none is. */
+    public Running running() {
+        return searches.stream()
+                .filter(s -> !s.state().isOver())
+                .findFirst()
+                .map(Running::of)
+                .orElse(null);
+    }
+
+    /** The one that ended last with something to draw, as a graph; null when none did. */
+    public Running latest() {
+        return searches.stream()
+                .filter(s -> s.course().size() > 1)
+                .findFirst()
+                .map(Running::of)
+                .orElse(null);
+    }
+
+    /** What was typed for the next search, or is usual. */
+    public FieldView seconds() {
+        String text =
+                searches.isEmpty() ? "30" : Numbers.plain(searches.get(0).wish().seconds(), 1);
+        return error.in(new FieldView("seconds", "For", text, "", "s", "", false, false, ""));
+    }
+
+    /** What stands against the search that was asked for; empty when nothing does. */
+    public String refusal() {
+        return error.field().equals("search") ? error.sentence() : "";
+    }
+
+    /** What stands against what was done by hand. */
+    public String handRefusal() {
+        return error.field().equals("hand") ? error.sentence() : "";
+    }
+
+    /** Whether the job has a drawing of its own, which can lie in rows and columns. */
+    public boolean hasRows() {
+        return !job.document().shape().files().isEmpty()
+                || !job.document().shape().steps().isEmpty();
+    }
+
+    private static String count(int number, String what) {
+        return number + " " + what + (number == 1 ? "" : "s");
+    }
+
+    /**
+     * A search as a graph: share of the sheets that becomes parts over time.
+     *
+     * @param percent of its time that is over
+     * @param line points of the graph, in a box of 100 by 30
+     */
+    public record Running(
+            int number, String state, int percent, String words, String line, String top) {
+
+        private static final double WIDTH = 100;
+        private static final double HEIGHT = 30;
+
+        static Running of(NestResult search) {
+            List<NestResult.Point> course = search.course();
+            double most = course.stream().mapToDouble(NestResult.Point::share).max().orElse(1);
+            double least = course.stream().mapToDouble(NestResult.Point::share).min().orElse(0);
+            double end =
+                    search.state().isOver() || search.wish().rounds() != null
+                            ? Math.max(search.seconds(), 1e-3)
+                            : Math.max(search.wish().seconds(), search.seconds());
+            StringBuilder line = new StringBuilder();
+            double range = Math.max(most - least, 0.002);
+            double last = 0;
+            for (NestResult.Point p : course) {
+                double x = WIDTH * p.seconds() / end;
+                double y = HEIGHT - 2 - (HEIGHT - 4) * (p.share() - least) / range;
+                if (line.length() > 0) {
+                    line.append(String.format(Locale.ROOT, "%.2f,%.2f ", x, last));
+                }
+                line.append(String.format(Locale.ROOT, "%.2f,%.2f ", x, y));
+                last = y;
+            }
+            String words = search.best().map(NestSlip::words).orElse("nothing found yet");
+            return new Running(
+                    search.number(),
+                    search.state() == NestResult.State.WAITING ? "waits for its turn" : "searches",
+                    (int) Math.min(100, 100 * search.seconds() / search.wish().seconds()),
+                    words,
+                    line.toString(),
+                    NestSlip.percent(most));
+        }
+    }
+}

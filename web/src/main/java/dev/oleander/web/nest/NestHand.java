@@ -1,0 +1,333 @@
+package dev.oleander.web.nest;
+
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Transform;
+import dev.oleander.nesting.NestPlacement;
+import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.OrderLine;
+import dev.oleander.nesting.choice.NestChoices;
+import dev.oleander.nesting.choice.NestValues;
+import dev.oleander.nesting.choice.PartLine;
+import dev.oleander.nesting.search.ByHand;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.result.JobResult;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/**
+ * What a person does to single parts of a nest. Sheets that are alike stay alike: what is done to
+ * one of them is done to all.
+ */
+@Component
+public class NestHand {
+
+    /**
+     * How a part is to lie; what is null stays.
+     *
+     * @param sheet another of the sheets, from 1
+     * @param x of its zero on the sheet, mm
+     * @param by mm it is moved besides
+     * @param turn degrees it is turned about its middle besides
+     */
+    public record Wish(
+            Double x,
+            Double y,
+            Double angle,
+            Boolean mirrored,
+            Boolean locked,
+            Integer sheet,
+            Point by,
+            Double turn) {
+
+        private boolean onlyLocks() {
+            return x == null
+                    && y == null
+                    && angle == null
+                    && mirrored == null
+                    && sheet == null
+                    && by == null
+                    && turn == null;
+        }
+    }
+
+    /**
+     * Lays a part elsewhere: where it is wished, or at the nearest place within its size where it
+     * keeps all distances.
+     *
+     * @param sheet from 1, equal ones counted once
+     * @param part its place on the sheet, from 1
+     */
+    public JobService.Edit place(int sheet, int part, Wish wish) {
+        return edit(
+                (task, choices) -> {
+                    List<NestedSheet> laid = choices.laid();
+                    NestedSheet from = sheet(laid, sheet);
+                    NestPlacement now = part(from, part, sheet);
+                    if (wish.onlyLocks()) {
+                        return replaced(
+                                laid, from, with(from, part, now.locked(or(wish.locked(), true))));
+                    }
+                    requireLoose(task, now);
+                    NestedSheet onto = wish.sheet() == null ? from : sheet(laid, wish.sheet());
+                    Point zero = choices.line(now.line()).map(PartLine::zero).orElse(null);
+                    NestPlacement wished = wished(task, now, wish, zero);
+                    requireTurn(task, wished, onto);
+                    List<NestedSheet> without = replaced(laid, from, without(from, part));
+                    NestedSheet others = onto.equals(from) ? without(from, part) : onto;
+                    NestPlacement found = nearest(task, others, wished);
+                    if (onto.equals(from)) {
+                        return replaced(laid, from, with(from, part, found));
+                    }
+                    List<NestPlacement> more = new ArrayList<>(onto.placements());
+                    more.add(found);
+                    return replaced(without, onto, new NestedSheet(onto.stock(), more));
+                });
+    }
+
+    /**
+     * Where a part would come to lie.
+     *
+     * @param found whether there is a place
+     * @param dx mm it would be moved
+     * @param problem why there is none; empty when there is
+     */
+    public record Trial(boolean found, double dx, double dy, String problem) {}
+
+    /**
+     * Tries a move without making it.
+     *
+     * @param by mm
+     */
+    public Trial tried(JobResult result, int sheet, int part, Point by) {
+        List<NestedSheet> laid = NestEdits.require(result).choices().laid();
+        NestTask task = task(result);
+        NestedSheet on = sheet(laid, sheet);
+        NestPlacement now = part(on, part, sheet);
+        requireLoose(task, now);
+        NestPlacement found = nearest(task, without(on, part), shifted(now, by));
+        Point moved = found.at().minus(now.at());
+        return new Trial(true, moved.x(), moved.y(), "");
+    }
+
+    /** Takes a part off its sheet. */
+    public JobService.Edit takeOff(int sheet, int part) {
+        return edit(
+                (task, choices) -> {
+                    List<NestedSheet> laid = choices.laid();
+                    NestedSheet from = sheet(laid, sheet);
+                    requireLoose(task, part(from, part, sheet));
+                    return replaced(laid, from, without(from, part));
+                });
+    }
+
+    /** Exchanges two parts of a sheet, each with its middle where that of the other was. */
+    public JobService.Edit swap(int sheet, int one, int other) {
+        return edit(
+                (task, choices) -> {
+                    List<NestedSheet> laid = choices.laid();
+                    NestedSheet on = sheet(laid, sheet);
+                    NestPlacement a = part(on, one, sheet);
+                    NestPlacement b = part(on, other, sheet);
+                    if (one == other) {
+                        throw new RefusedEditException("A part is exchanged with another one.");
+                    }
+                    requireLoose(task, a);
+                    requireLoose(task, b);
+                    Point by = middle(task, b).minus(middle(task, a));
+                    List<NestPlacement> rest = new ArrayList<>(on.placements());
+                    rest.removeAll(List.of(a, b));
+                    NestPlacement first =
+                            nearest(task, new NestedSheet(on.stock(), rest), shifted(a, by));
+                    rest.add(first);
+                    NestPlacement second =
+                            nearest(
+                                    task,
+                                    new NestedSheet(on.stock(), rest),
+                                    shifted(b, Point.ORIGIN.minus(by)));
+                    List<NestPlacement> all = new ArrayList<>(on.placements());
+                    all.set(one - 1, first);
+                    all.set(other - 1, second);
+                    return replaced(laid, on, new NestedSheet(on.stock(), all));
+                });
+    }
+
+    /**
+     * Lays one more of a line on a sheet.
+     *
+     * @param at wished place of its middle, mm
+     */
+    public JobService.Edit lay(String line, int sheet, Point at) {
+        return edit(
+                (task, choices) -> {
+                    List<NestedSheet> laid = choices.laid();
+                    NestedSheet on = sheet(laid, sheet);
+                    OrderLine of = task.line(line);
+                    NestPlacement origin =
+                            new NestPlacement(
+                                    line,
+                                    Point.ORIGIN,
+                                    task.sheet(on.stock()).grainOrNone(),
+                                    false,
+                                    false);
+                    requireWanted(laid, of);
+                    NestPlacement wished = shifted(origin, at.minus(middle(task, origin)));
+                    List<NestPlacement> more = new ArrayList<>(on.placements());
+                    more.add(nearest(task, on, wished));
+                    return replaced(laid, on, new NestedSheet(on.stock(), more));
+                });
+    }
+
+    private static void requireWanted(List<NestedSheet> laid, OrderLine line) {
+        long there =
+                laid.stream()
+                        .flatMap(s -> s.placements().stream())
+                        .filter(p -> p.line().equals(line.id()))
+                        .count();
+        if (there >= line.quantity()) {
+            throw new RefusedEditException(
+                    "All %d of %s lie on sheets already.".formatted(line.quantity(), line.id()));
+        }
+    }
+
+    // ---- what it is made of
+
+    /** What changes the sheets. */
+    private interface Change {
+        List<NestedSheet> apply(NestTask task, NestChoices choices);
+    }
+
+    private static JobService.Edit edit(Change change) {
+        return NestEdits.nested(
+                (before, nest) -> {
+                    NestTask task = task(before);
+                    List<NestedSheet> laid =
+                            change.apply(task, nest.choices()).stream()
+                                    .filter(s -> !s.placements().isEmpty())
+                                    .toList();
+                    return nest.changed((NestChoices c) -> c.withLaid(laid));
+                });
+    }
+
+    private static NestTask task(JobResult result) {
+        return NestEdits.nesting(result).task(result.kind(), List.of());
+    }
+
+    private static NestedSheet sheet(List<NestedSheet> laid, int number) {
+        List<NestedSheet> different = new ArrayList<>(new LinkedHashSet<>(laid));
+        if (number < 1 || number > different.size()) {
+            throw new NotFoundException(
+                    "There is no sheet %d; parts lie on %d.".formatted(number, different.size()));
+        }
+        return different.get(number - 1);
+    }
+
+    private static NestPlacement part(NestedSheet sheet, int part, int number) {
+        if (part < 1 || part > sheet.placements().size()) {
+            throw new NotFoundException(
+                    "Sheet %d has no part %d; %d lie on it."
+                            .formatted(number, part, sheet.placements().size()));
+        }
+        return sheet.placements().get(part - 1);
+    }
+
+    private static void requireLoose(NestTask task, NestPlacement p) {
+        if (p.locked()) {
+            throw new RefusedEditException(
+                    "This part of %s is fixed. Let it loose first."
+                            .formatted(task.line(p.line()).job()));
+        }
+    }
+
+    /**
+     * @param zero of the part in its drawing; null: that of the drawing
+     */
+    private static NestPlacement wished(NestTask task, NestPlacement now, Wish wish, Point zero) {
+        boolean mirrored = or(wish.mirrored(), now.mirrored());
+        double angle = or(wish.angle(), now.angle()) + or(wish.turn(), 0.0);
+        NestPlacement turned =
+                new NestPlacement(
+                        now.line(), now.at(), normal(angle), mirrored, or(wish.locked(), false));
+        boolean aboutMiddle = wish.turn() != null || wish.mirrored() != null;
+        NestPlacement there =
+                aboutMiddle && wish.x() == null
+                        ? shifted(turned, middle(task, now).minus(middle(task, turned)))
+                        : turned;
+        Point off = zero == null ? Point.ORIGIN : there.transform().apply(zero).minus(there.at());
+        Point told = there.at().plus(off);
+        Point at = new Point(or(wish.x(), told.x()), or(wish.y(), told.y())).minus(off);
+        NestPlacement placed =
+                new NestPlacement(there.line(), at, there.angle(), mirrored, there.locked());
+        return wish.by() == null ? placed : shifted(placed, wish.by());
+    }
+
+    private static double normal(double degrees) {
+        double within = degrees % 360;
+        return within < 0 ? within + 360 : within;
+    }
+
+    private static <V> V or(V wished, V now) {
+        return wished == null ? now : wished;
+    }
+
+    private static void requireTurn(NestTask task, NestPlacement wished, NestedSheet onto) {
+        OrderLine line = task.line(wished.line());
+        double turn = wished.angle() - task.sheet(onto.stock()).grainOrNone();
+        if (!line.turns().allow(turn)) {
+            throw new RefusedEditException(
+                    "%s turned by %s°: allowed turns are %s."
+                            .formatted(
+                                    line.job(),
+                                    Numbers.plain(turn, 3),
+                                    NestValues.turnsWord(line.turns().step())));
+        }
+        if (wished.mirrored() && !line.mirror()) {
+            throw new RefusedEditException(
+                    "%s may not lie on its other side.".formatted(line.job()));
+        }
+    }
+
+    private static NestPlacement nearest(NestTask task, NestedSheet others, NestPlacement wished) {
+        Optional<NestPlacement> found = ByHand.nearest(task, others, wished);
+        return found.orElseThrow(
+                () ->
+                        new RefusedEditException(
+                                "There is no free place for this part of %s within its size of there."
+                                        .formatted(task.line(wished.line()).job())));
+    }
+
+    private static Point middle(NestTask task, NestPlacement p) {
+        Transform there = p.transform();
+        Box box = task.line(p.line()).shape().transformed(there).box();
+        return box.centre();
+    }
+
+    private static NestPlacement shifted(NestPlacement p, Point by) {
+        return new NestPlacement(p.line(), p.at().plus(by), p.angle(), p.mirrored(), p.locked());
+    }
+
+    private static NestedSheet with(NestedSheet sheet, int part, NestPlacement p) {
+        List<NestPlacement> all = new ArrayList<>(sheet.placements());
+        all.set(part - 1, p);
+        return new NestedSheet(sheet.stock(), all);
+    }
+
+    private static NestedSheet without(NestedSheet sheet, int part) {
+        List<NestPlacement> all = new ArrayList<>(sheet.placements());
+        all.remove(part - 1);
+        return new NestedSheet(sheet.stock(), all);
+    }
+
+    /** All sheets that are like one. */
+    private static List<NestedSheet> replaced(
+            List<NestedSheet> laid, NestedSheet old, NestedSheet by) {
+        return laid.stream().map(s -> s.equals(old) ? by : s).toList();
+    }
+}

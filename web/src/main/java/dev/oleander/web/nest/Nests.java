@@ -1,0 +1,58 @@
+package dev.oleander.web.nest;
+
+import dev.oleander.geometry.Box;
+import dev.oleander.nesting.NestMissing;
+import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.Rest;
+import dev.oleander.nesting.search.Nester;
+import dev.oleander.web.job.document.NestDocument;
+import dev.oleander.web.job.result.JobResult;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** What is to be said of a nest and its sheets. */
+@Component
+public class Nests {
+
+    private final NestSources sources;
+
+    Nests(NestSources sources) {
+        this.sources = sources;
+    }
+
+    /** Letters of the jobs that were changed since their parts were taken in. */
+    public List<String> stale(NestDocument nest) {
+        return sources.stale(nest);
+    }
+
+    /** The task of a job's nest, with nothing fixed. */
+    public static NestTask task(JobResult result) {
+        return NestEdits.nesting(result).task(result.kind(), List.of());
+    }
+
+    /** What of the lines lies nowhere, and why. */
+    public static List<NestMissing> missing(JobResult result, List<NestedSheet> sheets) {
+        return Nester.missing(task(result), sheets);
+    }
+
+    /**
+     * A sheet with how often it is cut.
+     *
+     * @param rest what is worth keeping of each
+     */
+    public record Counted(NestedSheet sheet, int times, Optional<Box> rest) {}
+
+    /** Equal sheets once, in the order in which they are cut. */
+    public static List<Counted> counted(NestTask task, List<NestedSheet> sheets) {
+        Map<NestedSheet, Integer> times = new LinkedHashMap<>();
+        sheets.forEach(sheet -> times.merge(sheet, 1, Integer::sum));
+        List<Counted> all = new ArrayList<>();
+        times.forEach((sheet, n) -> all.add(new Counted(sheet, n, Rest.of(task, sheet))));
+        return List.copyOf(all);
+    }
+}

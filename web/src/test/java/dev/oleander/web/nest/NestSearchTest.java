@@ -1,0 +1,92 @@
+package dev.oleander.web.nest;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.oleander.nesting.NestCheck;
+import dev.oleander.progress.CancelledException;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.longwork.WorkProgress;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** A search whose node ends in the middle goes on from what it had found. */
+class NestSearchTest extends WebTest {
+
+    @Autowired private NestSearch searches;
+    @Autowired private NestResultTable table;
+    @Autowired private NestMaker maker;
+
+    private static final NestWish WISH = new NestWish(NestWish.From.AFRESH, 4, null, null, 1, 1);
+
+    private long nest(String name) {
+        long plates = makeJobInMillimetres("cleat_backing_plate", name, 1);
+        return maker.make(
+                jobs.present(plates).document().order().withName(name + " nested"),
+                NestWishes.ofParts(
+                        List.of(new NestWishes.PartsWish(plates, "", Map.of("quantity", "8")))),
+                person("mira"));
+    }
+
+    /** Ends a search after some seconds. */
+    private record Ending(double seconds, long began) implements WorkProgress {
+
+        static Ending after(double seconds) {
+            return new Ending(seconds, System.nanoTime());
+        }
+
+        @Override
+        public void at(double done, String doing) {
+            if (System.nanoTime() - began > 1e9 * seconds) {
+                throw new CancelledException();
+            }
+        }
+
+        @Override
+        public void keep(String soFar) {}
+    }
+
+    @Test
+    void whatANodeHadFoundWhenItEndedIsWhereTheNextGoesOn() {
+        long nest = nest("Taken over");
+        int number = table.add(nest, jobs.present(nest).step(), person("mira").id(), WISH);
+        String key = nest + "/" + number;
+        assertThatThrownBy(() -> searches.run(key, Ending.after(2)))
+                .isInstanceOf(CancelledException.class);
+        NestResult left = searches.result(nest, number);
+        assertThat(left.state()).isEqualTo(NestResult.State.RUNNING);
+        NestResult.Best best = left.best().orElseThrow();
+
+        searches.run(key, Ending.after(300));
+        NestResult done = searches.result(nest, number);
+        assertThat(done.state()).isEqualTo(NestResult.State.DONE);
+        assertThat(done.seconds()).isGreaterThan(left.seconds());
+        assertThat(done.best().orElseThrow().cost()).isLessThanOrEqualTo(best.cost() + 1e-9);
+        assertThat(done.course()).hasSizeGreaterThan(left.course().size());
+        var result = jobs.view(nest).result();
+        var laid = result.document().nest().orElseThrow().choices().laid();
+        assertThat(laid).isEqualTo(done.best().get().sheets());
+        assertThat(NestCheck.faults(Nests.task(result), laid)).isEmpty();
+        // over is over, however often it is begun
+        searches.run(key, Ending.after(0));
+        assertThat(searches.result(nest, number)).isEqualTo(done);
+    }
+
+    @Test
+    void aJobThatWasChangedMeanwhileDoesNotTakeIt() {
+        long nest = nest("Changed meanwhile");
+        int number = table.add(nest, jobs.present(nest).step(), person("mira").id(), WISH);
+        jobs.edit(
+                nest,
+                "renamed",
+                before ->
+                        before.document()
+                                .withOrder(before.document().order().withName("Another name")),
+                person("mira"));
+        searches.run(nest + "/" + number, Ending.after(300));
+        assertThat(searches.result(nest, number).best()).isPresent();
+        assertThat(jobs.present(nest).document().nest().orElseThrow().choices().laid()).isEmpty();
+    }
+}
