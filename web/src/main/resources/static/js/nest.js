@@ -26,6 +26,9 @@ export function register(bench) {
 
 class Nest {
   selected = null;
+
+  /** Whether others go aside for what is dragged. */
+  makesRoom = false;
   #parts = [];
   #rest = null;
   #live = null;
@@ -46,11 +49,11 @@ class Nest {
 
   /** Whether a click is waited for. */
   get begun() {
-    return this.exchanging !== undefined || Boolean(this.laying);
+    return this.chosen !== undefined || Boolean(this.laying);
   }
 
   leave() {
-    this.exchanging = undefined;
+    this.chosen = undefined;
     this.laying = null;
     this.bench.note('');
   }
@@ -192,22 +195,26 @@ class Nest {
       return true;
     }
     const part = this.#at(world);
-    if (this.exchanging !== undefined) {
-      this.#exchange(part);
+    if (this.chosen !== undefined) {
+      this.#withOther(part);
       return true;
     }
     this.select(part);
     return true;
   }
 
-  /** The selected part changes places with another, which is clicked. */
-  #exchange(other) {
-    const part = this.exchanging;
-    this.exchanging = undefined;
-    this.bench.note('');
+  /** What was chosen for the selected part is done with another one, which is clicked. */
+  #withOther(other) {
+    const {part, path, values} = this.chosen;
+    this.leave();
     if (other !== null && other !== part) {
-      this.bench.post('nest/swap', {part: part + 1, other: other + 1});
+      this.bench.post('nest/' + path, {part: part + 1, other: other + 1, ...values});
     }
+  }
+
+  #waitForOther(note, path, values) {
+    this.chosen = {part: this.selected, path, values};
+    this.bench.note(note);
   }
 
   select(part) {
@@ -239,6 +246,7 @@ class Nest {
       lock.textContent = part.locked ? 'Let loose' : 'Fix';
     }
     box.dataset.mirrored = mirrored;
+    document.getElementById('nest-room')?.setAttribute('aria-pressed', this.makesRoom);
   }
 
   // ---- by hand
@@ -259,6 +267,14 @@ class Nest {
       this.laying = lay;
       this.bench.note('Click where its middle is to lie.');
     }
+    if (target.closest('#nest-room')) {
+      this.makesRoom = !this.makesRoom;
+      this.showPart();
+    }
+    const push = target.closest('[data-push]')?.dataset.push;
+    if (push && this.selected !== null) {
+      this.#send('push', {to: push});
+    }
     if (!hand || this.selected === null) {
       return;
     }
@@ -268,10 +284,7 @@ class Nest {
       mirror: () => this.#send('place', {mirrored: document.getElementById('nest-part').dataset.mirrored !== 'true'}),
       lock: () => this.#send('place', {locked: !part.locked}),
       off: () => this.#send('take-off', {}),
-      swap: () => {
-        this.exchanging = this.selected;
-        this.bench.note('Click the part to exchange it with.');
-      },
+      swap: () => this.#waitForOther('Click the part to exchange it with.', 'swap'),
     };
     act[hand]();
   }
@@ -279,6 +292,9 @@ class Nest {
   #typed(event) {
     if (event.target.matches('.nest-turn [name=turn]') && event.target.value.trim() && this.selected !== null) {
       this.#send('place', {turn: event.target.value.replace(',', '.')});
+    } else if (event.target.matches('#nest-align') && event.target.value && this.selected !== null) {
+      this.#waitForOther('Click the part to align it with.', 'align', {edge: event.target.value});
+      event.target.value = '';
     } else if (event.target.matches('.nest-turn [name=sheet]') && event.target.value && this.selected !== null) {
       this.#send('place', {sheet: event.target.value});
     }
@@ -287,18 +303,22 @@ class Nest {
   #key(event) {
     const arrow = ARROWS[event.key];
     const typing = event.target.closest('input, select, textarea, dialog');
-    if (!arrow || typing || this.selected === null || event.ctrlKey || event.metaKey) {
+    if (!arrow || typing || this.selected === null || event.metaKey) {
       return;
     }
     event.preventDefault();
     event.stopPropagation();
+    if (event.ctrlKey) {
+      this.#send('push', {to: event.key.slice('Arrow'.length).toLowerCase()});
+      return;
+    }
     const step = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
     this.#send('place', {dx: arrow[0] * step, dy: arrow[1] * step});
   }
 
   #grab(world) {
     const part = this.#at(world);
-    if (this.exchanging !== undefined || this.laying) {
+    if (this.begun) {
       return null;
     }
     if (part === null || this.#live || this.#parts[part].locked) {
@@ -370,7 +390,7 @@ class Drag {
   async #ask() {
     const {bench, run} = this.nest;
     const wish = new URLSearchParams({run, part: this.part + 1, dx: this.dx.toFixed(4), dy: this.dy.toFixed(4)}).toString();
-    if (this.#asking || wish === this.#asked) {
+    if (this.#asking || wish === this.#asked || this.nest.makesRoom) {
       return;
     }
     this.#asking = true;
@@ -401,7 +421,7 @@ class Drag {
   drop(world, far) {
     this.cancel();
     if (far) {
-      this.nest.bench.post('nest/place', {part: this.part + 1, dx: world.x - this.from.x, dy: world.y - this.from.y});
+      this.nest.bench.post(this.nest.makesRoom ? 'nest/make-room' : 'nest/place', {part: this.part + 1, dx: world.x - this.from.x, dy: world.y - this.from.y});
     }
   }
 

@@ -13,9 +13,9 @@ import dev.oleander.plan.Choices;
 import dev.oleander.plan.Decisions;
 import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.bed.Plate;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.bed.SheetLayout;
-import dev.oleander.quantity.Numbers;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,9 +31,6 @@ import java.util.stream.Collectors;
  *     calls them
  */
 public record Together<C>(SheetLayout layout, Map<String, C> choices) {
-
-    /** mm; sheets that differ by less are equally thick. */
-    private static final double SAME = 1e-6;
 
     public Together {
         choices = Map.copyOf(choices);
@@ -114,18 +111,11 @@ public record Together<C>(SheetLayout layout, Map<String, C> choices) {
     }
 
     private static void requireAlike(Source<?> source, Task.Order sheet) {
-        boolean alike =
-                source.material().equalsIgnoreCase(sheet.material())
-                        && Math.abs(source.thickness() - sheet.thickness()) <= SAME;
-        if (!alike) {
+        Plate of = new Plate(source.material(), source.thickness());
+        Plate on = new Plate(sheet.material(), sheet.thickness());
+        if (!of.isAlike(on)) {
             throw new PlanException(
-                    "%s is made of %s %s mm; the sheet is %s %s mm."
-                            .formatted(
-                                    source.name(),
-                                    source.material(),
-                                    Numbers.plain(source.thickness(), 3),
-                                    sheet.material(),
-                                    Numbers.plain(sheet.thickness(), 3)));
+                    "%s is made of %s; the sheet is %s.".formatted(source.name(), of, on));
         }
     }
 

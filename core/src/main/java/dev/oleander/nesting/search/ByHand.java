@@ -1,5 +1,6 @@
 package dev.oleander.nesting.search;
 
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.nesting.NestCheck;
 import dev.oleander.nesting.NestPlacement;
@@ -30,13 +31,18 @@ public final class ByHand {
     /** mm to which a contact is found: far below what a machine cuts. */
     private static final double EXACT = 1e-4;
 
+    /** mm from one place to the next along a line. */
+    private static final double STRIDE = 0.5;
+
     private final Predicate<NestPlacement> free;
+    private final Predicate<NestPlacement> legal;
     private final Scene scene;
     private final Turned way;
     private final NestPlacement wished;
 
     private ByHand(NestTask task, NestedSheet others, NestPlacement wished) {
         this.free = NestCheck.fitting(strict(task), others);
+        this.legal = NestCheck.fitting(task, others);
         this.wished = wished;
         Model model = new Model(only(task, others, wished.line()));
         Kind kind = model.kind(wished.line());
@@ -61,7 +67,7 @@ public final class ByHand {
     }
 
     /** Without what does not lie on the sheet: its bodies need not be made. */
-    private static NestTask only(NestTask task, NestedSheet others, String line) {
+    static NestTask only(NestTask task, NestedSheet others, String line) {
         Set<String> there = new HashSet<>(Set.of(line));
         others.placements().forEach(p -> there.add(p.line()));
         List<OrderLine> lines = task.lines().stream().filter(l -> there.contains(l.id())).toList();
@@ -82,6 +88,87 @@ public final class ByHand {
         }
         ByHand hand = new ByHand(task, others, wished);
         return hand.found().map(hand::closest);
+    }
+
+    /**
+     * Slides a part until something is in its way.
+     *
+     * @param others what lies on the sheet besides
+     * @param now where it lies, keeping all distances
+     * @param towards any length
+     */
+    public static NestPlacement slid(
+            NestTask task, NestedSheet others, NestPlacement now, Point towards) {
+        ByHand hand = new ByHand(task, others, now);
+        Box sheet = task.sheet(others.stock()).region().box();
+        double most = Math.hypot(sheet.width(), sheet.height());
+        double far = hand.free(towards.unit(), 0, most);
+        return hand.at(now.at().plus(towards.unit().times(Math.max(0, far - NestCheck.TOLERANCE))));
+    }
+
+    /**
+     * The nearest legal place on a line through the wished one, within the size of the part.
+     *
+     * @param axis direction of the line
+     * @return empty when there is none
+     */
+    public static Optional<NestPlacement> along(
+            NestTask task, NestedSheet others, NestPlacement wished, Point axis) {
+        ByHand hand = new ByHand(task, others, wished);
+        if (hand.legal.test(wished)) {
+            return Optional.of(wished);
+        }
+        double most = hand.scene.items[0].body.diameter;
+        for (double far = STRIDE; far <= most; far += STRIDE) {
+            for (int side = -1; side <= 1; side += 2) {
+                Point p = wished.at().plus(axis.unit().times(side * far));
+                if (hand.scene.isFree(0, hand.way, p.x(), p.y(), 0)) {
+                    NestPlacement there = hand.at(p);
+                    return Optional.of(hand.back(there, axis.unit().times(-side), far));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** From a free place back towards the wished one, as far as it goes. */
+    private NestPlacement back(NestPlacement from, Point towards, double most) {
+        Point target = wished.at();
+        double low = 0;
+        double high = most;
+        while (high - low > EXACT) {
+            double middle = (low + high) / 2;
+            boolean goes = free.test(at(from.at().plus(towards.times(middle))));
+            low = goes ? middle : low;
+            high = goes ? high : middle;
+        }
+        Point found = from.at().plus(towards.times(low));
+        return at(found.distance(target) < from.at().distance(target) ? found : from.at());
+    }
+
+    /** mm that the part may go in a direction. */
+    private double free(Point unit, double from, double most) {
+        double low = from;
+        double high = from + STRIDE;
+        while (high < most && goes(unit, high)) {
+            low = high;
+            high += STRIDE;
+        }
+        while (high - low > EXACT) {
+            double middle = (low + high) / 2;
+            boolean goes = legal.test(at(wished.at().plus(unit.times(middle))));
+            low = goes ? middle : low;
+            high = goes ? high : middle;
+        }
+        return low;
+    }
+
+    /**
+     * Whether it may lie so far on; bodies are flattened, so their word counts only if it is yes.
+     */
+    private boolean goes(Point unit, double far) {
+        Point p = wished.at().plus(unit.times(far));
+        return scene.isFree(0, way, p.x(), p.y(), 0) || legal.test(at(p));
     }
 
     /** A free place near by, seen with flattened bodies. */

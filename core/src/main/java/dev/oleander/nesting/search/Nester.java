@@ -9,7 +9,6 @@ import dev.oleander.nesting.NestScore;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.OrderLine;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -39,14 +38,15 @@ public final class Nester {
     /** What a nest of a task leaves out, and why. */
     public static List<NestMissing> missing(NestTask task, List<NestedSheet> sheets) {
         Map<String, Integer> left = NestFigures.of(task, sheets).left();
-        Model model = new Model(task);
-        List<NestMissing> missing = new ArrayList<>();
-        for (OrderLine line : task.lines()) {
-            if (left.containsKey(line.id())) {
-                missing.add(new NestMissing(line.id(), left.get(line.id()), model.why(line.id())));
-            }
+        List<OrderLine> lines =
+                task.lines().stream().filter(line -> left.containsKey(line.id())).toList();
+        if (lines.isEmpty()) {
+            return List.of();
         }
-        return missing;
+        Model model = new Model(new NestTask(lines, task.stock(), task.rules(), List.of()));
+        return lines.stream()
+                .map(l -> new NestMissing(l.id(), left.get(l.id()), model.why(l.id())))
+                .toList();
     }
 
     private Nest run() {

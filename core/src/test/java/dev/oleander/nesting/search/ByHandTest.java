@@ -121,4 +121,114 @@ class ByHandTest {
         }
         assertThat(there).hasSizeGreaterThan(2);
     }
+
+    @Test
+    void whatIsPushedGoesOnUntilTheGap() {
+        NestTask task = task(800, 400);
+        NestedSheet others = sheet(task, at(200, 200));
+        NestPlacement found = ByHand.slid(task, others, at(600, 200), new Point(-1, 0));
+        assertThat(found.at().x()).isBetween(300 + GAP - 1e-9, 300 + GAP + 0.002);
+        assertThat(found.at().y()).isEqualTo(200);
+        NestPlacement up = ByHand.slid(task, others, found, new Point(0, 1));
+        assertThat(up.at().y()).isBetween(340 - 0.002, 340 + 1e-9);
+        // what touches goes no farther
+        NestPlacement again = ByHand.slid(task, others, up, new Point(0, 1));
+        assertThat(again.at().distance(up.at())).isLessThan(1e-3);
+    }
+
+    @Test
+    void whatIsAlignedStaysInLineAndGoesPastWhatIsInItsWay() {
+        NestTask task = task(800, 400);
+        NestedSheet others = sheet(task, at(200, 100));
+        assertThat(ByHand.along(task, others, at(200, 300), new Point(0, 1)))
+                .contains(at(200, 300));
+        NestPlacement past =
+                ByHand.along(task, others, at(200, 180), new Point(0, 1)).orElseThrow();
+        assertThat(past.at().x()).isEqualTo(200);
+        assertThat(past.at().y()).isBetween(200 + GAP, 200 + GAP + 0.01);
+    }
+
+    @Property(tries = 15)
+    void pushedAnywhereItIsLegal(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        NestTask task = stars(random);
+        List<NestPlacement> there = laid(task, random, 8);
+        for (int i = 0; i < there.size(); i++) {
+            NestPlacement now = there.remove(i);
+            NestedSheet others = new NestedSheet(task.stock().get(0).id(), there);
+            Point towards = Point.polar(1, random.nextDouble(7));
+            NestPlacement to = ByHand.slid(task, others, now, towards);
+            Point way = to.at().minus(now.at());
+            assertThat(way.dot(towards)).isBetween(0.0, 721.2);
+            assertThat(Math.abs(way.cross(towards))).isLessThan(1e-9);
+            there.add(i, to);
+            assertThat(NestCheck.faults(task, List.of(new NestedSheet(others.stock(), there))))
+                    .isEmpty();
+        }
+    }
+
+    @Property(tries = 15)
+    void roomIsMadeExactlyWhereItIsWished(@ForAll long seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        NestTask task = stars(random);
+        List<NestPlacement> there = laid(task, random, 8);
+        there.set(0, there.get(0).locked(true));
+        NestPlacement one = there.remove(there.size() - 1);
+        NestPlacement wished =
+                new NestPlacement("star", there.get(1).at(), one.angle(), false, false);
+        NestedSheet others = new NestedSheet(task.stock().get(0).id(), there);
+        Optional<NestedSheet> made = MakeRoom.round(task, others, wished);
+        made.ifPresent(
+                sheet -> {
+                    assertThat(NestCheck.faults(task, List.of(sheet))).isEmpty();
+                    assertThat(sheet.placements()).hasSize(there.size() + 1).endsWith(wished);
+                    assertThat(sheet.placements().get(0)).isEqualTo(there.get(0));
+                });
+    }
+
+    @Test
+    void roomIsMadeWhereThereIsSome() {
+        NestTask task = task(800, 400);
+        NestedSheet made =
+                MakeRoom.round(task, sheet(task, at(200, 200), at(600, 200)), at(230, 200))
+                        .orElseThrow();
+        assertThat(made.placements()).hasSize(3).contains(at(600, 200)).endsWith(at(230, 200));
+        assertThat(NestCheck.faults(task, List.of(made))).isEmpty();
+    }
+
+    @Test
+    void noRoomIsMadeOnAFixedPartNorWhereThereIsNone() {
+        NestTask task = task(800, 400);
+        NestedSheet fixed = sheet(task, at(200, 200).locked(true));
+        assertThat(MakeRoom.round(task, fixed, at(230, 200))).isEmpty();
+        NestTask small = task(150, 150);
+        assertThat(MakeRoom.round(small, sheet(small, at(70, 70)), at(75, 75))).isEmpty();
+    }
+
+    private static NestTask stars(SplittableRandom random) {
+        OrderLine line =
+                NestTasks.line("star", NestTasks.star(random, 5, 40), 20, AllowedTurns.ANY);
+        return new NestTask(
+                List.of(line),
+                List.of(NestTasks.sheet(600, 400)),
+                NestTasks.rules(GAP, 8),
+                List.of());
+    }
+
+    /** Stars where they were dropped. */
+    private static List<NestPlacement> laid(NestTask task, SplittableRandom random, int count) {
+        List<NestPlacement> there = new ArrayList<>();
+        while (there.size() < count) {
+            NestPlacement wished =
+                    new NestPlacement(
+                            "star",
+                            new Point(random.nextDouble(600), random.nextDouble(400)),
+                            random.nextDouble(360),
+                            false,
+                            false);
+            NestedSheet others = new NestedSheet(task.stock().get(0).id(), there);
+            ByHand.nearest(task, others, wished).ifPresent(there::add);
+        }
+        return there;
+    }
 }

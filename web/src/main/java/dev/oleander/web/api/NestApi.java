@@ -1,5 +1,6 @@
 package dev.oleander.web.api;
 
+import dev.oleander.geometry.Point;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.nesting.NestTask;
@@ -21,6 +22,7 @@ import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.nest.NestEdits;
 import dev.oleander.web.nest.NestHand;
 import dev.oleander.web.nest.NestMaker;
+import dev.oleander.web.nest.NestMoves;
 import dev.oleander.web.nest.NestResult;
 import dev.oleander.web.nest.NestSearch;
 import dev.oleander.web.nest.Nests;
@@ -51,6 +53,7 @@ class NestApi {
     private final NestMaker maker;
     private final NestEdits edits;
     private final NestHand hand;
+    private final NestMoves moves;
     private final NestSearch searches;
     private final Nests nests;
     private final MachineLibrary machines;
@@ -61,6 +64,7 @@ class NestApi {
             NestMaker maker,
             NestEdits edits,
             NestHand hand,
+            NestMoves moves,
             NestSearch searches,
             Nests nests,
             MachineLibrary machines) {
@@ -69,6 +73,7 @@ class NestApi {
         this.maker = maker;
         this.edits = edits;
         this.hand = hand;
+        this.moves = moves;
         this.searches = searches;
         this.nests = nests;
         this.machines = machines;
@@ -245,6 +250,21 @@ class NestApi {
             @RequestBody PlacementRequest request,
             SeenStep seen,
             @AuthenticationPrincipal SignedIn who) {
+        return edited(id, seen, "Part moved", move(sheet, part, request), who);
+    }
+
+    private JobService.Edit move(int sheet, int part, PlacementRequest request) {
+        if (request.push() != null) {
+            return moves.push(sheet, part, NestMoves.Direction.of(request.push()));
+        }
+        if (request.align() != null) {
+            NestMoves.Edge edge = NestMoves.Edge.of(request.align().edge());
+            return moves.align(sheet, part, request.align().with(), edge);
+        }
+        if (request.makeRoom() != null) {
+            Point by = new Point(request.makeRoom().dx(), request.makeRoom().dy());
+            return moves.makeRoom(sheet, part, by);
+        }
         NestHand.Wish wish =
                 new NestHand.Wish(
                         request.x(),
@@ -255,7 +275,7 @@ class NestApi {
                         request.sheet(),
                         null,
                         null);
-        return edited(id, seen, "Part moved", hand.place(sheet, part, wish), who);
+        return hand.place(sheet, part, wish);
     }
 
     @DeleteMapping("/{id}/sheets/{sheet}/placements/{part}")

@@ -216,7 +216,30 @@ final class NestJson {
      * Where a part is to lie; what is left out stays.
      *
      * @param sheet another sheet, from 1
+     * @param push left, right, down or up, in place of all others: until something is in its way
+     * @param align in place of all others: in line with another part
+     * @param makeRoom in place of all others: moved by so much, what is in its way goes aside
      */
     record PlacementRequest(
-            Double x, Double y, Double angle, Boolean mirrored, Boolean locked, Integer sheet) {}
+            Double x,
+            Double y,
+            Double angle,
+            Boolean mirrored,
+            Boolean locked,
+            Integer sheet,
+            String push,
+            AlignRequest align,
+            MoveRequest makeRoom) {}
+
+    /**
+     * @param with number of the other part on the sheet, from 1
+     * @param edge left, right, lower, upper, across or along
+     */
+    record AlignRequest(int with, String edge) {}
+
+    /**
+     * @param dx mm
+     * @param dy mm
+     */
+    record MoveRequest(double dx, double dy) {}
 }

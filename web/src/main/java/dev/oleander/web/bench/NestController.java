@@ -14,6 +14,7 @@ import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.nest.NestCandidates;
 import dev.oleander.web.nest.NestEdits;
 import dev.oleander.web.nest.NestHand;
+import dev.oleander.web.nest.NestMoves;
 import dev.oleander.web.nest.NestResult;
 import dev.oleander.web.nest.NestSearch;
 import dev.oleander.web.nest.NestWish;
@@ -43,6 +44,7 @@ class NestController {
     private final JobService jobs;
     private final NestEdits edits;
     private final NestHand hand;
+    private final NestMoves moves;
     private final NestSearch searches;
     private final NestCandidates candidates;
 
@@ -52,6 +54,7 @@ class NestController {
             JobService jobs,
             NestEdits edits,
             NestHand hand,
+            NestMoves moves,
             NestSearch searches,
             NestCandidates candidates) {
         this.answers = answers;
@@ -59,6 +62,7 @@ class NestController {
         this.jobs = jobs;
         this.edits = edits;
         this.hand = hand;
+        this.moves = moves;
         this.searches = searches;
         this.candidates = candidates;
     }
@@ -294,6 +298,41 @@ class NestController {
                 context,
                 new EditError("hand", "", ""),
                 () -> jobs.edit(context.id(), context.step(), label, edit, context.who()));
+    }
+
+    /** Moves a part exactly so far; what is in its way goes aside. */
+    @PostMapping("/make-room")
+    String makeRoom(
+            @ModelAttribute("context") Context context,
+            @RequestParam int part,
+            @RequestParam double dx,
+            @RequestParam double dy) {
+        return byHand(context, "Room made", moves.makeRoom(context.run(), part, new Point(dx, dy)));
+    }
+
+    /** Slides a part left, right, up or down until something is in its way. */
+    @PostMapping("/push")
+    String push(
+            @ModelAttribute("context") Context context,
+            @RequestParam int part,
+            @RequestParam String to) {
+        return byHand(
+                context,
+                "Part pushed " + to,
+                moves.push(context.run(), part, NestMoves.Direction.of(to)));
+    }
+
+    /** Brings a part in line with another. */
+    @PostMapping("/align")
+    String align(
+            @ModelAttribute("context") Context context,
+            @RequestParam int part,
+            @RequestParam int other,
+            @RequestParam String edge) {
+        return byHand(
+                context,
+                "Part aligned",
+                moves.align(context.run(), part, other, NestMoves.Edge.of(edge)));
     }
 
     @PostMapping("/take-off")

@@ -19,7 +19,9 @@ import dev.oleander.web.job.store.JobStore;
 import dev.oleander.web.load.Parts;
 import dev.oleander.work.Work;
 import java.time.Duration;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
@@ -190,6 +192,11 @@ public class JobService {
     public Present present(long id) {
         JobStore.State state = store.read(id);
         return new Present(state.version(), state.step(), state.document());
+    }
+
+    /** Present steps of jobs; without those that are gone. */
+    public Map<Long, Integer> steps(Collection<Long> ids) {
+        return store.steps(ids);
     }
 
     /** How far the plan of a job is; empty when it is complete. Waits for nothing. */

@@ -38,13 +38,7 @@ public class NestCandidates {
      * @param ready whether nothing is left to decide on its Shape
      */
     public record Candidate(
-            long id,
-            String name,
-            int quantity,
-            String stage,
-            String nextAction,
-            boolean taken,
-            boolean ready) {}
+            long id, String name, int quantity, String stage, boolean taken, boolean ready) {}
 
     /**
      * Those whose name contains a text, last changed first.
@@ -81,7 +75,6 @@ public class NestCandidates {
                 job.name(),
                 job.quantity(),
                 job.stage().label(),
-                job.nextAction(),
                 nest.flatMap(n -> n.letterOf(job.id())).isPresent(),
                 job.stage() != Stage.SHAPE);
     }

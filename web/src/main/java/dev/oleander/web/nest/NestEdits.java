@@ -13,9 +13,9 @@ import dev.oleander.nesting.choice.StockLine;
 import dev.oleander.plan.bed.BedValues;
 import dev.oleander.plan.bed.Demand;
 import dev.oleander.plan.bed.PartRef;
+import dev.oleander.plan.bed.Plate;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.bed.UsualStock;
-import dev.oleander.quantity.Numbers;
 import dev.oleander.value.Value;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.JobDocument;
@@ -39,9 +39,6 @@ import org.springframework.stereotype.Component;
 public class NestEdits {
 
     private final NestSources sources;
-
-    /** mm; sheets that differ by less are equally thick. */
-    private static final double SAME = 1e-6;
 
     /** Remnants that a new nest is offered. */
     private static final int MOST_OFFERED = 6;
@@ -244,19 +241,11 @@ public class NestEdits {
     }
 
     private static void requireUsable(Remnant remnant, JobDocument nest) {
-        boolean alike =
-                remnant.material().equalsIgnoreCase(nest.material())
-                        && Math.abs(remnant.thickness() - nest.thickness().value()) < SAME;
-        if (!alike || remnant.state() != Remnant.State.FREE) {
+        Plate plate = new Plate(remnant.material(), remnant.thickness());
+        if (!plate.isAlike(nest.plate()) || remnant.state() != Remnant.State.FREE) {
             throw new RefusedEditException(
-                    "Remnant %d is %s %s mm and %s; this nest is %s %s mm."
-                            .formatted(
-                                    remnant.id(),
-                                    remnant.material(),
-                                    Numbers.plain(remnant.thickness(), 3),
-                                    remnant.state().word(),
-                                    nest.material(),
-                                    Numbers.plain(nest.thickness().value(), 3)));
+                    "Remnant %d is %s and %s; this nest is %s."
+                            .formatted(remnant.id(), plate, remnant.state().word(), nest.plate()));
         }
     }
 

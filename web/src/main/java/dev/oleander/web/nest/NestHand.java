@@ -1,25 +1,18 @@
 package dev.oleander.web.nest;
 
-import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.Transform;
 import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.OrderLine;
-import dev.oleander.nesting.choice.NestChoices;
 import dev.oleander.nesting.choice.NestValues;
 import dev.oleander.nesting.choice.PartLine;
-import dev.oleander.nesting.search.ByHand;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobService;
-import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /**
@@ -66,29 +59,33 @@ public class NestHand {
      * @param part its place on the sheet, from 1
      */
     public JobService.Edit place(int sheet, int part, Wish wish) {
-        return edit(
+        return OnSheets.edit(
                 (task, choices) -> {
                     List<NestedSheet> laid = choices.laid();
-                    NestedSheet from = sheet(laid, sheet);
-                    NestPlacement now = part(from, part, sheet);
+                    NestedSheet from = OnSheets.sheet(laid, sheet);
+                    NestPlacement now = OnSheets.part(from, part, sheet);
                     if (wish.onlyLocks()) {
-                        return replaced(
-                                laid, from, with(from, part, now.locked(or(wish.locked(), true))));
+                        return OnSheets.replaced(
+                                laid,
+                                from,
+                                OnSheets.with(from, part, now.locked(or(wish.locked(), true))));
                     }
-                    requireLoose(task, now);
-                    NestedSheet onto = wish.sheet() == null ? from : sheet(laid, wish.sheet());
+                    OnSheets.requireLoose(task, now);
+                    NestedSheet onto =
+                            wish.sheet() == null ? from : OnSheets.sheet(laid, wish.sheet());
                     Point zero = choices.line(now.line()).map(PartLine::zero).orElse(null);
                     NestPlacement wished = wished(task, now, wish, zero);
                     requireTurn(task, wished, onto);
-                    List<NestedSheet> without = replaced(laid, from, without(from, part));
-                    NestedSheet others = onto.equals(from) ? without(from, part) : onto;
-                    NestPlacement found = nearest(task, others, wished);
+                    List<NestedSheet> without =
+                            OnSheets.replaced(laid, from, OnSheets.without(from, part));
+                    NestedSheet others = onto.equals(from) ? OnSheets.without(from, part) : onto;
+                    NestPlacement found = OnSheets.nearest(task, others, wished);
                     if (onto.equals(from)) {
-                        return replaced(laid, from, with(from, part, found));
+                        return OnSheets.replaced(laid, from, OnSheets.with(from, part, found));
                     }
                     List<NestPlacement> more = new ArrayList<>(onto.placements());
                     more.add(found);
-                    return replaced(without, onto, new NestedSheet(onto.stock(), more));
+                    return OnSheets.replaced(without, onto, new NestedSheet(onto.stock(), more));
                 });
     }
 
@@ -108,54 +105,58 @@ public class NestHand {
      */
     public Trial tried(JobResult result, int sheet, int part, Point by) {
         List<NestedSheet> laid = NestEdits.require(result).choices().laid();
-        NestTask task = task(result);
-        NestedSheet on = sheet(laid, sheet);
-        NestPlacement now = part(on, part, sheet);
-        requireLoose(task, now);
-        NestPlacement found = nearest(task, without(on, part), shifted(now, by));
+        NestTask task = OnSheets.task(result);
+        NestedSheet on = OnSheets.sheet(laid, sheet);
+        NestPlacement now = OnSheets.part(on, part, sheet);
+        OnSheets.requireLoose(task, now);
+        NestPlacement found =
+                OnSheets.nearest(task, OnSheets.without(on, part), OnSheets.shifted(now, by));
         Point moved = found.at().minus(now.at());
         return new Trial(true, moved.x(), moved.y(), "");
     }
 
     /** Takes a part off its sheet. */
     public JobService.Edit takeOff(int sheet, int part) {
-        return edit(
+        return OnSheets.edit(
                 (task, choices) -> {
                     List<NestedSheet> laid = choices.laid();
-                    NestedSheet from = sheet(laid, sheet);
-                    requireLoose(task, part(from, part, sheet));
-                    return replaced(laid, from, without(from, part));
+                    NestedSheet from = OnSheets.sheet(laid, sheet);
+                    OnSheets.requireLoose(task, OnSheets.part(from, part, sheet));
+                    return OnSheets.replaced(laid, from, OnSheets.without(from, part));
                 });
     }
 
     /** Exchanges two parts of a sheet, each with its middle where that of the other was. */
     public JobService.Edit swap(int sheet, int one, int other) {
-        return edit(
+        return OnSheets.edit(
                 (task, choices) -> {
                     List<NestedSheet> laid = choices.laid();
-                    NestedSheet on = sheet(laid, sheet);
-                    NestPlacement a = part(on, one, sheet);
-                    NestPlacement b = part(on, other, sheet);
+                    NestedSheet on = OnSheets.sheet(laid, sheet);
+                    NestPlacement a = OnSheets.part(on, one, sheet);
+                    NestPlacement b = OnSheets.part(on, other, sheet);
                     if (one == other) {
                         throw new RefusedEditException("A part is exchanged with another one.");
                     }
-                    requireLoose(task, a);
-                    requireLoose(task, b);
-                    Point by = middle(task, b).minus(middle(task, a));
+                    OnSheets.requireLoose(task, a);
+                    OnSheets.requireLoose(task, b);
+                    Point by = OnSheets.middle(task, b).minus(OnSheets.middle(task, a));
                     List<NestPlacement> rest = new ArrayList<>(on.placements());
                     rest.removeAll(List.of(a, b));
                     NestPlacement first =
-                            nearest(task, new NestedSheet(on.stock(), rest), shifted(a, by));
-                    rest.add(first);
-                    NestPlacement second =
-                            nearest(
+                            OnSheets.nearest(
                                     task,
                                     new NestedSheet(on.stock(), rest),
-                                    shifted(b, Point.ORIGIN.minus(by)));
+                                    OnSheets.shifted(a, by));
+                    rest.add(first);
+                    NestPlacement second =
+                            OnSheets.nearest(
+                                    task,
+                                    new NestedSheet(on.stock(), rest),
+                                    OnSheets.shifted(b, Point.ORIGIN.minus(by)));
                     List<NestPlacement> all = new ArrayList<>(on.placements());
                     all.set(one - 1, first);
                     all.set(other - 1, second);
-                    return replaced(laid, on, new NestedSheet(on.stock(), all));
+                    return OnSheets.replaced(laid, on, new NestedSheet(on.stock(), all));
                 });
     }
 
@@ -165,10 +166,10 @@ public class NestHand {
      * @param at wished place of its middle, mm
      */
     public JobService.Edit lay(String line, int sheet, Point at) {
-        return edit(
+        return OnSheets.edit(
                 (task, choices) -> {
                     List<NestedSheet> laid = choices.laid();
-                    NestedSheet on = sheet(laid, sheet);
+                    NestedSheet on = OnSheets.sheet(laid, sheet);
                     OrderLine of = task.line(line);
                     NestPlacement origin =
                             new NestPlacement(
@@ -178,10 +179,11 @@ public class NestHand {
                                     false,
                                     false);
                     requireWanted(laid, of);
-                    NestPlacement wished = shifted(origin, at.minus(middle(task, origin)));
+                    NestPlacement wished =
+                            OnSheets.shifted(origin, at.minus(OnSheets.middle(task, origin)));
                     List<NestPlacement> more = new ArrayList<>(on.placements());
-                    more.add(nearest(task, on, wished));
-                    return replaced(laid, on, new NestedSheet(on.stock(), more));
+                    more.add(OnSheets.nearest(task, on, wished));
+                    return OnSheets.replaced(laid, on, new NestedSheet(on.stock(), more));
                 });
     }
 
@@ -199,53 +201,6 @@ public class NestHand {
 
     // ---- what it is made of
 
-    /** What changes the sheets. */
-    private interface Change {
-        List<NestedSheet> apply(NestTask task, NestChoices choices);
-    }
-
-    private static JobService.Edit edit(Change change) {
-        return NestEdits.nested(
-                (before, nest) -> {
-                    NestTask task = task(before);
-                    List<NestedSheet> laid =
-                            change.apply(task, nest.choices()).stream()
-                                    .filter(s -> !s.placements().isEmpty())
-                                    .toList();
-                    return nest.changed((NestChoices c) -> c.withLaid(laid));
-                });
-    }
-
-    private static NestTask task(JobResult result) {
-        return NestEdits.nesting(result).task(result.kind(), List.of());
-    }
-
-    private static NestedSheet sheet(List<NestedSheet> laid, int number) {
-        List<NestedSheet> different = new ArrayList<>(new LinkedHashSet<>(laid));
-        if (number < 1 || number > different.size()) {
-            throw new NotFoundException(
-                    "There is no sheet %d; parts lie on %d.".formatted(number, different.size()));
-        }
-        return different.get(number - 1);
-    }
-
-    private static NestPlacement part(NestedSheet sheet, int part, int number) {
-        if (part < 1 || part > sheet.placements().size()) {
-            throw new NotFoundException(
-                    "Sheet %d has no part %d; %d lie on it."
-                            .formatted(number, part, sheet.placements().size()));
-        }
-        return sheet.placements().get(part - 1);
-    }
-
-    private static void requireLoose(NestTask task, NestPlacement p) {
-        if (p.locked()) {
-            throw new RefusedEditException(
-                    "This part of %s is fixed. Let it loose first."
-                            .formatted(task.line(p.line()).job()));
-        }
-    }
-
     /**
      * @param zero of the part in its drawing; null: that of the drawing
      */
@@ -258,14 +213,16 @@ public class NestHand {
         boolean aboutMiddle = wish.turn() != null || wish.mirrored() != null;
         NestPlacement there =
                 aboutMiddle && wish.x() == null
-                        ? shifted(turned, middle(task, now).minus(middle(task, turned)))
+                        ? OnSheets.shifted(
+                                turned,
+                                OnSheets.middle(task, now).minus(OnSheets.middle(task, turned)))
                         : turned;
         Point off = zero == null ? Point.ORIGIN : there.transform().apply(zero).minus(there.at());
         Point told = there.at().plus(off);
         Point at = new Point(or(wish.x(), told.x()), or(wish.y(), told.y())).minus(off);
         NestPlacement placed =
                 new NestPlacement(there.line(), at, there.angle(), mirrored, there.locked());
-        return wish.by() == null ? placed : shifted(placed, wish.by());
+        return wish.by() == null ? placed : OnSheets.shifted(placed, wish.by());
     }
 
     private static double normal(double degrees) {
@@ -292,42 +249,5 @@ public class NestHand {
             throw new RefusedEditException(
                     "%s may not lie on its other side.".formatted(line.job()));
         }
-    }
-
-    private static NestPlacement nearest(NestTask task, NestedSheet others, NestPlacement wished) {
-        Optional<NestPlacement> found = ByHand.nearest(task, others, wished);
-        return found.orElseThrow(
-                () ->
-                        new RefusedEditException(
-                                "There is no free place for this part of %s within its size of there."
-                                        .formatted(task.line(wished.line()).job())));
-    }
-
-    private static Point middle(NestTask task, NestPlacement p) {
-        Transform there = p.transform();
-        Box box = task.line(p.line()).shape().transformed(there).box();
-        return box.centre();
-    }
-
-    private static NestPlacement shifted(NestPlacement p, Point by) {
-        return new NestPlacement(p.line(), p.at().plus(by), p.angle(), p.mirrored(), p.locked());
-    }
-
-    private static NestedSheet with(NestedSheet sheet, int part, NestPlacement p) {
-        List<NestPlacement> all = new ArrayList<>(sheet.placements());
-        all.set(part - 1, p);
-        return new NestedSheet(sheet.stock(), all);
-    }
-
-    private static NestedSheet without(NestedSheet sheet, int part) {
-        List<NestPlacement> all = new ArrayList<>(sheet.placements());
-        all.remove(part - 1);
-        return new NestedSheet(sheet.stock(), all);
-    }
-
-    /** All sheets that are like one. */
-    private static List<NestedSheet> replaced(
-            List<NestedSheet> laid, NestedSheet old, NestedSheet by) {
-        return laid.stream().map(s -> s.equals(old) ? by : s).toList();
     }
 }

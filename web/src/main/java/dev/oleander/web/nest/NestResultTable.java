@@ -3,6 +3,7 @@ package dev.oleander.web.nest;
 import dev.oleander.web.nest.NestResult.State;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.RowMapper;
 import org.springframework.stereotype.Component;
@@ -77,6 +78,17 @@ class NestResultTable {
 
     /** Keeps a new one; returns its number. */
     int add(long job, int step, long account, NestWish wish) {
+        while (true) {
+            try {
+                return inserted(job, step, account, wish);
+            } catch (DuplicateKeyException same) {
+                // another one began at the same moment and has the number
+                continue;
+            }
+        }
+    }
+
+    private int inserted(long job, int step, long account, NestWish wish) {
         return sql.queryForObject(
                 "insert into nest_result (job_id, number, step, account_id, wish, state, began_at, told_at)"
                         + " select ?, coalesce(max(number), 0) + 1, ?, ?, ?, 'WAITING', now(), now()"

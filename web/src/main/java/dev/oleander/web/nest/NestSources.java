@@ -11,7 +11,6 @@ import dev.oleander.nesting.choice.PartLine;
 import dev.oleander.nesting.choice.Sheets;
 import dev.oleander.plan.bed.Demand;
 import dev.oleander.plan.bed.PartRef;
-import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.StageReport;
 import dev.oleander.web.job.document.JobDocument;
@@ -31,9 +30,6 @@ import org.springframework.stereotype.Component;
 /** Takes parts of other jobs into a nest, each job as it is at that moment. */
 @Component
 class NestSources {
-
-    /** mm; sheets that differ by less are equally thick. */
-    private static final double SAME = 1e-6;
 
     private final JobService jobs;
     private final JobComputer computer;
@@ -131,13 +127,9 @@ class NestSources {
                     "%s is made on %s; %s does other work."
                             .formatted(name, of.machine().name(), nest.machine().name()));
         }
-        boolean alike =
-                document.material().equalsIgnoreCase(into.material())
-                        && Math.abs(document.thickness().value() - into.thickness().value())
-                                <= SAME;
-        if (!alike) {
+        if (!document.plate().isAlike(into.plate())) {
             throw new RefusedEditException(
-                    "%s is %s; this nest is %s.".formatted(name, sheet(document), sheet(into)));
+                    "%s is %s; this nest is %s.".formatted(name, document.plate(), into.plate()));
         }
         List<String> needs = StageReport.shapeNeeds(of);
         if (!needs.isEmpty()) {
@@ -149,27 +141,25 @@ class NestSources {
         }
     }
 
-    private static String sheet(JobDocument document) {
-        return "%s %s mm"
-                .formatted(document.material(), Numbers.plain(document.thickness().value(), 3));
-    }
-
-    /**
-     * Letters of the jobs that were changed since they were taken in.
-     *
-     * @throws NotFoundException when a job is gone
-     */
+    /** Letters of the jobs that were changed since they were taken in. */
     List<String> stale(NestDocument nest) {
+        Map<Long, Integer> steps =
+                jobs.steps(nest.sources().values().stream().map(NestDocument.Source::job).toList());
         List<String> stale = new ArrayList<>();
         nest.inOrder()
                 .forEach(
                         (letter, source) -> {
-                            JobService.Present now = jobs.present(source.job());
-                            if (!now.document().equals(source.document())) {
+                            if (isStale(source, steps.getOrDefault(source.job(), source.step()))) {
                                 stale.add(letter);
                             }
                         });
         return stale;
+    }
+
+    /** A step back and the same step again is no change. */
+    private boolean isStale(NestDocument.Source source, int step) {
+        return step != source.step()
+                && !jobs.present(source.job()).document().equals(source.document());
     }
 
     /**

@@ -5,6 +5,7 @@ import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.RunChoices;
+import dev.oleander.plan.bed.Plate;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.proof.Finding;
 import dev.oleander.quantity.Typed;
@@ -125,6 +126,11 @@ public record JobDocument(
 
     public Typed thickness() {
         return order.thickness();
+    }
+
+    /** What the sheet is of. */
+    public Plate plate() {
+        return new Plate(material(), thickness().value());
     }
 
     public int quantity() {

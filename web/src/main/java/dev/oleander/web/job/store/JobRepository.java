@@ -1,6 +1,7 @@
 package dev.oleander.web.job.store;
 
 import jakarta.persistence.LockModeType;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
@@ -47,6 +48,10 @@ public interface JobRepository extends JpaRepository<Job, Long> {
             order by j.changedAt desc, j.id desc
             """)
     List<Job> findAlike(String material, double thickness, String text, Limit most);
+
+    /** Number and present step of each. */
+    @Query("select j.id, j.pointer from Job j where j.id in :ids")
+    List<Object[]> findSteps(Collection<Long> ids);
 
     /** The job, held until the transaction ends: edits of one job come one after the other. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

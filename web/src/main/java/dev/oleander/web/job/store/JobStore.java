@@ -13,8 +13,11 @@ import dev.oleander.web.job.source.DrawingFileRepository;
 import dev.oleander.web.trail.Trail;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -126,6 +129,13 @@ public class JobStore {
                 job.nextAction(),
                 releases.latest(id),
                 true);
+    }
+
+    /** Present steps of jobs; without those that are gone. */
+    @Transactional(readOnly = true)
+    public Map<Long, Integer> steps(Collection<Long> ids) {
+        return jobs.findSteps(ids).stream()
+                .collect(Collectors.toMap(row -> (Long) row[0], row -> (Integer) row[1]));
     }
 
     /** The document of a step. */

@@ -1,0 +1,111 @@
+package dev.oleander.web.nest;
+
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Transform;
+import dev.oleander.nesting.NestPlacement;
+import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.choice.NestChoices;
+import dev.oleander.nesting.search.ByHand;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.result.JobResult;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+
+/** Single parts on the sheets of a nest, and what replaces them. */
+final class OnSheets {
+
+    private OnSheets() {}
+
+    /** What changes the sheets. */
+    interface Change {
+        List<NestedSheet> apply(NestTask task, NestChoices choices);
+    }
+
+    static JobService.Edit edit(Change change) {
+        return NestEdits.nested(
+                (before, nest) -> {
+                    NestTask task = task(before);
+                    List<NestedSheet> laid =
+                            change.apply(task, nest.choices()).stream()
+                                    .filter(s -> !s.placements().isEmpty())
+                                    .toList();
+                    return nest.changed((NestChoices c) -> c.withLaid(laid));
+                });
+    }
+
+    static NestTask task(JobResult result) {
+        return NestEdits.nesting(result).task(result.kind(), List.of());
+    }
+
+    static NestedSheet sheet(List<NestedSheet> laid, int number) {
+        List<NestedSheet> different = new ArrayList<>(new LinkedHashSet<>(laid));
+        if (number < 1 || number > different.size()) {
+            throw new NotFoundException(
+                    "There is no sheet %d; parts lie on %d.".formatted(number, different.size()));
+        }
+        return different.get(number - 1);
+    }
+
+    static NestPlacement part(NestedSheet sheet, int part, int number) {
+        if (part < 1 || part > sheet.placements().size()) {
+            throw new NotFoundException(
+                    "Sheet %d has no part %d; %d lie on it."
+                            .formatted(number, part, sheet.placements().size()));
+        }
+        return sheet.placements().get(part - 1);
+    }
+
+    static void requireLoose(NestTask task, NestPlacement p) {
+        if (p.locked()) {
+            throw new RefusedEditException(
+                    "This part of %s is fixed. Let it loose first."
+                            .formatted(task.line(p.line()).job()));
+        }
+    }
+
+    static NestPlacement nearest(NestTask task, NestedSheet others, NestPlacement wished) {
+        Optional<NestPlacement> found = ByHand.nearest(task, others, wished);
+        return found.orElseThrow(
+                () ->
+                        new RefusedEditException(
+                                "There is no free place for this part of %s within its size of there."
+                                        .formatted(task.line(wished.line()).job())));
+    }
+
+    static Point middle(NestTask task, NestPlacement p) {
+        return box(task, p).centre();
+    }
+
+    /** The box of a part where it lies. */
+    static Box box(NestTask task, NestPlacement p) {
+        Transform there = p.transform();
+        return task.line(p.line()).shape().transformed(there).box();
+    }
+
+    static NestPlacement shifted(NestPlacement p, Point by) {
+        return new NestPlacement(p.line(), p.at().plus(by), p.angle(), p.mirrored(), p.locked());
+    }
+
+    static NestedSheet with(NestedSheet sheet, int part, NestPlacement p) {
+        List<NestPlacement> all = new ArrayList<>(sheet.placements());
+        all.set(part - 1, p);
+        return new NestedSheet(sheet.stock(), all);
+    }
+
+    static NestedSheet without(NestedSheet sheet, int part) {
+        List<NestPlacement> all = new ArrayList<>(sheet.placements());
+        all.remove(part - 1);
+        return new NestedSheet(sheet.stock(), all);
+    }
+
+    /** All sheets that are like one. */
+    static List<NestedSheet> replaced(List<NestedSheet> laid, NestedSheet old, NestedSheet by) {
+        return laid.stream().map(s -> s.equals(old) ? by : s).toList();
+    }
+}
