@@ -30,13 +30,16 @@ public final class NestCheck {
     private static final double NOTHING = 1e-9;
 
     private final NestTask task;
-    private final double gap;
+
+    /** mm; the largest of all lines. */
+    private final double widest;
+
     private final double margin;
     private final List<NestFault> faults = new ArrayList<>();
 
     private NestCheck(NestTask task) {
         this.task = task;
-        this.gap = task.rules().gap();
+        this.widest = task.lines().stream().mapToDouble(task::gap).max().orElseThrow();
         this.margin = task.rules().margin();
     }
 
@@ -85,7 +88,7 @@ public final class NestCheck {
             Placed part = check.placed(1, p);
             check.way(part.name(), part.line(), p, stock);
             check.edge(part, stock);
-            Box near = part.region().box().grown(check.gap);
+            Box near = part.region().box().grown(check.widest);
             for (Placed other : there) {
                 if (check.faults.isEmpty() && near.touches(other.region().box())) {
                     check.pair(other, part);
@@ -182,7 +185,7 @@ public final class NestCheck {
         SegmentIndex<Box> boxes =
                 SegmentIndex.ofBoxes(placed.stream().map(p -> p.region().box()).toList());
         for (int i = 0; i < placed.size(); i++) {
-            for (int j : boxes.positions(placed.get(i).region().box().grown(gap))) {
+            for (int j : boxes.positions(placed.get(i).region().box().grown(widest))) {
                 if (j < i) {
                     pair(placed.get(j), placed.get(i));
                 }
@@ -191,6 +194,7 @@ public final class NestCheck {
     }
 
     private void pair(Placed a, Placed b) {
+        double gap = (task.gap(a.line()) + task.gap(b.line())) / 2;
         if (gap <= TOLERANCE) {
             touching(a, b);
             return;

@@ -57,10 +57,12 @@ public final class NestCosts {
                 sheet.placements().stream()
                         .map(p -> task.line(p.line()).shape().transformed(p.transform()))
                         .toList();
+        List<Double> gaps =
+                sheet.placements().stream().map(p -> task.gap(task.line(p.line()))).toList();
         Map<String, Double> claims = new LinkedHashMap<>();
         double all = 0;
         for (int i = 0; i < laid.size(); i++) {
-            double area = claimed(laid, i);
+            double area = claimed(laid, i, gaps.get(i));
             all += area;
             claims.merge(sheet.placements().get(i).line(), area, Double::sum);
         }
@@ -69,13 +71,11 @@ public final class NestCosts {
         return claims;
     }
 
-    private double claimed(List<Region> laid, int own) {
+    private static double claimed(List<Region> laid, int own, double gap) {
         Region part = laid.get(own);
         Region whole = new Region(part.outer(), List.of());
         double area =
-                Offsetter.round().offset(whole, task.rules().gap() / 2).stream()
-                        .mapToDouble(Region::area)
-                        .sum();
+                Offsetter.round().offset(whole, gap / 2).stream().mapToDouble(Region::area).sum();
         for (Contour opening : part.openings()) {
             area -= isUsed(opening, laid, own) ? opening.area() : 0;
         }

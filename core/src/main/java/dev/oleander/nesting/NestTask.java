@@ -97,6 +97,14 @@ public record NestTask(
     }
 
     /**
+     * mm that belong to a part of a line: two parts lie half of the one and half of the other
+     * apart. Never less than what all keep, or parts would come too near the edge.
+     */
+    public double gap(OrderLine line) {
+        return Math.max(rules.gap(), line.gap());
+    }
+
+    /**
      * @throws NestException when there is none
      */
     public OrderLine line(String id) {

@@ -14,6 +14,8 @@ import java.util.Optional;
  * @param due day on which it is needed
  * @param fill only to use room that is left; opens no sheet
  * @param mirror whether its other side may lie up
+ * @param gap mm that it keeps from others where that is more than all do, see {@link
+ *     NestTask#gap(OrderLine)}; 0: as all do
  */
 public record OrderLine(
         String id,
@@ -24,7 +26,8 @@ public record OrderLine(
         Optional<LocalDate> due,
         boolean fill,
         AllowedTurns turns,
-        boolean mirror) {
+        boolean mirror,
+        double gap) {
 
     /** Of one line; more are a mistake of typing. */
     public static final int MOST = 5_000;
@@ -42,10 +45,21 @@ public record OrderLine(
                     "%s: priority %d; priorities go from 1 to %d."
                             .formatted(id, priority, LAST_PRIORITY));
         }
+        if (!(gap >= 0)) {
+            throw new NestException("%s: gap %s mm; it may not be less than 0.".formatted(id, gap));
+        }
+    }
+
+    /** The same with a gap of its own. */
+    public OrderLine withGap(double value) {
+        return new OrderLine(id, job, shape, quantity, priority, due, fill, turns, mirror, value);
     }
 
     /** Whether each of its parts may lie wherever one of another line of the same shape does. */
     public boolean mayReplace(OrderLine other) {
-        return shape.equals(other.shape) && turns.include(other.turns) && (mirror || !other.mirror);
+        return shape.equals(other.shape)
+                && turns.include(other.turns)
+                && (mirror || !other.mirror)
+                && gap <= other.gap;
     }
 }

@@ -152,9 +152,35 @@ class NestCheckTest {
         assertThat(rules(task, at(8, 8), second)).containsExactly("priority");
         OrderLine fill =
                 new OrderLine(
-                        "a", "job", PLATE, 5, 9, Optional.empty(), true, AllowedTurns.HALF, false);
+                        "a",
+                        "job",
+                        PLATE,
+                        5,
+                        9,
+                        Optional.empty(),
+                        true,
+                        AllowedTurns.HALF,
+                        false,
+                        0);
         assertThat(rules(NestTasks.task(List.of(fill), NestTasks.sheet(400, 200)), at(8, 8)))
                 .containsExactly("fill");
+    }
+
+    @Test
+    void aPairKeepsHalfOfBothGaps() {
+        OrderLine plain = NestTasks.line("a", PLATE, 5, AllowedTurns.HALF);
+        OrderLine wide = NestTasks.line("b", PLATE, 5, AllowedTurns.HALF).withGap(10);
+        NestTask task = NestTasks.task(List.of(plain, wide), NestTasks.sheet(400, 200));
+        double gap = (task.rules().gap() + 10) / 2;
+        double right = 8 + PLATE.box().width();
+        assertThat(rules(task, at(8, 8), wide(right + gap, 8))).isEmpty();
+        assertThat(rules(task, at(8, 8), wide(right + gap - 0.002, 8))).containsExactly("gap");
+        assertThat(rules(task, wide(8, 8), wide(right + 9.998, 8))).containsExactly("gap");
+        assertThat(rules(task, at(8, 8), at(right + task.rules().gap(), 8))).isEmpty();
+    }
+
+    private static NestPlacement wide(double x, double y) {
+        return new NestPlacement("b", new Point(x, y), 0, false, false);
     }
 
     @Test

@@ -73,7 +73,8 @@ public final class NestTasks {
     }
 
     public static OrderLine line(String id, Region shape, int quantity, AllowedTurns turns) {
-        return new OrderLine(id, "job", shape, quantity, 1, Optional.empty(), false, turns, false);
+        return new OrderLine(
+                id, "job", shape, quantity, 1, Optional.empty(), false, turns, false, 0);
     }
 
     public static OrderLine line(String id, Region shape, int quantity, int priority) {
@@ -86,7 +87,8 @@ public final class NestTasks {
                 Optional.empty(),
                 false,
                 AllowedTurns.QUARTER,
-                false);
+                false,
+                0);
     }
 
     /** As many sheets of one size as are needed. */

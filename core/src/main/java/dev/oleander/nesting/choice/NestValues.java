@@ -82,8 +82,18 @@ public final class NestValues {
                             (line, mirror) -> line.withMirror(Boolean.TRUE.equals(mirror)))
                     .label("Other side", "");
 
+    public static final Value<PartLine> OWN_GAP =
+            Value.number(
+                            "gap",
+                            "gap round the part",
+                            Value.<PartLine>between(0, 1000),
+                            PartLine::gap,
+                            PartLine::withGap)
+                    .label("Gap round it", "mm")
+                    .orElse("as all");
+
     public static final List<Value<PartLine>> OF_LINES =
-            List.of(QUANTITY, PRIORITY, DUE, FILL, TURNS, MIRROR);
+            List.of(QUANTITY, PRIORITY, DUE, FILL, TURNS, MIRROR, OWN_GAP);
 
     public static final Value<StockLine> WIDTH =
             Value.number(

@@ -5,6 +5,7 @@ import dev.oleander.geometry.Region;
 import dev.oleander.nesting.AllowedTurns;
 import dev.oleander.nesting.OrderLine;
 import dev.oleander.plan.bed.PartRef;
+import dev.oleander.quantity.Typed;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -19,6 +20,7 @@ import java.util.Optional;
  * @param fill only to use room that is left
  * @param turns degrees between two allowed turns, see {@link AllowedTurns}
  * @param mirror whether its other side may lie up
+ * @param gap mm that it keeps from others where that is more than all keep; null: as all
  * @param zero of the part in the drawing, mm, which places in results are told of; null: that of
  *     the drawing
  */
@@ -32,6 +34,7 @@ public record PartLine(
         boolean fill,
         double turns,
         boolean mirror,
+        Typed gap,
         Point zero) {
 
     /** As many as are wanted, first, turned as it fits best. */
@@ -46,6 +49,7 @@ public record PartLine(
                 false,
                 AllowedTurns.ANY.step(),
                 false,
+                null,
                 null);
     }
 
@@ -70,49 +74,63 @@ public record PartLine(
                 Optional.ofNullable(due),
                 fill,
                 new AllowedTurns(turns),
-                mirror);
+                mirror,
+                gap == null ? 0 : gap.value());
     }
 
     public PartLine withQuantity(int value) {
-        return new PartLine(id, source, part, value, priority, due, fill, turns, mirror, zero);
+        return new PartLine(id, source, part, value, priority, due, fill, turns, mirror, gap, zero);
     }
 
     public PartLine withPriority(int value) {
-        return new PartLine(id, source, part, quantity, value, due, fill, turns, mirror, zero);
+        return new PartLine(id, source, part, quantity, value, due, fill, turns, mirror, gap, zero);
     }
 
     /**
      * @param value null: nobody said
      */
     public PartLine withDue(LocalDate value) {
-        return new PartLine(id, source, part, quantity, priority, value, fill, turns, mirror, zero);
+        return new PartLine(
+                id, source, part, quantity, priority, value, fill, turns, mirror, gap, zero);
     }
 
     public PartLine withFill(boolean value) {
-        return new PartLine(id, source, part, quantity, priority, due, value, turns, mirror, zero);
+        return new PartLine(
+                id, source, part, quantity, priority, due, value, turns, mirror, gap, zero);
     }
 
     /**
      * @param step degrees
      */
     public PartLine withTurns(double step) {
-        return new PartLine(id, source, part, quantity, priority, due, fill, step, mirror, zero);
+        return new PartLine(
+                id, source, part, quantity, priority, due, fill, step, mirror, gap, zero);
     }
 
     public PartLine withMirror(boolean value) {
-        return new PartLine(id, source, part, quantity, priority, due, fill, turns, value, zero);
+        return new PartLine(
+                id, source, part, quantity, priority, due, fill, turns, value, gap, zero);
     }
 
     /**
      * @param value place in the drawing that places in results are told of, mm
      */
     public PartLine withZero(Point value) {
-        return new PartLine(id, source, part, quantity, priority, due, fill, turns, mirror, value);
+        return new PartLine(
+                id, source, part, quantity, priority, due, fill, turns, mirror, gap, value);
+    }
+
+    /**
+     * @param value mm; null: as all
+     */
+    public PartLine withGap(Typed value) {
+        return new PartLine(
+                id, source, part, quantity, priority, due, fill, turns, mirror, value, zero);
     }
 
     /** The same under another name. */
     public PartLine withId(String value) {
         return new PartLine(
-                value, source, part, quantity, priority, due, fill, turns, mirror, zero);
+                value, source, part, quantity, priority, due, fill, turns, mirror, gap, zero);
     }
 }

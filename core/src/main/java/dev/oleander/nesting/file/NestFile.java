@@ -92,7 +92,8 @@ public final class NestFile {
                 Optional.ofNullable(line.path("due").asString(null)).map(LocalDate::parse),
                 line.path("fill").asBoolean(false),
                 turns(line.path("turns"), id),
-                line.path("mirror").asBoolean(false));
+                line.path("mirror").asBoolean(false),
+                line.path("gap").asDouble(0));
     }
 
     private static AllowedTurns turns(JsonNode turns, String line) {

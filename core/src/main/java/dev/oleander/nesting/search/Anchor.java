@@ -5,5 +5,7 @@ package dev.oleander.nesting.search;
  *
  * @param in direction of the edge that comes, rad
  * @param out direction of the edge that leaves, rad
+ * @param lengthIn mm from end to end of the edge that comes
+ * @param lengthOut of the edge that leaves
  */
-record Anchor(double x, double y, double in, double out) {}
+record Anchor(double x, double y, double in, double out, double lengthIn, double lengthOut) {}

@@ -171,8 +171,17 @@ final class Body {
                             loop.x(i),
                             loop.y(i),
                             direction(loop, before, 1),
-                            direction(loop, i, -1)));
+                            direction(loop, i, -1),
+                            chord(loop, before),
+                            chord(loop, i)));
         }
+    }
+
+    private static double chord(Vertices loop, int edge) {
+        int to = loop.endOf(edge);
+        double dx = loop.x(to) - loop.x(edge);
+        double dy = loop.y(to) - loop.y(edge);
+        return Math.sqrt(dx * dx + dy * dy);
     }
 
     /** At the end (1) or the beginning (-1) of an edge. */

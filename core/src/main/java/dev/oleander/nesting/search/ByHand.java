@@ -56,7 +56,7 @@ public final class ByHand {
         NestRules rules = task.rules();
         double more = NestCheck.TOLERANCE;
         return new NestTask(
-                task.lines(),
+                task.lines().stream().map(l -> l.withGap(task.gap(l) + more)).toList(),
                 task.stock(),
                 new NestRules(
                         rules.gap() + more,

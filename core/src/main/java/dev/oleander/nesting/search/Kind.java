@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 
 /** A line as the search sees it: its body, and the ways in which it may lie. */
@@ -15,12 +16,19 @@ final class Kind {
     final OrderLine line;
     final Body body;
 
+    /** mm by which the body is larger than the part. */
+    final double half;
+
+    /** By other body: corners on corners with edges in line. */
+    private final Map<Body, Fits> fits = new ConcurrentHashMap<>();
+
     /** By grain of the sheet: every way with a step between turns; not for any turn. */
     private final Map<Double, Turned[]> ways = new HashMap<>();
 
-    Kind(OrderLine line, Body body, Iterable<Double> grains) {
+    Kind(OrderLine line, Body body, double half, Iterable<Double> grains) {
         this.line = line;
         this.body = body;
+        this.half = half;
         if (!line.turns().isAny()) {
             grains.forEach(g -> ways.computeIfAbsent(g, this::waysAt));
         }
@@ -44,6 +52,26 @@ final class Kind {
     /** Every way on a sheet with a grain. */
     Turned[] ways(double grain) {
         return ways.get(grain);
+    }
+
+    /** How it lies along the edges of another body. */
+    Fits fitsOn(Body other) {
+        return fits.computeIfAbsent(
+                other, o -> Fits.of(body, o, anyTurn() ? 0 : Math.min(90, line.turns().step())));
+    }
+
+    /** The way that is turned so far; null where it may not lie so. */
+    Turned way(double grain, double degrees) {
+        if (anyTurn()) {
+            return new Turned(body, degrees % 360, false);
+        }
+        for (Turned way : ways(grain)) {
+            double off = Math.abs(way.degrees - degrees) % 360;
+            if (!way.mirrored && Math.min(off, 360 - off) <= Fits.PARALLEL) {
+                return way;
+            }
+        }
+        return null;
     }
 
     Turned randomWay(double grain, SplittableRandom random) {

@@ -37,7 +37,10 @@ final class Model {
     /** Parts that fill what is left. */
     final List<Kind> fill;
 
-    private final Map<Region, Body> bodies = new HashMap<>();
+    /** Parts of one shape and gap have one body. */
+    private record Form(Region shape, double gap) {}
+
+    private final Map<Form, Body> bodies = new HashMap<>();
     private final Map<String, Kind> kinds = new LinkedHashMap<>();
     private final Map<String, Room> rooms = new HashMap<>();
     private final double inset;
@@ -56,8 +59,9 @@ final class Model {
                         .collect(Collectors.toCollection(TreeSet::new));
         this.smallest = Smallest.of(task);
         for (OrderLine line : task.lines()) {
-            Body body = bodies.computeIfAbsent(line.shape(), this::body);
-            kinds.put(line.id(), new Kind(line, body, grains));
+            Form form = new Form(line.shape(), task.gap(line));
+            Body body = bodies.computeIfAbsent(form, this::body);
+            kinds.put(line.id(), new Kind(line, body, form.gap / 2, grains));
         }
         Map<String, Integer> locked = new HashMap<>();
         task.locked().stream()
@@ -104,8 +108,8 @@ final class Model {
         return turned ? NestMissing.Why.TURNS : NestMissing.Why.TOO_LARGE;
     }
 
-    private Body body(Region shape) {
-        return Body.ofPart(shape, task.rules().gap() / 2, smallest::fitsIn);
+    private Body body(Form form) {
+        return Body.ofPart(form.shape, form.gap / 2, smallest::fitsIn);
     }
 
     Kind kind(String line) {
@@ -188,10 +192,10 @@ final class Model {
 
     /** Highest x and y of the parts on a sheet, without the gap round them. */
     double[] reach(Scene scene, SheetSet set, int r) {
-        double half = task.rules().gap() / 2 - Body.SLACK;
         double[] reach = {Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
         for (int i = 0; i < scene.size(); i++) {
             if (scene.room[i] == r) {
+                double half = scene.items[i].half - Body.SLACK;
                 reach[0] = Math.max(reach[0], scene.way[i].maxX + scene.x[i] - half);
                 reach[1] = Math.max(reach[1], scene.way[i].maxY + scene.y[i] - half);
             }

@@ -214,6 +214,9 @@ final class PlaceFinder {
             anywhere(item);
             return;
         }
+        if (random.nextInt(4) > 0 && alongEdges(item, r, other, ox, oy)) {
+            return;
+        }
         Anchor on = theirs.get(random.nextInt(theirs.size()));
         Anchor mine = own.get(random.nextInt(own.size()));
         boolean first = random.nextBoolean();
@@ -231,6 +234,29 @@ final class PlaceFinder {
         } else {
             clamped(item, way, px, py, r);
         }
+    }
+
+    /** Corner on corner with edges in line, where the turns of both let that be. */
+    private boolean alongEdges(int item, int r, Turned other, double ox, double oy) {
+        Kind kind = scene.items[item];
+        Fits.Fit fit = kind.fitsOn(other.body).any(random);
+        if (fit == null || other.mirrored) {
+            return false;
+        }
+        Turned way = kind.way(grain(r), other.degrees + fit.turn());
+        if (way == null) {
+            return false;
+        }
+        Anchor on = fit.on();
+        Anchor mine = fit.mine();
+        double px = ox + other.x(on.x(), on.y()) - way.x(mine.x(), mine.y());
+        double py = oy + other.y(on.x(), on.y()) - way.y(mine.x(), mine.y());
+        if (scene.within(way, px, py, r)) {
+            look(item, way, px, py, r);
+        } else {
+            clamped(item, way, px, py, r);
+        }
+        return true;
     }
 
     /** Turned so that an edge with one direction gets another. */

@@ -24,7 +24,7 @@ record Smallest(double width, double area) {
         for (OrderLine line : task.lines()) {
             Contour outer = line.shape().outer();
             double own = SmallestWidth.of(ConvexHull.of(List.of(outer)));
-            width = Math.min(width, own + task.rules().gap() - 2 * Body.SLACK);
+            width = Math.min(width, own + task.gap(line) - 2 * Body.SLACK);
             area = Math.min(area, line.shape().area());
         }
         return new Smallest(width, area);

@@ -41,7 +41,8 @@ class NestChoicesTest {
         "turns, quarter",
         "turns, 30",
         "turns, fixed",
-        "mirror, true"
+        "mirror, true",
+        "gap, 12.5"
     })
     void aValueOfALineIsKeptAsItWasTyped(String word, String text) {
         assertKept(NestValues.OF_LINES, LINE, word, text);

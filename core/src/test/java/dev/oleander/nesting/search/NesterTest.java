@@ -176,7 +176,8 @@ class NesterTest {
                         Optional.empty(),
                         true,
                         AllowedTurns.ANY,
-                        false);
+                        false,
+                        0);
         NestRules rules =
                 new NestRules(4, 8, true, Optional.of(new NestRules.RemnantRule(100, 0.7)));
         SheetStock sheet = NestTasks.sheet(1000, 400);
@@ -312,7 +313,8 @@ class NesterTest {
                             Optional.empty(),
                             i > 0 && random.nextInt(4) == 0,
                             turns[random.nextInt(turns.length)],
-                            random.nextBoolean()));
+                            random.nextBoolean(),
+                            random.nextInt(3) == 0 ? 12 * random.nextDouble() : 0));
         }
         Optional<Double> grain =
                 random.nextBoolean() ? Optional.of(90.0 * random.nextInt(2)) : Optional.empty();

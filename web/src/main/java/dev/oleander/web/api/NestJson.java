@@ -46,6 +46,7 @@ final class NestJson {
             Boolean fill,
             @Schema(implementation = String.class) JsonNode turns,
             Boolean mirror,
+            Double gap,
             Boolean remove) {}
 
     /**
@@ -118,7 +119,8 @@ final class NestJson {
             LocalDate due,
             boolean fill,
             String turns,
-            boolean mirror) {}
+            boolean mirror,
+            Double gap) {}
 
     record SheetView(
             String id,

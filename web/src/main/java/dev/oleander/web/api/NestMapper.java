@@ -100,7 +100,8 @@ final class NestMapper {
                             line.due(),
                             line.fill(),
                             NestValues.turnsWord(line.turns()),
-                            line.mirror()));
+                            line.mirror(),
+                            line.gap() == null ? null : line.gap().value()));
         }
         return lines;
     }

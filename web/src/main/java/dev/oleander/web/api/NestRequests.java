@@ -74,6 +74,7 @@ final class NestRequests {
         put(values, "fill", line.fill());
         put(values, "turns", text(line.turns()));
         put(values, "mirror", line.mirror());
+        put(values, "gap", line.gap());
         return values;
     }
 

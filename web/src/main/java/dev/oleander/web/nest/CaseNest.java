@@ -87,6 +87,7 @@ final class CaseNest {
                             .withFill(line.fill())
                             .withTurns(line.turns().step())
                             .withMirror(line.mirror())
+                            .withGap(line.gap() == 0 ? null : Typed.of(line.gap()))
                             .withZero(zero));
         }
         NestRules rules = task.rules();

@@ -1,6 +1,7 @@
 package dev.oleander.web.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.nesting.NestCheck;
 import dev.oleander.nesting.NestTask;
@@ -206,6 +207,49 @@ class NestApiTest extends WebTest {
                                 .get("missing")
                                 .asInt())
                 .isEqualTo(1);
+    }
+
+    @Test
+    void partsArePushedAlignedAndGetRoomMade() throws InterruptedException {
+        long plates = makeJobInMillimetres("cleat_backing_plate", "Pushed", 1);
+        long nest =
+                nest(
+                        plates,
+                        line(plates, 3),
+                        ", \"sheets\": [{\"width\": 2000, \"height\": 1000}]");
+        searched(nest, SHORT);
+        String first = "/api/nests/%d/sheets/1/placements/1".formatted(nest);
+        good(mira.send("PATCH", first, "{\"x\": 1500, \"y\": 500, \"angle\": 0}"), 200);
+        good(mira.send("PATCH", first, "{\"push\": \"left\"}"), 200);
+        JsonNode pushed = placement(nest, 1);
+        assertThat(pushed.get("x").asDouble()).isLessThan(1400);
+        assertThat(pushed.get("y").asDouble()).isEqualTo(500);
+        good(mira.send("PATCH", first, "{\"push\": \"left\"}"), 200);
+        assertThat(placement(nest, 1).get("x").asDouble())
+                .isCloseTo(pushed.get("x").asDouble(), within(0.002));
+
+        good(mira.send("PATCH", first, "{\"angle\": 0, \"x\": 1700, \"y\": 700}"), 200);
+        String second = "/api/nests/%d/sheets/1/placements/2".formatted(nest);
+        good(mira.send("PATCH", second, "{\"angle\": 0, \"x\": 900, \"y\": 450}"), 200);
+        good(mira.send("PATCH", second, "{\"align\": {\"with\": 1, \"edge\": \"upper\"}}"), 200);
+        assertThat(placement(nest, 2).get("y").asDouble()).isCloseTo(700, within(1e-9));
+
+        // the other one goes aside, this one lies exactly where it is wished
+        good(mira.send("PATCH", first, "{\"makeRoom\": {\"dx\": -790, \"dy\": 10}}"), 200);
+        assertThat(placement(nest, 1).get("x").asDouble()).isCloseTo(910, within(1e-9));
+        assertThat(placement(nest, 1).get("y").asDouble()).isCloseTo(710, within(1e-9));
+        legal(nest);
+        ApiClient.Answer nowhere = mira.send("PATCH", first, "{\"push\": \"sideways\"}");
+        assertThat(nowhere.status()).isEqualTo(404);
+        assertThat(nowhere.detail()).contains("left, right, down, up");
+        ApiClient.Answer beyond =
+                mira.send("PATCH", first, "{\"makeRoom\": {\"dx\": 5000, \"dy\": 0}}");
+        assertThat(beyond.status()).isEqualTo(422);
+        assertThat(beyond.detail()).contains("no room");
+    }
+
+    private JsonNode placement(long nest, int part) {
+        return get("/api/nests/" + nest).get("laid").get(0).get("placements").get(part - 1);
     }
 
     private int fixedPlace(long nest) {
