@@ -60,6 +60,10 @@ final class Fits {
         }
     }
 
+    boolean areWhole() {
+        return !whole.isEmpty();
+    }
+
     /** One at random, more often with edges of one length; null where there is none. */
     Fit any(SplittableRandom random) {
         List<Fit> from = aligned.isEmpty() || random.nextBoolean() ? whole : aligned;

@@ -17,6 +17,9 @@ final class PairTest {
     /** Discs farther apart than this many times the ease pull no more. */
     private static final double FAR = 4;
 
+    /** mm */
+    private static final double CLEAR = 1e-6;
+
     private long tests;
     private long work;
 
@@ -63,6 +66,20 @@ final class PairTest {
         }
         tests++;
         work++;
+        return !areDiagonallyApart(a, b, dx, dy) && anyPartsMeet(a, b, dx, dy);
+    }
+
+    /** Whether a line at 45 degrees goes between them, with more to spare than rounding takes. */
+    private static boolean areDiagonallyApart(Turned a, Turned b, double dx, double dy) {
+        double up = dx + dy;
+        double down = dx - dy;
+        return a.maxUp + up < b.minUp - CLEAR
+                || a.minUp + up > b.maxUp + CLEAR
+                || a.maxDown + down < b.minDown - CLEAR
+                || a.minDown + down > b.maxDown + CLEAR;
+    }
+
+    private static boolean anyPartsMeet(Turned a, Turned b, double dx, double dy) {
         return discsMeet(a, b, dx, dy) || edgesCross(a, b, dx, dy) || oneWithin(a, b, dx, dy);
     }
 

@@ -9,13 +9,16 @@ import java.util.SplittableRandom;
  */
 final class PlaceFinder {
 
-    /** Relative size of "near its place". */
-    private static final double NEAR = 0.1;
+    /** How far "near its place" is, of the diameter of a part. */
+    private static final double NEAR = 0.3;
 
     /** Steps at which a descent ends, as shares of the least width. */
     private static final double COARSE = 0.01;
 
     private static final double FINE = 1e-4;
+
+    /** Others that are looked at for one with an edge of the same length. */
+    private static final int PARTNERS = 8;
 
     private final Scene scene;
     private final SplittableRandom random;
@@ -133,13 +136,12 @@ final class PlaceFinder {
         } else if (random.nextInt(3) == 0) {
             way = kind.randomWay(grain(r), random);
         }
-        double reachX = NEAR * Math.max(scene.frontX[r] - scene.rooms[r].x0, kind.body.diameter);
-        double reachY = NEAR * Math.max(scene.frontY[r] - scene.rooms[r].y0, kind.body.diameter);
+        double reach = NEAR * kind.body.diameter;
         // Turned about its middle, not about the origin of its drawing.
         var before = Kind.middle(now);
         var after = Kind.middle(way);
-        double px = scene.x[item] + before.x() - after.x() + gauss() * reachX;
-        double py = scene.y[item] + before.y() - after.y() + gauss() * reachY;
+        double px = scene.x[item] + before.x() - after.x() + gauss() * reach;
+        double py = scene.y[item] + before.y() - after.y() + gauss() * reach;
         clamped(item, way, px, py, r);
     }
 
@@ -169,7 +171,7 @@ final class PlaceFinder {
         int obstacles = scene.rooms[r].obstacles.size();
         int pick = random.nextInt(others + obstacles + 1);
         if (pick < others) {
-            int j = candidates[pick];
+            int j = partner(item, pick, others);
             if (random.nextInt(3) == 0 && inHollow(item, r, j)) {
                 return;
             }
@@ -181,6 +183,21 @@ final class PlaceFinder {
         } else {
             inCorner(item, r);
         }
+    }
+
+    /** One of the others, half of the time with an edge that is as long as one of the item. */
+    private int partner(int item, int pick, int others) {
+        int j = candidates[pick];
+        if (random.nextBoolean()) {
+            for (int t = 0; t < PARTNERS && !isPartner(item, j); t++) {
+                j = candidates[random.nextInt(others)];
+            }
+        }
+        return j;
+    }
+
+    private boolean isPartner(int item, int j) {
+        return scene.items[item].fitsOn(scene.way[j].body).areWhole();
     }
 
     /** The middle of the item on the middle of an opening of another one that is wide enough. */

@@ -14,11 +14,15 @@ final class Strip {
     private static final double EXPLORE = 0.01;
 
     private static final double EXPLORE_LEAST = 0.002;
+
+    /** A step that takes more work than this was a large one. */
+    private static final long MUCH = 1_500_000;
+
     private static final double PRESS = 0.001;
     private static final double PRESS_LEAST = 1e-5;
 
     private static final Separation.Patience LONG =
-            new Separation.Patience(100, 3, new PlaceFinder.Samples(24, 16, 24));
+            new Separation.Patience(100, 3, new PlaceFinder.Samples(12, 8, 12));
     private static final Separation.Patience SHORT =
             new Separation.Patience(60, 2, new PlaceFinder.Samples(12, 12, 16));
 
@@ -114,12 +118,14 @@ final class Strip {
     boolean explore() {
         double target = front - rate * length();
         begin(target);
+        long before = scene.pairs.work();
         double left = separation.run(LONG);
         if (left == 0) {
+            boolean easy = scene.pairs.work() - before < MUCH;
             accept();
             failures = 0;
             failed.clear();
-            rate = Math.min(EXPLORE, 1.5 * rate);
+            rate = easy ? Math.min(EXPLORE, 1.5 * rate) : Math.max(EXPLORE_LEAST, rate / 1.5);
             return true;
         }
         keep(new Failed(scene.places(), left));

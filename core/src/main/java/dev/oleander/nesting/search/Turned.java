@@ -12,6 +12,13 @@ final class Turned {
     final double minY;
     final double maxX;
     final double maxY;
+
+    /** The same along the diagonals: of x + y, and of x - y. */
+    final double minUp;
+
+    final double maxUp;
+    final double minDown;
+    final double maxDown;
     private final double cos;
     private final double sin;
     private final double side;
@@ -45,9 +52,17 @@ final class Turned {
         double lowY = lowX;
         double highX = -lowX;
         double highY = -lowX;
+        double lowUp = lowX;
+        double lowDown = lowX;
+        double highUp = -lowX;
+        double highDown = -lowX;
         for (int i : body.hull) {
             double x = x(body.xs[i], body.ys[i]);
             double y = y(body.xs[i], body.ys[i]);
+            lowUp = Math.min(lowUp, x + y);
+            highUp = Math.max(highUp, x + y);
+            lowDown = Math.min(lowDown, x - y);
+            highDown = Math.max(highDown, x - y);
             lowX = Math.min(lowX, x);
             lowY = Math.min(lowY, y);
             highX = Math.max(highX, x);
@@ -55,6 +70,10 @@ final class Turned {
         }
         this.minX = lowX;
         this.minY = lowY;
+        this.minUp = lowUp;
+        this.maxUp = highUp;
+        this.minDown = lowDown;
+        this.maxDown = highDown;
         this.maxX = highX;
         this.maxY = highY;
     }

@@ -21,6 +21,11 @@ final class World {
     /** By how much hope shrinks with each failure. */
     private static final double LESS_HOPE = 0.012;
 
+    /** Failures in a row after which a world begins anew, and one more for so many parts. */
+    private static final int STUCK = 2;
+
+    private static final int PARTS_A_FAILURE = 20;
+
     /** Orders of rectangles that are tried at a time. */
     private static final int SKYLINES = 20_000;
 
@@ -239,10 +244,33 @@ final class World {
         if (cheaper != null) {
             attempt(cheaper);
         }
-        if (strip.isSpent()) {
+        if (beginsAnew() && isStuck()) {
+            beginAnew();
+        } else if (strip.isSpent()) {
             dropLast();
         } else if (strip.explore()) {
             consider(strip.scene(), strip.set());
+        }
+    }
+
+    /**
+     * Every other world looks for something else where it is stuck; the others go on from the best.
+     */
+    private boolean beginsAnew() {
+        return number % 2 == 1;
+    }
+
+    private boolean isStuck() {
+        return strip.failures() >= STUCK + model.items.size() / PARTS_A_FAILURE - 1;
+    }
+
+    /** From a new construction on the best sheets so far; the best itself is kept. */
+    private void beginAnew() {
+        Scene scene = scene(best.set());
+        if (construct(scene) == 0) {
+            strip = new Strip(scene, best.set(), random, pulse);
+        } else {
+            strip = strip(best);
         }
     }
 
@@ -273,7 +301,7 @@ final class World {
         if (shared == null || best == null || !shared.score().isBetterThan(best.score())) {
             return;
         }
-        boolean stuck = strip == null || strip.failures() >= 2;
+        boolean stuck = strip == null || strip.failures() >= 2 && !beginsAnew();
         if (pressing || stuck || shared.set() != best.set()) {
             best = shared;
             if (shared.score().isComplete()) {
