@@ -246,7 +246,10 @@ class Nest {
       lock.textContent = part.locked ? 'Let loose' : 'Fix';
     }
     box.dataset.mirrored = mirrored;
-    document.getElementById('nest-room')?.setAttribute('aria-pressed', this.makesRoom);
+    const room = document.getElementById('nest-room');
+    if (room) {
+      room.checked = this.makesRoom;
+    }
   }
 
   // ---- by hand
@@ -267,9 +270,8 @@ class Nest {
       this.laying = lay;
       this.bench.note('Click where its middle is to lie.');
     }
-    if (target.closest('#nest-room')) {
-      this.makesRoom = !this.makesRoom;
-      this.showPart();
+    if (target.matches('#nest-room')) {
+      this.makesRoom = target.checked;
     }
     const push = target.closest('[data-push]')?.dataset.push;
     if (push && this.selected !== null) {

@@ -18,6 +18,9 @@ final class World {
     /** How much closer than so far parts may be hoped to lie on cheaper sheets. */
     private static final double HOPE = 0.07;
 
+    /** Share of room more than what did not hold all, for another beginning. */
+    private static final double MORE_ROOM = 0.03;
+
     /** By how much hope shrinks with each failure. */
     private static final double LESS_HOPE = 0.012;
 
@@ -102,20 +105,43 @@ final class World {
             strip = best.score().isComplete() ? strip(best) : null;
             return;
         }
-        for (SheetSet set : sets) {
-            if (blocks.isPresent() && packed(set)) {
-                break;
-            }
-            Scene scene = scene(set);
-            int missing = construct(scene);
-            consider(scene, set);
-            if (missing == 0) {
-                break;
-            }
-        }
+        beginOnFirst();
         if (best != null && best.score().isComplete()) {
             strip = strip(best);
         }
+    }
+
+    /**
+     * Lays everything on the first sheets that hold it; those with hardly more room than some that
+     * did not come last.
+     */
+    private void beginOnFirst() {
+        List<SheetSet> later = new ArrayList<>();
+        double tooSmall = 0;
+        for (SheetSet set : sets) {
+            if (set.area() <= tooSmall) {
+                later.add(set);
+            } else if (holdsAll(set)) {
+                return;
+            } else {
+                tooSmall = (1 + MORE_ROOM) * set.area();
+            }
+        }
+        for (SheetSet set : later) {
+            if (holdsAll(set)) {
+                return;
+            }
+        }
+    }
+
+    private boolean holdsAll(SheetSet set) {
+        if (blocks.isPresent() && packed(set)) {
+            return true;
+        }
+        Scene scene = scene(set);
+        int missing = construct(scene);
+        consider(scene, set);
+        return missing == 0;
     }
 
     /** Begins with what lies somewhere already, and with what is missing beside it. */

@@ -21,6 +21,7 @@ import dev.oleander.web.nest.NestGroups;
 import dev.oleander.web.nest.NestMaker;
 import dev.oleander.web.nest.NestResult;
 import dev.oleander.web.nest.NestSearch;
+import dev.oleander.web.nest.NestTimes;
 import dev.oleander.web.nest.NestWishes;
 import dev.oleander.web.nest.Nests;
 import dev.oleander.web.paper.RegionPicture;
@@ -53,6 +54,7 @@ class NestPages {
     private final NestSearch searches;
     private final NestGroups groups;
     private final NestEdits edits;
+    private final NestTimes times;
 
     NestPages(
             JobService jobs,
@@ -60,8 +62,10 @@ class NestPages {
             NestMaker maker,
             NestSearch searches,
             NestGroups groups,
-            NestEdits edits) {
+            NestEdits edits,
+            NestTimes times) {
         this.edits = edits;
+        this.times = times;
         this.jobs = jobs;
         this.computer = computer;
         this.maker = maker;
@@ -153,6 +157,18 @@ class NestPages {
         return "nest-compare";
     }
 
+    /** What one of them takes on the machine: it is planned for that. */
+    @GetMapping("/jobs/{id}/nest/compare/{number}")
+    String times(@PathVariable long id, @PathVariable int number, Model model) {
+        NestTimes.Times of = times.of(id, number);
+        model.addAttribute("problem", of.problem());
+        model.addAttribute("time", Numbers.duration(of.seconds()));
+        model.addAttribute("machine", Numbers.fixed(of.machine(), 2));
+        model.addAttribute("all", Numbers.fixed(of.all(), 2));
+        model.addAttribute("each", Numbers.fixed(of.each(), 2));
+        return "nest-compare :: times";
+    }
+
     /** The job takes one of them. */
     @PostMapping("/jobs/{id}/nest/compare")
     String take(
@@ -170,17 +186,27 @@ class NestPages {
     }
 
     private List<Compared> compared(List<NestResult> found, List<NestedSheet> laid) {
-        double share = found.stream().mapToDouble(s -> s.best().get().share()).max().orElse(0);
-        double cost = found.stream().mapToDouble(s -> s.best().get().cost()).min().orElse(0);
+        // what leaves parts out is not cheaper
+        int missing = found.stream().mapToInt(s -> s.best().get().missing()).min().orElse(0);
+        List<NestResult.Best> whole =
+                found.stream()
+                        .map(s -> s.best().get())
+                        .filter(b -> b.missing() == missing)
+                        .toList();
+        double share = whole.stream().mapToDouble(NestResult.Best::share).max().orElse(0);
+        double cost = whole.stream().mapToDouble(NestResult.Best::cost).min().orElse(0);
         List<Compared> all = new ArrayList<>();
         for (NestResult search : found) {
             NestResult.Best best = search.best().get();
             List<String> first = new ArrayList<>();
-            if (found.size() > 1 && best.share() == share) {
+            if (whole.size() > 1 && whole.contains(best) && best.share() == share) {
                 first.add("share");
             }
-            if (found.size() > 1 && best.cost() == cost) {
+            if (whole.size() > 1 && whole.contains(best) && best.cost() == cost) {
                 first.add("cost");
+            }
+            if (found.size() > whole.size() && whole.contains(best)) {
+                first.add("missing");
             }
             all.add(compared(search, best, first, best.sheets().equals(laid)));
         }
