@@ -62,45 +62,35 @@ final class EditsArea implements Area {
         return rows;
     }
 
+    /** Edits of one sort, the n-th by its number. */
+    private record Sort(String what, IntFunction<HttpRequest.Builder> edit) {}
+
     private static void ordinary(ServedJobs calls, PageSession session, List<Row> rows)
             throws IOException, InterruptedException {
         long job = calls.make(FEW, 1, COPIES);
         List<String> stops = stops(calls, job);
-        String of = "edit of %d stops: ".formatted(stops.size());
-        IntFunction<HttpRequest.Builder> overRun = overRun(session, job, stops);
-        rows.addAll(
-                measured(
-                        of + "over-run of one",
-                        calls,
-                        job,
-                        session,
-                        overRun,
-                        WARM,
-                        EDITS,
-                        ORDINARY));
         String gap = "/jobs/%d/sheet/sheet-values".formatted(job);
-        rows.addAll(
-                measured(
-                        of + "gap between copies",
-                        calls,
-                        job,
-                        session,
-                        i -> edit(session, gap, "field=gap&value=" + (8 + i / 100.0)),
-                        WARM,
-                        EDITS,
-                        ORDINARY));
         String rule = "/jobs/%d/cuts/order-rule".formatted(job);
         String[] rules = {"partByPart", "shortest", "rowByRow"};
-        rows.addAll(
-                measured(
-                        of + "rule of the order",
-                        calls,
-                        job,
-                        session,
-                        i -> edit(session, rule, "value=" + rules[i % rules.length]),
-                        WARM,
-                        EDITS,
-                        ORDINARY));
+        List<Sort> sorts =
+                List.of(
+                        new Sort("over-run of one", overRun(session, job, stops)),
+                        new Sort(
+                                "gap between copies",
+                                i -> edit(session, gap, "field=gap&value=" + (8 + i / 100.0))),
+                        new Sort(
+                                "rule of the order",
+                                i -> edit(session, rule, "value=" + rules[i % rules.length])));
+        // All of them first: what they share is compiled while the others run.
+        for (Sort sort : sorts) {
+            warm(session, sort.edit, WARM);
+        }
+        for (Sort sort : sorts) {
+            String what = "edit of %d stops: %s".formatted(stops.size(), sort.what);
+            rows.addAll(
+                    measured(calls, job, session, i -> sort.edit.apply(WARM + i), EDITS)
+                            .rows(what, ORDINARY));
+        }
     }
 
     private static void large(ServedJobs calls, PageSession session, List<Row> rows)
@@ -111,16 +101,11 @@ final class EditsArea implements Area {
         String size = "/jobs/%d/sheet/sheet-values".formatted(job);
         around.add(session, edit(session, size, "field=stock&value=around"));
         List<String> stops = stops(calls, job);
+        IntFunction<HttpRequest.Builder> overRun = overRun(session, job, stops);
+        warm(session, overRun, WARM_LARGE);
         rows.addAll(
-                measured(
-                        "edit of %d stops: over-run of one".formatted(stops.size()),
-                        calls,
-                        job,
-                        session,
-                        overRun(session, job, stops),
-                        WARM_LARGE,
-                        LARGE_EDITS,
-                        LARGE));
+                measured(calls, job, session, i -> overRun.apply(WARM_LARGE + i), LARGE_EDITS)
+                        .rows("edit of %d stops: over-run of one".formatted(stops.size()), LARGE));
     }
 
     /** Ids of the stops of a job, once it is planned and proved. */
@@ -152,27 +137,28 @@ final class EditsArea implements Area {
         return session.form(path, form).header("HX-Request", "true");
     }
 
-    private static List<Row> measured(
-            String what,
+    private static void warm(PageSession session, IntFunction<HttpRequest.Builder> edit, int count)
+            throws IOException, InterruptedException {
+        Answers cold = new Answers();
+        for (int i = 0; i < count; i++) {
+            cold.add(session, edit.apply(i));
+        }
+    }
+
+    private static Answers measured(
             ServedJobs calls,
             long job,
             PageSession session,
             IntFunction<HttpRequest.Builder> edit,
-            int warm,
-            int count,
-            double limit)
+            int count)
             throws IOException, InterruptedException {
-        Answers cold = new Answers();
-        for (int i = 0; i < warm; i++) {
-            cold.add(session, edit.apply(i));
-        }
         Answers answers = new Answers();
         for (int i = 0; i < count; i++) {
             // A person looks at what came of it first.
             calls.requirePlan(job);
-            answers.add(session, edit.apply(warm + i));
+            answers.add(session, edit.apply(i));
         }
-        return answers.rows(what, limit);
+        return answers;
     }
 
     /** Answers to edits of one kind. */
