@@ -1,5 +1,7 @@
 package dev.oleander.web.job.document;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.nesting.choice.NestChoices;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.bed.SheetChoices;
@@ -21,6 +23,16 @@ public final class DocumentJson {
     private static final JsonMapper MAPPER =
             JsonMapper.builder().enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
 
+    /** Characters of the documents that are kept as they were read. */
+    private static final long KEPT = 64_000_000;
+
+    /** The same step is read by every request of a job; documents never change. */
+    private static final Cache<String, JobDocument> READ =
+            Caffeine.newBuilder()
+                    .maximumWeight(KEPT)
+                    .weigher((String json, JobDocument document) -> json.length())
+                    .build();
+
     private DocumentJson() {}
 
     public static String write(JobDocument document) {
@@ -29,7 +41,7 @@ public final class DocumentJson {
 
     /** A document of this version or of an earlier one. */
     public static JobDocument read(String json) {
-        return read(MAPPER.readTree(json));
+        return READ.get(json, unknown -> read(MAPPER.readTree(unknown)));
     }
 
     /** See {@link #read(String)}. */

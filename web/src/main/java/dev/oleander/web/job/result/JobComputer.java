@@ -43,8 +43,21 @@ public class JobComputer {
     /** What a shape follows from; formulas of drawing know the thickness, mm. */
     private record ShapeKey(ShapeChoices choices, double thickness) {}
 
-    /** What a result follows from. */
-    private record ResultKey(JobDocument document, long books, long formats) {}
+    /**
+     * What a result follows from.
+     *
+     * @param hash of the document: it is large, and asked for many times a request
+     */
+    private record ResultKey(int hash, JobDocument document, long books, long formats) {
+
+        @Override
+        public int hashCode() {
+            return hash;
+        }
+    }
+
+    /** By document, of which each has its own. */
+    private final Cache<JobDocument, Integer> hashes = Caffeine.newBuilder().weakKeys().build();
 
     private final BroughtFiles files;
     private final WorkingMemory memory;
@@ -107,7 +120,8 @@ public class JobComputer {
 
     /** Who renames a job does not have it planned anew. */
     private JobResult shared(ResultKey key) {
-        ResultKey work = new ResultKey(key.document().unnamed(), key.books(), key.formats());
+        JobDocument unnamed = key.document().unnamed();
+        ResultKey work = new ResultKey(unnamed.hashCode(), unnamed, key.books(), key.formats());
         return works.get(work, unknown -> compute(unknown.document())).sharedBy(key.document());
     }
 
@@ -127,7 +141,8 @@ public class JobComputer {
     }
 
     private ResultKey key(JobDocument document) {
-        return new ResultKey(document, books.version(), formats.version());
+        int hash = hashes.get(document, JobDocument::hashCode);
+        return new ResultKey(hash, document, books.version(), formats.version());
     }
 
     private JobResult compute(JobDocument document) {
