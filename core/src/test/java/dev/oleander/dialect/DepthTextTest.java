@@ -116,6 +116,50 @@ class DepthTextTest {
         assertSame(dialect(shipped("moves")), program(seed, true));
     }
 
+    /** 150 degrees, with ends that are rounded apart as far as they can be. */
+    @Test
+    void aRoundedArcKeepsItsHeight() {
+        Arc arc =
+                new Arc(
+                        new Point(0.00049, 0),
+                        new Point(20.00051, 0),
+                        Math.tan(Math.toRadians(149.9) / 4));
+        Point from = new Point(0, 0);
+        Point to = new Point(20.001, 0);
+        double radius = SaidRadius.of(arc, from, to, 1e-3);
+        assertThat(radius).isNotEqualTo(arc.radius());
+        assertThat(middle(from, to, radius).distance(arc.middle())).isLessThan(1e-4);
+        assertThat(middle(from, to, arc.radius()).distance(arc.middle())).isGreaterThan(1.5e-3);
+        // where rounding does not matter the radius is that of the drawing
+        assertThat(SaidRadius.of(arc, arc.start(), arc.end(), 1e-3)).isEqualTo(arc.radius());
+    }
+
+    /** Of the shorter arc to the left. */
+    private static Point middle(Point from, Point to, double radius) {
+        double half = from.distance(to) / 2;
+        double height = radius - Math.sqrt(radius * radius - half * half);
+        return new Arc(from, to, height / half).middle();
+    }
+
+    @Test
+    void aPlungeThatIsRoundedAwayIsNotMissed() {
+        Item.Plunge tiny =
+                new Item.Plunge(
+                        Point.ORIGIN,
+                        new Rise(Pose.at(-1.0001), Pose.at(-1.0002)),
+                        300,
+                        false,
+                        Origin.FRAME);
+        Item.Plunge down =
+                new Item.Plunge(
+                        Point.ORIGIN,
+                        new Rise(Pose.FLAT, Pose.at(-1.0001)),
+                        300,
+                        false,
+                        Origin.FRAME);
+        assertSame(dialect(words()), new Program(List.of(down, tiny)));
+    }
+
     @Test
     void aHelixIsOneBlock() {
         Item.Feed helix =

@@ -90,14 +90,8 @@ class ByHandTest {
     @Property(tries = 25)
     void whereverItIsDroppedItIsLegal(@ForAll long seed) {
         SplittableRandom random = new SplittableRandom(seed);
-        Region star = NestTasks.star(random, 5, 40);
-        OrderLine line = NestTasks.line("star", star, 20, AllowedTurns.ANY);
-        NestTask task =
-                new NestTask(
-                        List.of(line),
-                        List.of(NestTasks.sheet(600, 400)),
-                        NestTasks.rules(GAP, 8),
-                        List.of());
+        NestTask task = stars(random);
+        Box box = task.lines().get(0).shape().box();
         List<NestPlacement> there = new ArrayList<>();
         for (int i = 0; i < 9; i++) {
             NestPlacement wished =
@@ -109,7 +103,6 @@ class ByHandTest {
                             false);
             NestedSheet others = new NestedSheet(task.stock().get(0).id(), there);
             Optional<NestPlacement> found = ByHand.nearest(task, others, wished);
-            Box box = star.box();
             found.ifPresent(
                     p -> {
                         assertThat(p.at().distance(wished.at()))
