@@ -2,13 +2,22 @@ package dev.oleander.web.nest;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.nesting.NestCheck;
 import dev.oleander.progress.CancelledException;
 import dev.oleander.web.WebTest;
+import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.longwork.WorkProgress;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -18,6 +27,7 @@ class NestSearchTest extends WebTest {
     @Autowired private NestSearch searches;
     @Autowired private NestResultTable table;
     @Autowired private NestMaker maker;
+    @Autowired private NestTimes times;
 
     private static final NestWish WISH = new NestWish(NestWish.From.AFRESH, 4, null, null, 1, 1);
 
@@ -88,5 +98,42 @@ class NestSearchTest extends WebTest {
         searches.run(nest + "/" + number, Ending.after(300));
         assertThat(searches.result(nest, number).best()).isPresent();
         assertThat(jobs.present(nest).document().nest().orElseThrow().choices().laid()).isEmpty();
+    }
+
+    @Test
+    void aResultTellsItsMachineTimeBeforeItIsTaken() {
+        long nest = nest("Timed");
+        int number = table.add(nest, jobs.present(nest).step(), person("mira").id(), WISH);
+        searches.run(nest + "/" + number, Ending.after(300));
+        NestTimes.Times told = times.of(nest, number);
+        var result = jobs.finished(nest).result();
+        assertThat(told.problem()).isEmpty();
+        assertThat(told.seconds()).isCloseTo(result.secondsInAll(), within(1e-9)).isPositive();
+        assertThat(told.machine())
+                .isCloseTo(result.machine().hourlyRate() * told.seconds() / 3600, within(1e-9));
+        double cost = searches.requireBest(nest, number).cost();
+        assertThat(told.all()).isCloseTo(cost + told.machine(), within(1e-9));
+        assertThat(told.each()).isCloseTo(told.all() / 8, within(1e-9));
+        assertThatThrownBy(() -> times.of(nest, number + 1)).isInstanceOf(NotFoundException.class);
+    }
+
+    @Test
+    void searchesThatBeginAtTheSameMomentHaveNumbersOfTheirOwn() throws Exception {
+        long nest = nest("Many at once");
+        int step = jobs.present(nest).step();
+        long mira = person("mira").id();
+        ExecutorService many = Executors.newFixedThreadPool(4);
+        try {
+            List<Callable<Integer>> calls =
+                    Collections.nCopies(24, () -> table.add(nest, step, mira, WISH));
+            Set<Integer> numbers = new TreeSet<>();
+            for (Future<Integer> number : many.invokeAll(calls)) {
+                numbers.add(number.get());
+            }
+            assertThat(numbers).hasSize(24).contains(1, 24);
+        } finally {
+            many.shutdown();
+            table.stop(nest);
+        }
     }
 }
