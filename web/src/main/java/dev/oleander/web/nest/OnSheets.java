@@ -88,7 +88,14 @@ final class OnSheets {
         return task.line(p.line()).shape().transformed(there).box();
     }
 
+    /**
+     * @throws RefusedEditException when it is not moved by numbers
+     */
     static NestPlacement shifted(NestPlacement p, Point by) {
+        if (!Double.isFinite(by.x()) || !Double.isFinite(by.y())) {
+            throw new RefusedEditException(
+                    "A part is moved by a number of mm, not by %s, %s.".formatted(by.x(), by.y()));
+        }
         return new NestPlacement(p.line(), p.at().plus(by), p.angle(), p.mirrored(), p.locked());
     }
 

@@ -242,6 +242,10 @@ class NestApiTest extends WebTest {
         ApiClient.Answer nowhere = mira.send("PATCH", first, "{\"push\": \"sideways\"}");
         assertThat(nowhere.status()).isEqualTo(404);
         assertThat(nowhere.detail()).contains("left, right, down, up");
+        ApiClient.Answer alone =
+                mira.send("PATCH", first, "{\"align\": {\"with\": 1, \"edge\": \"left\"}}");
+        assertThat(alone.status()).isEqualTo(422);
+        assertThat(alone.detail()).contains("aligned with another one");
         ApiClient.Answer beyond =
                 mira.send("PATCH", first, "{\"makeRoom\": {\"dx\": 5000, \"dy\": 0}}");
         assertThat(beyond.status()).isEqualTo(422);
