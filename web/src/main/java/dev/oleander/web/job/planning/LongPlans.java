@@ -162,17 +162,25 @@ class LongPlans implements WorkKind {
         if (result.isComplete()) {
             return;
         }
-        PlanWork work =
-                planning.runLong(
-                        new Planning.Wanted(
-                                state.id(), state.version(), state.step(), state.account(), result),
-                        progress);
+        Planning.Wanted wanted =
+                new Planning.Wanted(
+                        state.id(), state.version(), state.step(), state.account(), result);
+        PlanWork work = planning.runLong(wanted, progress);
+        while (isWantedAgain(key, work)) {
+            work = planning.runLong(wanted, progress);
+        }
         if (work.hasFailed()) {
             throw new IllegalStateException("the plan failed; see above");
         }
         if (!result.isComplete() && !work.isWanted()) {
             throw new CancelledException();
         }
+    }
+
+    /** Whether somebody came just when all who had waited for a plan had left. */
+    private boolean isWantedAgain(String key, PlanWork work) {
+        PlanWork newer = watched.get(word() + ":" + key);
+        return !work.isWanted() && newer != null && newer != work && newer.isWanted();
     }
 
     @PreDestroy
