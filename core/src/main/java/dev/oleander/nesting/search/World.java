@@ -25,7 +25,7 @@ final class World {
     private static final double LESS_HOPE = 0.012;
 
     /** Failures in a row after which a world begins anew, and one more for so many parts. */
-    private static final int STUCK = 2;
+    private static final int STUCK = 1;
 
     private static final int PARTS_A_FAILURE = 20;
 
@@ -287,7 +287,7 @@ final class World {
     }
 
     private boolean isStuck() {
-        return strip.failures() >= STUCK + model.items.size() / PARTS_A_FAILURE - 1;
+        return strip.failures() >= STUCK + model.items.size() / PARTS_A_FAILURE;
     }
 
     /** From a new construction on the best sheets so far; the best itself is kept. */

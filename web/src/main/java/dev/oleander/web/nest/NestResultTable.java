@@ -3,6 +3,8 @@ package dev.oleander.web.nest;
 import dev.oleander.web.nest.NestResult.State;
 import java.util.List;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.RowMapper;
@@ -33,6 +35,11 @@ class NestResultTable {
                             row.getString("problem"),
                             best(row.getString("best")),
                             course(row.getString("course")));
+
+    private static final Logger LOG = LoggerFactory.getLogger(NestResultTable.class);
+
+    /** Searches of one job that may begin at the same moment. */
+    private static final int MOST_AT_ONCE = 100;
 
     private final JdbcTemplate sql;
 
@@ -78,14 +85,14 @@ class NestResultTable {
 
     /** Keeps a new one; returns its number. */
     int add(long job, int step, long account, NestWish wish) {
-        while (true) {
+        for (int t = 1; t < MOST_AT_ONCE; t++) {
             try {
                 return inserted(job, step, account, wish);
             } catch (DuplicateKeyException same) {
-                // another one began at the same moment and has the number
-                continue;
+                LOG.debug("another search of job {} began at the same moment", job);
             }
         }
+        return inserted(job, step, account, wish);
     }
 
     private int inserted(long job, int step, long account, NestWish wish) {

@@ -23,8 +23,8 @@ public final class DocumentJson {
     private static final JsonMapper MAPPER =
             JsonMapper.builder().enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
 
-    /** Characters of the documents that are kept as they were read. */
-    private static final long KEPT = 64_000_000;
+    /** Characters of the documents that are kept as they were read: a small share of memory. */
+    private static final long KEPT = Math.min(64_000_000, Runtime.getRuntime().maxMemory() / 64);
 
     /** The same step is read by every request of a job; documents never change. */
     private static final Cache<String, JobDocument> READ =
