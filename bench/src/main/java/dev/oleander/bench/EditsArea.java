@@ -29,7 +29,7 @@ final class EditsArea implements Area {
      * Edits of each sort before those that are measured: the server has just begun, and its code is
      * not compiled yet.
      */
-    private static final int WARM = 120;
+    private static final int WARM = 300;
 
     /** The same with a large sheet: most of the code is compiled by then. */
     private static final int WARM_LARGE = 20;

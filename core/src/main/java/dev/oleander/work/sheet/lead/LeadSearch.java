@@ -45,7 +45,10 @@ public final class LeadSearch {
     private final Point[] pierces;
 
     /** What was measured against the drawing, by station and form. */
-    private final LeadFit[][] measured;
+    private final Measured[][] measured;
+
+    /** A fit in the drawing with its lead. */
+    private record Measured(LeadFit fit, List<Segment> lead) {}
 
     /**
      * @param path of the head's centre, so that the scrap lies on the side that {@code turn} says
@@ -61,7 +64,7 @@ public final class LeadSearch {
         this.stations = stations(path);
         this.straight = stations.stream().mapToDouble(this::straightShare).toArray();
         this.pierces = pierces(lead);
-        this.measured = new LeadFit[stations.size()][forms.size()];
+        this.measured = new Measured[stations.size()][forms.size()];
     }
 
     /** Where the pierce lies for the wished lead, by station: the same place beside the travel. */
@@ -220,32 +223,36 @@ public final class LeadSearch {
     }
 
     private LeadFit fit(int station, int form, Surroundings around) {
-        LeadFit own = measured[station][form];
+        Measured own = measured[station][form];
         if (own == null) {
-            own = measure(stations.get(station), forms.get(form), Surroundings.NONE);
+            own = measured(stations.get(station), forms.get(form));
             measured[station][form] = own;
         }
-        return around == Surroundings.NONE || own.bites(row.kerf()) ? own : within(own, around);
+        return own.fit.bites(row.kerf()) ? own.fit : within(own, around);
     }
 
     private LeadFit measure(Station station, Lead lead, Surroundings around) {
+        return within(measured(station, lead), around);
+    }
+
+    private Measured measured(Station station, Lead lead) {
         List<Segment> segments = shape(station, lead);
         Clearance bite = new Clearance(reach(), "", station.point());
         for (Segment segment : segments) {
             bite = bite.orLess(kept.along(segment, reach()));
         }
         Clearance room = kept.at(pierce(segments, station), reach());
-        return within(new LeadFit(station, lead, bite, room), around);
+        return new Measured(new LeadFit(station, lead, bite, room), segments);
     }
 
-    private LeadFit within(LeadFit fit, Surroundings around) {
-        List<Segment> segments = shape(fit.station(), fit.lead());
-        if (around == Surroundings.NONE || segments.isEmpty()) {
+    private LeadFit within(Measured own, Surroundings around) {
+        LeadFit fit = own.fit;
+        if (around == Surroundings.NONE || own.lead.isEmpty()) {
             return fit;
         }
         return fit.within(
-                around.along(segments, reach()),
-                around.at(pierce(segments, fit.station()), reach()));
+                around.along(own.lead, reach()),
+                around.at(pierce(own.lead, fit.station()), reach()));
     }
 
     private List<Segment> shape(Station station, Lead lead) {

@@ -38,28 +38,32 @@ public final class SheetField {
      * Something not to be cut into.
      *
      * @param half mm that it reaches to both sides of its segment
-     * @param stop number of the stop it belongs to; {@link #NO_STOP} for kept material
+     * @param stop which one it belongs to: its place in the list; {@link #NO_STOP} for kept
+     *     material
      * @param copy it belongs to, where that matters; else 0
      */
-    private record Obstacle(Segment segment, double half, int stop, int copy, String what) {
-
-        String sentence() {
-            return stop == NO_STOP ? what : "the cut of stop " + stop;
-        }
-    }
+    private record Obstacle(Segment segment, double half, int stop, int copy, String what) {}
 
     private final Box stock;
     private final SegmentIndex<SegmentIndex.Entry<Obstacle>> fixed;
+
+    /** By id of a stop, its place in the list that the field was made of. */
+    private final Map<String, Integer> places;
+
+    /** By that place, its number in the order. */
+    private final int[] numbers;
 
     /** By cell; the lists are replaced, never changed, as copies of the field share them. */
     private final Map<Long, List<Obstacle>> leads;
 
     /**
      * @param layout what lies where
-     * @param stops with their numbers; where they begin does not matter yet
+     * @param stops in any order, and where they begin does not matter yet: see {@link #inOrder}
      */
     public SheetField(SheetLayout layout, List<Part> parts, List<Stop> stops) {
         this.stock = layout.stock();
+        this.places = new HashMap<>();
+        this.numbers = new int[stops.size()];
         List<Placement> placements = layout.placements();
         List<SegmentIndex.Entry<Obstacle>> all = new ArrayList<>();
         Consumer<Obstacle> add = o -> all.add(new SegmentIndex.Entry<>(o, o.segment()));
@@ -76,10 +80,13 @@ public final class SheetField {
             }
         }
         for (Stop stop : stops) {
+            int place = places.size();
+            places.put(stop.id(), place);
+            numbers[place] = stop.number();
             if (stop.kind() != Stop.Kind.MARK && stop.path().isPresent()) {
                 double half = SheetCut.of(stop).row().orElseThrow().kerf() / 2;
                 for (Segment segment : stop.path().get().main()) {
-                    add.accept(new Obstacle(segment, half, stop.number(), 0, ""));
+                    add.accept(new Obstacle(segment, half, place, 0, ""));
                 }
             }
         }
@@ -87,15 +94,32 @@ public final class SheetField {
         this.leads = new HashMap<>();
     }
 
-    private SheetField(SheetField of) {
+    private SheetField(SheetField of, int[] numbers, Map<Long, List<Obstacle>> leads) {
         this.stock = of.stock;
         this.fixed = of.fixed;
-        this.leads = new HashMap<>(of.leads);
+        this.places = of.places;
+        this.numbers = numbers;
+        this.leads = leads;
     }
 
     /** One that changes by itself. */
     public SheetField copy() {
-        return new SheetField(this);
+        return new SheetField(this, numbers, new HashMap<>(leads));
+    }
+
+    /** One with the same stops in another order, without leads. */
+    public SheetField inOrder(List<Stop> ordered) {
+        int[] others = new int[numbers.length];
+        ordered.forEach(stop -> others[places.get(stop.id())] = stop.number());
+        return new SheetField(this, others, new HashMap<>());
+    }
+
+    private int number(Obstacle obstacle) {
+        return obstacle.stop() == NO_STOP ? NO_STOP : numbers[obstacle.stop()];
+    }
+
+    private String sentence(Obstacle obstacle) {
+        return obstacle.stop() == NO_STOP ? obstacle.what() : "the cut of stop " + number(obstacle);
     }
 
     private static void addKept(Part part, Placement placement, Consumer<Obstacle> add) {
@@ -121,14 +145,15 @@ public final class SheetField {
         }
     }
 
-    private static List<Obstacle> leadsOf(Stop stop) {
+    private List<Obstacle> leadsOf(Stop stop) {
         if (stop.path().isEmpty() || SheetCut.of(stop).row().isEmpty()) {
             return List.of();
         }
         double half = SheetCut.of(stop).row().get().kerf() / 2;
+        int place = places.get(stop.id());
         List<Segment> all = new ArrayList<>(stop.path().get().leadIn());
         all.addAll(stop.path().get().leadOut());
-        return all.stream().map(s -> new Obstacle(s, half, stop.number(), 0, "")).toList();
+        return all.stream().map(s -> new Obstacle(s, half, place, 0, "")).toList();
     }
 
     private static void visit(Obstacle lead, Consumer<Long> visitor) {
@@ -209,12 +234,12 @@ public final class SheetField {
                                     .forEach(o -> lookAtLead(o, nearest)));
             return nearest.obstacle == null
                     ? sofar
-                    : new Clearance(nearest.least, nearest.obstacle.sentence(), place);
+                    : new Clearance(nearest.least, sentence(nearest.obstacle), place);
         }
 
         private void look(Obstacle obstacle, Nearest nearest) {
             boolean own =
-                    obstacle.stop() == NO_STOP ? obstacle.copy() == copy : obstacle.stop() == stop;
+                    obstacle.stop() == NO_STOP ? obstacle.copy() == copy : number(obstacle) == stop;
             if (!own) {
                 nearest.look(obstacle);
             }
@@ -222,7 +247,7 @@ public final class SheetField {
 
         /** Those placed later give way themselves. */
         private void lookAtLead(Obstacle lead, Nearest nearest) {
-            if (lead.stop() < stop) {
+            if (number(lead) < stop) {
                 nearest.look(lead);
             }
         }
@@ -258,7 +283,7 @@ public final class SheetField {
     }
 
     /** The nearest obstacle so far; of equally near ones that of the earlier stop. */
-    private static final class Nearest {
+    private final class Nearest {
         private final Segment segment;
         private final Box box;
         private double least;
@@ -279,7 +304,8 @@ public final class SheetField {
                                     ? candidate.segment().distance(box.min())
                                     : Distances.between(segment, candidate.segment()).distance())
                             - candidate.half();
-            boolean first = room == least && obstacle != null && candidate.stop() < obstacle.stop();
+            boolean first =
+                    room == least && obstacle != null && number(candidate) < number(obstacle);
             if (room < least || first) {
                 least = room;
                 obstacle = candidate;

@@ -115,8 +115,12 @@ final class OrderImprover {
             // there is no other group whose place could change what is best within it
             return flat(groups, first);
         }
-        groups = quickest(groups, kicks / KICKS_AGAIN, progress.within(0.6, 0.7));
-        return flat(inner(groups, first.size(), progress.within(0.7, 1)), first);
+        List<Group> again = quickest(groups, kicks / KICKS_AGAIN, progress.within(0.6, 0.7));
+        if (again.equals(groups)) {
+            // each is entered from where it was
+            return flat(groups, first);
+        }
+        return flat(inner(again, first.size(), progress.within(0.7, 1)), first);
     }
 
     /** One group after the other, to and fro in rows from the bottom to the top. */

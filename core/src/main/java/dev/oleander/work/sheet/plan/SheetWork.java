@@ -10,6 +10,7 @@ import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.order.TravelTime;
 import dev.oleander.plan.stop.DrillHole;
 import dev.oleander.plan.stop.Stop;
+import dev.oleander.progress.Beside;
 import dev.oleander.progress.Progress;
 import dev.oleander.work.sheet.book.CutRow;
 import dev.oleander.work.sheet.choice.OrderRule;
@@ -52,6 +53,9 @@ final class SheetWork {
     private final Map<String, Slot> slots = new HashMap<>();
     private final List<DrillHole> drilled = new ArrayList<>();
 
+    /** Once the stops are known: what their leads stay clear of. */
+    private SheetField sheet;
+
     /**
      * @throws dev.oleander.plan.PlanException when the stock or the rows are not usable
      */
@@ -71,14 +75,22 @@ final class SheetWork {
 
     SheetPlan plan(Progress progress) {
         List<Stop> alone = alone(progress.within(0, 0.2));
-        SheetPlan planned = planned(alone, choices.order(), progress.within(0.2, 0.8));
+        sheet = new SheetField(layout, task.reading().parts(), alone);
         boolean few = alone.size() <= MOST_ORDERED_TWICE;
-        if (few && choices.order() == OrderRule.SHORTEST) {
-            // heads that stay down on some ways only make the search miss this one at times
-            SheetPlan other = planned(alone, OrderRule.PART_BY_PART, progress.within(0.8, 1));
-            return cost(other.run().stops()) < cost(planned.run().stops()) ? other : planned;
+        Progress rest = progress.within(0.2, 1);
+        return few && choices.order() == OrderRule.SHORTEST
+                ? quicker(alone, rest)
+                : planned(alone, choices.order(), rest);
+    }
+
+    /** Heads that stay down on some ways only make the search miss the better one at times. */
+    private SheetPlan quicker(List<Stop> alone, Progress progress) {
+        try (Beside<SheetPlan> byPart =
+                Beside.begin(own -> planned(alone, OrderRule.PART_BY_PART, own))) {
+            SheetPlan shortest = planned(alone, OrderRule.SHORTEST, progress);
+            SheetPlan other = byPart.get();
+            return cost(other.run().stops()) < cost(shortest.run().stops()) ? other : shortest;
         }
-        return planned;
     }
 
     /**
@@ -158,7 +170,7 @@ final class SheetWork {
             List<Stop> shifted = shifted(ordered, progress.within(0.4, 0.5));
             ordered = order(shifted, rule, progress.within(0.5, 0.7));
         }
-        SheetField field = field(ordered);
+        SheetField field = sheet.inOrder(ordered);
         List<Slot> inOrder = sharing(ordered);
         List<Stop> placed =
                 pass(ordered, field).all(inOrder, Slot::chosen, progress.within(0.7, 1));
@@ -204,7 +216,9 @@ final class SheetWork {
 
     /** Stops of an order with their leads as they lie by rule on the sheet. */
     private List<Stop> shifted(List<Stop> ordered, Progress progress) {
-        return pass(ordered, field(ordered)).all(inOrder(ordered), Slot::byRule, progress).stream()
+        return pass(ordered, sheet.inOrder(ordered))
+                .all(inOrder(ordered), Slot::byRule, progress)
+                .stream()
                 .map(this::withPath)
                 .toList();
     }
@@ -232,10 +246,6 @@ final class SheetWork {
             inOrder.add(slot.sharing(shared.get(inOrder.size())));
         }
         return inOrder;
-    }
-
-    private SheetField field(List<Stop> ordered) {
-        return new SheetField(layout, task.reading().parts(), ordered);
     }
 
     private LeadPass pass(List<Stop> ordered, SheetField field) {
