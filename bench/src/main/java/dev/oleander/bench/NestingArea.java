@@ -78,7 +78,7 @@ final class NestingArea implements Area {
     }
 
     @Override
-    public List<Row> measure() throws IOException, InterruptedException {
+    public List<Row> measure() throws Exception {
         List<Row> rows = new ArrayList<>();
         double first = 0;
         double tests = 0;
@@ -108,6 +108,7 @@ final class NestingArea implements Area {
                         "s",
                         1.0,
                         TESTS_AIM / TESTS));
+        rows.addAll(new NestPages(SAMPLES.resolve("boat60.case.json")).measure());
         return rows;
     }
 

@@ -69,6 +69,15 @@ final class ServedJobs {
         return JsonMapper.shared().readTree(answer(request(path)));
     }
 
+    JsonNode post(String path, String json) throws IOException, InterruptedException {
+        return JsonMapper.shared()
+                .readTree(
+                        answer(
+                                request(path)
+                                        .header("Content-Type", "application/json")
+                                        .POST(BodyPublishers.ofString(json))));
+    }
+
     /** Waits until a job is planned and proved. */
     void requirePlan(long id) throws IOException, InterruptedException {
         answer(request("/api/jobs/%d/proof".formatted(id)).header("Prefer", "wait=300"));

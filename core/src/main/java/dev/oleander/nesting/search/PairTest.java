@@ -66,7 +66,20 @@ final class PairTest {
         }
         tests++;
         work++;
-        return !areDiagonallyApart(a, b, dx, dy) && anyPartsMeet(a, b, dx, dy);
+        return discsMeet(a, b, dx, dy) || edgesMeet(a, b, dx, dy);
+    }
+
+    /** Whether two bodies whose boxes meet surely overlap: their largest discs do. */
+    boolean areDeep(Turned a, Turned b, double dx, double dy) {
+        tests++;
+        work++;
+        return discsMeet(a, b, dx, dy);
+    }
+
+    /** Whether two bodies whose boxes meet and whose largest discs do not, overlap. */
+    boolean edgesMeet(Turned a, Turned b, double dx, double dy) {
+        return !areDiagonallyApart(a, b, dx, dy)
+                && (edgesCross(a, b, dx, dy) || oneWithin(a, b, dx, dy));
     }
 
     /** Whether a line at 45 degrees goes between them, with more to spare than rounding takes. */
@@ -77,10 +90,6 @@ final class PairTest {
                 || a.minUp + up > b.maxUp + CLEAR
                 || a.maxDown + down < b.minDown - CLEAR
                 || a.minDown + down > b.maxDown + CLEAR;
-    }
-
-    private static boolean anyPartsMeet(Turned a, Turned b, double dx, double dy) {
-        return discsMeet(a, b, dx, dy) || edgesCross(a, b, dx, dy) || oneWithin(a, b, dx, dy);
     }
 
     private static boolean discsMeet(Turned a, Turned b, double dx, double dy) {
@@ -263,8 +272,8 @@ final class PairTest {
         return inside;
     }
 
-    /** How deep bodies overlap that do. */
-    private static double depth(Turned a, Turned b, double dx, double dy, double enough) {
+    /** How deep bodies overlap that do; see {@link #overlap}. */
+    double depth(Turned a, Turned b, double dx, double dy, double enough) {
         Body first = a.body;
         Body second = b.body;
         double ease = EASE * Math.max(first.diameter, second.diameter);

@@ -105,14 +105,45 @@ final class Scene {
      * @param enough no need to go on beyond this
      */
     double cost(int item, Turned body, double px, double py, int r, double enough) {
+        pairs.placeTried();
+        double sum = costAmongItems(item, body, px, py, r, enough);
+        return sum > enough ? sum : sum + costOfRoom(item, body, px, py, r, enough - sum);
+    }
+
+    /**
+     * First of those whose discs overlap, which is soon seen and mostly enough; then of those whose
+     * edges have to be looked at.
+     */
+    private double costAmongItems(
+            int item, Turned body, double px, double py, int r, double enough) {
+        int count = meeting(item, body, px, py, r);
+        double sum = 0;
+        int unsure = 0;
+        for (int k = 0; k < count && sum <= enough; k++) {
+            int j = near[k];
+            if (pairs.areDeep(body, way[j], px - x[j], py - y[j])) {
+                sum += weightedDepth(item, j, body, px, py, enough - sum);
+            } else {
+                near[unsure++] = j;
+            }
+        }
+        for (int k = 0; k < unsure && sum <= enough; k++) {
+            int j = near[k];
+            if (pairs.edgesMeet(body, way[j], px - x[j], py - y[j])) {
+                sum += weightedDepth(item, j, body, px, py, enough - sum);
+            }
+        }
+        return sum;
+    }
+
+    /** Finds the other items whose boxes meet that of a body; how many. */
+    private int meeting(int item, Turned body, double px, double py, int r) {
         double lowX = body.minX + px;
         double lowY = body.minY + py;
         double highX = body.maxX + px;
         double highY = body.maxY + py;
-        double sum = 0;
-        pairs.placeTried();
-        int n = items.length;
         int count = grid.near(r, lowX, lowY, highX, highY, near);
+        int meeting = 0;
         for (int k = 0; k < count; k++) {
             int j = near[k];
             if (boxes[4 * j] < highX
@@ -120,30 +151,26 @@ final class Scene {
                     && boxes[4 * j + 1] < highY
                     && boxes[4 * j + 3] > lowY
                     && j != item) {
-                double w = weight[item * n + j];
-                double most = (enough - sum) / w;
-                sum += w * pairs.overlap(body, way[j], px - x[j], py - y[j], most);
-                if (sum > enough) {
-                    return sum;
-                }
+                near[meeting++] = j;
             }
         }
+        return meeting;
+    }
+
+    private double weightedDepth(
+            int item, int j, Turned body, double px, double py, double enough) {
+        double w = weight[item * items.length + j];
+        return w * pairs.depth(body, way[j], px - x[j], py - y[j], enough / w);
+    }
+
+    private double costOfRoom(int item, Turned body, double px, double py, int r, double enough) {
         Room of = rooms[r];
-        for (int k = 0; k < of.obstacles.size(); k++) {
+        double sum = 0;
+        for (int k = 0; k < of.obstacles.size() && sum <= enough; k++) {
             double w = fixedWeight[item * fixed + fixedFrom[r] + k];
-            double o =
-                    pairs.overlap(
-                            body,
-                            of.obstacles.get(k),
-                            px - of.obstacleX[k],
-                            py - of.obstacleY[k],
-                            (enough - sum) / w);
-            if (o > 0) {
-                sum += w * o;
-                if (sum > enough) {
-                    return sum;
-                }
-            }
+            double dx = px - of.obstacleX[k];
+            double dy = py - of.obstacleY[k];
+            sum += w * pairs.overlap(body, of.obstacles.get(k), dx, dy, (enough - sum) / w);
         }
         return sum;
     }

@@ -21,6 +21,9 @@ final class Strip {
     private static final double PRESS = 0.001;
     private static final double PRESS_LEAST = 1e-5;
 
+    /** By how much a small step grows when it succeeds. */
+    private static final double PRESS_GROW = 1.3;
+
     private static final Separation.Patience LONG =
             new Separation.Patience(100, 3, new PlaceFinder.Samples(12, 8, 12));
     private static final Separation.Patience SHORT =
@@ -179,6 +182,7 @@ final class Strip {
         bringIn();
         if (separation.run(SHORT) == 0) {
             accept();
+            press = Math.min(PRESS, PRESS_GROW * press);
             return true;
         }
         press = Math.max(PRESS_LEAST, press / 1.5);

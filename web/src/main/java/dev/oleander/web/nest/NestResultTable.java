@@ -83,6 +83,22 @@ class NestResultTable {
                 .findFirst();
     }
 
+    /** The newest of a job, if it is not over and nothing was heard of it for some seconds. */
+    Optional<NestResult> silent(long job, int seconds) {
+        return sql
+                .query(
+                        "select "
+                                + COLUMNS
+                                + " from nest_result where job_id = ? and state in ('WAITING', 'RUNNING')"
+                                + " and told_at < now() - make_interval(secs => ?)"
+                                + " order by number desc limit 1",
+                        ROW,
+                        job,
+                        seconds)
+                .stream()
+                .findFirst();
+    }
+
     /** Keeps a new one; returns its number. */
     int add(long job, int step, long account, NestWish wish) {
         for (int t = 1; t < MOST_AT_ONCE; t++) {

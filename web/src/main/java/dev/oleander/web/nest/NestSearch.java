@@ -48,6 +48,9 @@ public class NestSearch implements WorkKind {
     /** Searches of a job that are told of; earlier ones can be asked for by their number. */
     private static final int MOST_TOLD = 12;
 
+    /** s after which a search that tells nothing has lost its node: it tells twice a second. */
+    private static final int SILENT = 15;
+
     /** Points of the course that are kept. */
     private static final int MOST_POINTS = 400;
 
@@ -102,10 +105,21 @@ public class NestSearch implements WorkKind {
         return number;
     }
 
-    /** Ends the search of a job; what it has found is kept. */
+    /**
+     * Ends the search of a job; what it has found is kept, and the job takes it: from the node that
+     * searches, or at once when that one ended and no other has gone on yet.
+     */
     public void stop(long job) {
+        Optional<NestResult> left = table.silent(job, SILENT);
         table.stop(job);
         works.stop(subject(job));
+        left.ifPresent(
+                search ->
+                        search.best()
+                                .ifPresent(
+                                        best ->
+                                                new Run(search, WorkProgress.NOBODY)
+                                                        .take(best.sheets())));
     }
 
     /** Threads that leave one processor to the pages. */
@@ -246,7 +260,7 @@ public class NestSearch implements WorkKind {
                         "not legal: " + NestCheck.faults(task, nest.sheets()));
             }
             keep(nest, seconds);
-            take(nest);
+            take(withLocks(nest.sheets()));
             table.end(search.job(), search.number(), State.DONE, "");
         }
 
@@ -314,13 +328,13 @@ public class NestSearch implements WorkKind {
         }
 
         /** Whether it is no worse than what lies on the sheets now. */
-        private boolean isGain(Nest nest) {
+        private boolean isGain(List<NestedSheet> sheets) {
             List<NestedSheet> laid = laid();
             if (laid.isEmpty() || !NestCheck.faults(task, laid).isEmpty()) {
                 return true;
             }
             NestFigures now = NestFigures.of(task, laid);
-            NestFigures found = NestFigures.of(task, nest.sheets());
+            NestFigures found = NestFigures.of(task, sheets);
             return found.missing() != now.missing()
                     ? found.missing() < now.missing()
                     : found.cost() <= now.cost();
@@ -332,8 +346,8 @@ public class NestSearch implements WorkKind {
         }
 
         /** The job takes what was found, when nobody has changed it meanwhile. */
-        private void take(Nest nest) {
-            if (!isGain(nest) || !isNewest()) {
+        private void take(List<NestedSheet> sheets) {
+            if (!isGain(sheets) || !isNewest()) {
                 return;
             }
             SignedIn who = SignedIn.of(accounts.findById(search.account()).orElseThrow());
@@ -342,7 +356,7 @@ public class NestSearch implements WorkKind {
                         search.job(),
                         search.step(),
                         "Nest %d taken".formatted(search.number()),
-                        edits.laid(withLocks(nest.sheets())),
+                        edits.laid(sheets),
                         who);
             } catch (StaleEditException changed) {
                 LOG.info(

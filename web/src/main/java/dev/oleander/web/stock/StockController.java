@@ -1,8 +1,11 @@
 package dev.oleander.web.stock;
 
+import dev.oleander.drawing.DrawingException;
 import dev.oleander.drawing.write.DxfWriter;
 import dev.oleander.drawing.write.WrittenChain;
 import dev.oleander.geometry.Contour;
+import dev.oleander.nesting.NestException;
+import dev.oleander.nesting.choice.Loop;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
@@ -10,6 +13,8 @@ import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.paper.RegionPicture;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +31,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 
 /** The page of the shop's remnants. */
 @Controller
@@ -93,45 +99,69 @@ class StockController {
 
     /** What changes the stock. */
     private interface Change {
-        void make();
+        void make() throws IOException;
     }
 
     private String changed(Change change, SignedIn who, Model model, HttpServletResponse response) {
         try {
             change.make();
             return "redirect:/stock";
-        } catch (RefusedEditException | FormulaException refused) {
+        } catch (RefusedEditException
+                | FormulaException
+                | DrawingException
+                | NestException refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page("", false, refused.getMessage(), who, model);
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+    }
+
+    /**
+     * What was typed of a remnant.
+     *
+     * @param width and height of a plain rectangle; empty where a drawing shows the outline
+     */
+    record Typing(String material, String thickness, String width, String height, String place) {
+
+        Typing {
+            place = place == null ? "" : place;
         }
     }
 
     @PostMapping
     String add(
-            @RequestParam String material,
-            @RequestParam String thickness,
-            @RequestParam String width,
-            @RequestParam String height,
-            @RequestParam(defaultValue = "") String place,
+            Typing typed,
+            @RequestParam(required = false) MultipartFile outline,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
-        return changed(
-                () ->
-                        remnants.add(
-                                material,
-                                number(thickness),
-                                number(width),
-                                number(height),
-                                List.of(),
-                                place,
-                                who),
-                who,
-                model,
-                response);
+        return changed(() -> add(typed, outline, who), who, model, response);
     }
 
-    private static double number(String typed) {
+    private void add(Typing typed, MultipartFile file, SignedIn who) throws IOException {
+        double thickness = number("thickness", typed.thickness);
+        if (file != null && !file.isEmpty()) {
+            List<Loop> outline = RemnantDrawing.outline(name(file), file.getBytes());
+            remnants.add(typed.material, thickness, outline, typed.place, who);
+            return;
+        }
+        double width = number("width", typed.width);
+        double height = number("height", typed.height);
+        remnants.add(typed.material, thickness, width, height, List.of(), typed.place, who);
+    }
+
+    private static String name(MultipartFile file) {
+        String name = file.getOriginalFilename();
+        return name == null || name.isBlank() ? "The drawing" : name;
+    }
+
+    private static double number(String what, String typed) {
+        if (typed == null || typed.isBlank()) {
+            throw new RefusedEditException(
+                    "The %s of the remnant is missing. Give material, thickness, and width and height or a drawing of the outline."
+                            .formatted(what));
+        }
         return Typed.parse(typed, Map.of()).value();
     }
 

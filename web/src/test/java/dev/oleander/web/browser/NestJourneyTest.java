@@ -2,20 +2,43 @@ package dev.oleander.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.oleander.drawing.write.DxfWriter;
+import dev.oleander.drawing.write.WrittenChain;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.nesting.NestCheck;
 import dev.oleander.nesting.NestPlacement;
+import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.OrderLine;
+import dev.oleander.nesting.choice.Loop;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.WebTest;
+import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.source.Upload;
 import dev.oleander.web.nest.Nests;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 
 /** From parts of two jobs over a search and parts moved by hand to a release. */
 class NestJourneyTest extends BrowserTest {
+
+    /** mm */
+    private static final double THICK = 5;
+
+    private static final double SHEET_HEIGHT = 700;
+
+    /** After that a part has not moved because something is in its way. */
+    private static final Duration NUDGE = Duration.ofSeconds(4);
 
     @BeforeEach
     void signIn() {
@@ -135,6 +158,134 @@ class NestJourneyTest extends BrowserTest {
         assertThat(browser.text("#rail")).contains("revision A");
         browser.open("/stock");
         assertThat(browser.text(".stock-table")).contains("Nested plates A, sheet 1");
+    }
+
+    /** In a thickness that no other test has, so that no other nest is offered its remnant. */
+    private long makeThick(String sample, String name, int quantity) {
+        JobDocument.Order order =
+                new JobDocument.Order(name, "teasel", "mild steel", Typed.of(THICK), quantity);
+        return jobs.create(
+                List.of(new Upload(sample + ".dxf", sample(sample))),
+                order,
+                WebTest::inMillimetres,
+                person("mira"));
+    }
+
+    /** The left part of a sheet, of which a corner is gone, with a bad spot. */
+    private static Path drawnRemnant() throws IOException {
+        Loop outline =
+                new Loop(
+                        List.of(
+                                0.0, 0.0, 0.0, 620.0, 0.0, 0.0, 620.0, 300.0, 0.0, 400.0, 520.0,
+                                0.0, 0.0, 520.0, 0.0));
+        Loop badSpot = new Loop(List.of(560.0, 40.0, 1.0, 600.0, 40.0, 1.0));
+        List<WrittenChain> chains =
+                Stream.of(outline, badSpot)
+                        .map(loop -> new WrittenChain("STOCK", loop.contour("remnant"), false))
+                        .toList();
+        return Files.writeString(Files.createTempFile("remnant", ".dxf"), DxfWriter.write(chains));
+    }
+
+    private void addRemnant(Path drawing) {
+        browser.open("/stock");
+        browser.find("[name=material]").sendKeys("mild steel");
+        browser.find("[name=thickness]").sendKeys(Numbers.plain(THICK, 1));
+        browser.find("form.intake [name=place]").sendKeys("rack 4");
+        browser.find("[name=outline]").sendKeys(drawing.toString());
+        browser.click("form.intake .btn-leaf");
+        browser.until(b -> b.text(".stock-table").contains("620 × 520"));
+    }
+
+    /** Moves what is selected by a millimetre to where there is room for that. */
+    private void nudge(long job) throws InterruptedException {
+        int step = jobs.present(job).step();
+        Keys[] ways = {Keys.ARROW_UP, Keys.ARROW_LEFT, Keys.ARROW_DOWN, Keys.ARROW_RIGHT};
+        for (int way = 0; way < ways.length && jobs.present(job).step() == step; way++) {
+            browser.keys(ways[way]);
+            long end = System.nanoTime() + NUDGE.toNanos();
+            while (jobs.present(job).step() == step && System.nanoTime() < end) {
+                Thread.sleep(50);
+            }
+        }
+        assertThat(jobs.present(job).step()).isGreaterThan(step);
+    }
+
+    private void setAndWait(long job, String field, String value) {
+        int step = jobs.view(job).step();
+        browser.set("[id='f-%s']".formatted(field), value);
+        browser.waitForStep(step + 1);
+    }
+
+    @Test
+    void threeJobsWithPrioritiesGoOnARemnantAndASheet() throws Exception {
+        Path drawing = drawnRemnant();
+        addRemnant(drawing);
+        Files.delete(drawing);
+        makeThick("cleat_backing_plate", "First of three", 4);
+        makeThick("porthole_trim_ring", "Second of three", 3);
+        makeThick("rudder_hinge_plate", "Third of three", 4);
+        browser.open("/nests/new");
+        browser.script(
+                "const own = (b) => b.closest('label').textContent.includes('of three');"
+                        + "const all = [...document.querySelectorAll('.nest-group [name=jobs]')];"
+                        + "all.forEach((b) => { b.checked = own(b); });"
+                        + "all.find(own).form.querySelector('button').click();");
+        browser.until(b -> b.path().endsWith("/sheet"));
+        long nest = Long.parseLong(browser.path().split("/")[2]);
+        browser.waitForScene();
+        assertThat(browser.all(".nest-line")).hasSizeGreaterThanOrEqualTo(3);
+        for (String[] wish : new String[][] {{"l1", "2"}, {"l2", "3"}, {"l3", "9"}}) {
+            browser.click("#line-%s summary".formatted(wish[0]));
+            setAndWait(nest, wish[0] + ".priority", wish[1]);
+        }
+        // one sheet, too small for all of them
+        double area =
+                Nests.task(jobs.view(nest).result()).lines().stream()
+                        .mapToDouble(line -> line.quantity() * line.shape().area())
+                        .sum();
+        browser.click("details.nest-sheet summary");
+        setAndWait(nest, "s1.count", "1");
+        setAndWait(nest, "s1.width", Numbers.plain(area * 1.15 / SHEET_HEIGHT, 0));
+        setAndWait(nest, "s1.height", Numbers.plain(SHEET_HEIGHT, 0));
+
+        search(nest, "3");
+        List<NestedSheet> found = laid(nest);
+        NestTask task = Nests.task(jobs.view(nest).result());
+        assertThat(found).anyMatch(sheet -> task.sheet(sheet.stock()).remnant());
+        for (OrderLine line : task.lines()) {
+            long placed =
+                    found.stream()
+                            .flatMap(sheet -> sheet.placements().stream())
+                            .filter(p -> p.line().equals(line.id()))
+                            .count();
+            // where not all have room, those that may wait are the ones that do
+            assertThat(placed == line.quantity() || line.priority() == 9).as(line.id()).isTrue();
+        }
+
+        browser.waitForScene();
+        browser.until(b -> !b.find("body").getAttribute("data-nest").equals("0"));
+        NestPlacement before = found.get(0).placements().get(0);
+        Box box = task.line(before.line()).shape().box();
+        click(before.transform().apply(new Point(box.min().x() + 6, box.centre().y())));
+        browser.until(b -> b.text("#nest-part").contains("of three"));
+        int step = jobs.view(nest).step();
+        nudge(nest);
+        browser.waitForStep(step + 1);
+        laid(nest);
+
+        browser.find("#nest-seconds").sendKeys(Keys.chord(Keys.CONTROL, "a"), "2");
+        browser.click(".nest-begin [value=here]");
+        // what is no better than what lies there is kept beside it
+        browser.until(
+                b -> b.all(".nest-results li").size() == 2 && b.all("#nest-search").isEmpty());
+        laid(nest);
+
+        browser.openStage(nest, "release");
+        browser.until(b -> b.all("#planning progress").isEmpty());
+        browser.click("#release-now");
+        browser.until(b -> !b.all(".releases .revision").isEmpty());
+        browser.open("/stock?all=true&text=mild+steel");
+        assertThat(browser.text(".stock-table")).contains("used by job " + nest);
     }
 
     @Test

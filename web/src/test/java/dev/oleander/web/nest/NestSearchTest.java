@@ -20,6 +20,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** A search whose node ends in the middle goes on from what it had found. */
 class NestSearchTest extends WebTest {
@@ -28,6 +29,7 @@ class NestSearchTest extends WebTest {
     @Autowired private NestResultTable table;
     @Autowired private NestMaker maker;
     @Autowired private NestTimes times;
+    @Autowired private JdbcTemplate sql;
 
     private static final NestWish WISH = new NestWish(NestWish.From.AFRESH, 4, null, null, 1, 1);
 
@@ -98,6 +100,26 @@ class NestSearchTest extends WebTest {
         searches.run(nest + "/" + number, Ending.after(300));
         assertThat(searches.result(nest, number).best()).isPresent();
         assertThat(jobs.present(nest).document().nest().orElseThrow().choices().laid()).isEmpty();
+    }
+
+    @Test
+    void whatANodeThatEndedHasLeftIsTakenByWhoStopsTheSearch() {
+        long nest = nest("Left behind");
+        int number = table.add(nest, jobs.present(nest).step(), person("mira").id(), WISH);
+        assertThatThrownBy(() -> searches.run(nest + "/" + number, Ending.after(2)))
+                .isInstanceOf(CancelledException.class);
+        sql.update(
+                "update nest_result set told_at = now() - interval '1 minute' where job_id = ?",
+                nest);
+        searches.stop(nest);
+        NestResult stopped = searches.result(nest, number);
+        assertThat(stopped.state()).isEqualTo(NestResult.State.STOPPED);
+        assertThat(jobs.present(nest).document().nest().orElseThrow().choices().laid())
+                .isEqualTo(stopped.best().orElseThrow().sheets());
+        int step = jobs.present(nest).step();
+        // over is over: nothing is taken twice
+        searches.stop(nest);
+        assertThat(jobs.present(nest).step()).isEqualTo(step);
     }
 
     @Test

@@ -130,6 +130,24 @@ class ServerIT {
         }
     }
 
+    /** A nest that is searched for longer than anybody waits. */
+    private static long searchedNest() throws IOException {
+        String file = Files.readString(Path.of("../samples/nest/grain40.case.json"));
+        ApiClient.Answer made = api().post("/api/nests", file);
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+        long nest = made.json().get("id").asLong();
+        ApiClient.Answer begun =
+                api().post("/api/nests/%d/runs".formatted(nest), "{\"seconds\": 600}");
+        assertThat(begun.status()).as(begun.text()).isEqualTo(202);
+        return nest;
+    }
+
+    private static double cost(long nest) {
+        ApiClient.Answer found = api().get("/api/nests/%d/results/1".formatted(nest));
+        assertThat(found.status()).as(found.text()).isEqualTo(200);
+        return found.json().get("cost").asDouble();
+    }
+
     private static long pid(String file) throws IOException {
         String text = Files.readString(home.resolve(file)).strip();
         return Long.parseLong(text.split("\\s+")[0]);
@@ -168,9 +186,20 @@ class ServerIT {
     @Order(3)
     void whatIsKilledIsBegunAgain() throws Exception {
         long node = pid("node-1.pid");
+        long nest = searchedNest();
+        String search = "/api/nests/%d/runs/1".formatted(nest);
+        until(() -> api().get(search).json().path("best").isObject());
+        double cost = cost(nest);
         bash("kill -9 " + node);
         until(() -> !ProcessHandle.of(node).map(ProcessHandle::isAlive).orElse(false));
         until(ServerIT::verifies);
+        // the best so far is there at once, and the search goes on from it
+        assertThat(cost(nest)).isLessThanOrEqualTo(cost);
+        double found = api().get(search).json().get("seconds").asDouble();
+        until(() -> api().get(search).json().get("seconds").asDouble() > found);
+        assertThat(api().send("DELETE", search, "").status()).isLessThan(300);
+        until(() -> api().get("/api/jobs/%d/runs".formatted(nest)).json().size() > 0);
+        assertThat(cost(nest)).isLessThanOrEqualTo(cost);
         bash("kill -9 $(head -n 1 '%s/postgres/postmaster.pid')".formatted(home));
         until(() -> !verifies());
         until(ServerIT::verifies);
@@ -196,7 +225,7 @@ class ServerIT {
         assertThat(restored.text()).contains("All 3 releases are as they were made", "Restored");
         assertThat(oleander("start", "--detach").exit()).isZero();
         assertThat(verifies()).isTrue();
-        assertThat(api().get("/api/jobs").json()).hasSize(17);
+        assertThat(api().get("/api/jobs").json()).hasSize(18);
         assertThat(oleander("verify").text()).contains("All 3 releases are as they were made");
     }
 }
