@@ -12,7 +12,8 @@ public record NestMissing(String line, int count, Why why) {
     public enum Why {
         TOO_LARGE("larger than every sheet"),
         TURNS("no sheet holds it the way it may be turned"),
-        NO_ROOM("no room is left on the sheets there are");
+        NO_ROOM("no room is left on the sheets there are"),
+        NOT_LAID("not laid yet, though there is another sheet; search on, or lay it by hand");
 
         private final String sentence;
 

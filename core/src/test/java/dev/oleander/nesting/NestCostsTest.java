@@ -98,6 +98,19 @@ class NestCostsTest {
         assertThat(Nester.missing(task, List.of()))
                 .extracting(NestMissing::why)
                 .containsExactly(
+                        NestMissing.Why.TOO_LARGE, NestMissing.Why.TURNS, NestMissing.Why.NOT_LAID);
+        SheetStock last =
+                new SheetStock(
+                        SHEET.id(),
+                        SHEET.region(),
+                        Optional.of(1),
+                        SHEET.price(),
+                        SHEET.grain(),
+                        false);
+        NestTask full = new NestTask(task.lines(), List.of(last), task.rules(), List.of());
+        assertThat(Nester.missing(full, List.of(new NestedSheet("s", List.of(at("m", 10, 10))))))
+                .extracting(NestMissing::why)
+                .containsExactly(
                         NestMissing.Why.TOO_LARGE, NestMissing.Why.TURNS, NestMissing.Why.NO_ROOM);
     }
 }

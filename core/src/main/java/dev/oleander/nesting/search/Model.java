@@ -98,14 +98,27 @@ final class Model {
                 .anyMatch(stock -> kind.fits(room(stock)));
     }
 
-    /** Why parts of a line may find no place. */
-    NestMissing.Why why(String line) {
-        Kind kind = kind(line);
+    /**
+     * Why parts of a line found no place.
+     *
+     * @param used by id, sheets that something lies on
+     */
+    NestMissing.Why why(OrderLine line, Map<String, Long> used) {
+        Kind kind = kind(line.id());
         if (fits(kind)) {
-            return NestMissing.Why.NO_ROOM;
+            boolean another =
+                    task.stock().stream()
+                            .filter(sheet -> isLeft(sheet, used))
+                            .anyMatch(sheet -> kind.fits(room(sheet)));
+            // what fills opens no sheet
+            return another && !line.fill() ? NestMissing.Why.NOT_LAID : NestMissing.Why.NO_ROOM;
         }
         boolean turned = task.stock().stream().map(this::room).anyMatch(kind::fitsTurned);
         return turned ? NestMissing.Why.TURNS : NestMissing.Why.TOO_LARGE;
+    }
+
+    private static boolean isLeft(SheetStock sheet, Map<String, Long> used) {
+        return sheet.count().map(n -> n > used.getOrDefault(sheet.id(), 0L)).orElse(true);
     }
 
     private Body body(Form form) {

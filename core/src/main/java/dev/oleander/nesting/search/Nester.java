@@ -11,6 +11,7 @@ import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.OrderLine;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /** Finds nests: the front of this package. */
 public final class Nester {
@@ -44,8 +45,11 @@ public final class Nester {
             return List.of();
         }
         Model model = new Model(new NestTask(lines, task.stock(), task.rules(), List.of()));
+        Map<String, Long> used =
+                sheets.stream()
+                        .collect(Collectors.groupingBy(NestedSheet::stock, Collectors.counting()));
         return lines.stream()
-                .map(l -> new NestMissing(l.id(), left.get(l.id()), model.why(l.id())))
+                .map(l -> new NestMissing(l.id(), left.get(l.id()), model.why(l, used)))
                 .toList();
     }
 

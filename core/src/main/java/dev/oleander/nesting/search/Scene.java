@@ -175,6 +175,15 @@ final class Scene {
         return sum;
     }
 
+    /** Of all bodies that lie somewhere, mm2. */
+    double laidArea() {
+        double sum = 0;
+        for (int i = 0; i < items.length; i++) {
+            sum += room[i] == NONE ? 0 : items[i].body.area;
+        }
+        return sum;
+    }
+
     int[] allRooms() {
         return IntStream.range(0, rooms.length).toArray();
     }

@@ -21,6 +21,9 @@ final class World {
     /** Share of room more than what did not hold all, for another beginning. */
     private static final double MORE_ROOM = 0.03;
 
+    /** How much of other sheets may be covered, against those that did not hold all. */
+    private static final double BETTER = 1.02;
+
     /** By how much hope shrinks with each failure. */
     private static final double LESS_HOPE = 0.012;
 
@@ -49,6 +52,9 @@ final class World {
     private Strip strip;
     private Skyline skyline;
     private boolean pressing;
+
+    /** mm2 of the bodies that the last construction found place for. */
+    private double laid;
 
     World(
             Model model,
@@ -113,7 +119,7 @@ final class World {
 
     /**
      * Lays everything on the first sheets that hold it; those with hardly more room than some that
-     * did not come last.
+     * did not, or with too little when parts come no closer than there, come last.
      */
     private void beginOnFirst() {
         List<SheetSet> later = new ArrayList<>();
@@ -124,7 +130,8 @@ final class World {
             } else if (holdsAll(set)) {
                 return;
             } else {
-                tooSmall = (1 + MORE_ROOM) * set.area();
+                double needed = model.needed() / laid * set.area();
+                tooSmall = Math.max((1 + MORE_ROOM) * set.area(), needed / BETTER);
             }
         }
         for (SheetSet set : later) {
@@ -140,6 +147,7 @@ final class World {
         }
         Scene scene = scene(set);
         int missing = construct(scene);
+        laid = scene.laidArea();
         consider(scene, set);
         return missing == 0;
     }

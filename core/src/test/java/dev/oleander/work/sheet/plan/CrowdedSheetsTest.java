@@ -52,7 +52,7 @@ class CrowdedSheetsTest {
     private int placed;
     private int refused;
 
-    @Property(tries = 15)
+    @Property(tries = 8)
     void noLeadCutsIntoAnything(@ForAll long seed) {
         judge(new SplittableRandom(seed));
     }
@@ -141,7 +141,7 @@ class CrowdedSheetsTest {
         }
     }
 
-    @Property(tries = 12)
+    @Property(tries = 8)
     void theHeadIsNeverDownOverWhatHasComeFree(@ForAll long seed) {
         SplittableRandom random = new SplittableRandom(seed);
         Reading reading = Crowds.crowd(random);

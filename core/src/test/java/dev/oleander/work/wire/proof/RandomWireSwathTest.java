@@ -60,7 +60,7 @@ class RandomWireSwathTest {
     /** mm; webs narrower than this may count as none. */
     private static final double BARELY = 2e-2;
 
-    @Property(tries = 250, shrinking = ShrinkingMode.OFF)
+    @Property(tries = 160, shrinking = ShrinkingMode.OFF)
     void whatTheSwathTakesOfKeptMaterialIsFound(@ForAll long seed) {
         assertThat(broken(seed)).isEmpty();
     }
