@@ -223,6 +223,16 @@ class Nest {
     this.table.refreshTop();
   }
 
+  /** Says beside that why it lies there; the answer for a part that is not selected any more is late. */
+  async #showWhy() {
+    const part = this.selected;
+    const said = await ask(`/jobs/${this.bench.job}/${this.bench.stage}/nest/part?${new URLSearchParams({run: this.run, part: part + 1})}`, 'text');
+    const place = document.getElementById('nest-part-why');
+    if (said !== null && place && this.selected === part) {
+      place.innerHTML = said;
+    }
+  }
+
   /** Says on the slip which part is selected. */
   showPart() {
     const box = document.getElementById('nest-part');
@@ -241,6 +251,7 @@ class Nest {
     const angle = ((Math.atan2(b, mirrored ? -a : a) * 180 / Math.PI) * (mirrored ? -1 : 1) + 360) % 360;
     document.getElementById('nest-part-name').textContent = `${part.letter} ${line?.querySelector('.nest-name b')?.textContent ?? ''}, `
         + `turned ${angle.toFixed(2).replace(/\.?0+$/, '')}°${mirrored ? ', other side up' : ''}${part.locked ? ', fixed' : ''}`;
+    this.#showWhy();
     const lock = box.querySelector('[data-hand=lock]');
     if (lock) {
       lock.textContent = part.locked ? 'Let loose' : 'Fix';

@@ -123,13 +123,11 @@ class BenchController {
         if (stripOnly) {
             return "bench/planning :: strip(oob=false)";
         }
-        response.setHeader("HX-Reswap", "none");
-        if (shown.stage() != Stage.SHAPE) {
-            response.setHeader(
-                    "HX-Trigger",
-                    "{\"sceneChanged\":{\"step\":%d,\"planned\":true}}".formatted(job.step()));
+        if (shown.stage() == Stage.SHAPE) {
+            response.setHeader("HX-Reswap", "none");
+            return "bench/planning :: planned";
         }
-        return shown.stage() == Stage.SHAPE ? "bench/planning :: planned" : "bench/update";
+        return EditAnswers.renewed(response, job);
     }
 
     /** What the slip holds for a selection. */

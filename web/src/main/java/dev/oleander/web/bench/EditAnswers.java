@@ -140,6 +140,26 @@ class EditAnswers {
         return "bench/update";
     }
 
+    /** All that hangs on the plan, for a page that asked whether there is something new. */
+    String renewed(Context context, JobView job) {
+        Shown shown =
+                Shown.of(
+                        BenchController.stage(context.stage()),
+                        BenchController.ids(context.stop()),
+                        EditError.NONE);
+        bench.fill(context.model(), job.on(context.run()), shown, context.who());
+        return renewed(context.response(), job);
+    }
+
+    /** The fragments of a page whose model is filled; they go where they belong by themselves. */
+    static String renewed(HttpServletResponse response, JobView job) {
+        response.setHeader("HX-Reswap", "none");
+        response.setHeader(
+                "HX-Trigger",
+                "{\"sceneChanged\":{\"step\":%d,\"planned\":true}}".formatted(job.step()));
+        return "bench/update";
+    }
+
     /** Gives every edit its context. */
     @ControllerAdvice(
             assignableTypes = {

@@ -6,10 +6,8 @@ import dev.oleander.nesting.choice.NestValues;
 import dev.oleander.nesting.choice.StockLine;
 import dev.oleander.quantity.Typed;
 import dev.oleander.value.Value;
-import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobService;
-import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.nest.NestCandidates;
 import dev.oleander.web.nest.NestEdits;
@@ -17,13 +15,12 @@ import dev.oleander.web.nest.NestHand;
 import dev.oleander.web.nest.NestMoves;
 import dev.oleander.web.nest.NestResult;
 import dev.oleander.web.nest.NestSearch;
+import dev.oleander.web.nest.NestWhy;
 import dev.oleander.web.nest.NestWish;
 import dev.oleander.web.nest.NestWishes;
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,7 +37,6 @@ import org.springframework.web.bind.annotation.ResponseBody;
 class NestController {
 
     private final EditAnswers answers;
-    private final BenchModel bench;
     private final JobService jobs;
     private final NestEdits edits;
     private final NestHand hand;
@@ -50,7 +46,6 @@ class NestController {
 
     NestController(
             EditAnswers answers,
-            BenchModel bench,
             JobService jobs,
             NestEdits edits,
             NestHand hand,
@@ -58,7 +53,6 @@ class NestController {
             NestSearch searches,
             NestCandidates candidates) {
         this.answers = answers;
-        this.bench = bench;
         this.jobs = jobs;
         this.edits = edits;
         this.hand = hand;
@@ -206,46 +200,18 @@ class NestController {
 
     /** How far the search is; when it is over, all that hangs on it. */
     @GetMapping("/search")
-    String progress(
-            @PathVariable long id,
-            @PathVariable String stage,
-            @RequestParam(defaultValue = "") String stop,
-            @RequestParam(defaultValue = "1") int run,
-            @AuthenticationPrincipal SignedIn who,
-            Model model,
-            HttpServletResponse response) {
-        Optional<NestResult> going = searches.latest(id).filter(s -> !s.state().isOver());
-        if (going.isPresent()) {
-            searches.wanted(going.get());
-            model.addAttribute("running", NestSlip.Running.of(going.get()));
-            model.addAttribute("jobId", id);
-            model.addAttribute("stageWord", stage);
-            model.addAttribute("edits", who.edits());
-            return "bench/nest :: running";
+    String progress(@ModelAttribute("context") Context context) {
+        Optional<NestResult> going = searches.latest(context.id()).filter(s -> !s.state().isOver());
+        if (going.isEmpty()) {
+            return answers.renewed(context, jobs.view(context.id()));
         }
-        return whole(id, stage, stop, run, who, model, response);
-    }
-
-    private String whole(
-            long id,
-            String stage,
-            String stop,
-            int run,
-            SignedIn who,
-            Model model,
-            HttpServletResponse response) {
-        JobView job = jobs.view(id).on(run);
-        bench.fill(
-                model,
-                job,
-                BenchModel.Shown.of(
-                        BenchController.stage(stage), BenchController.ids(stop), EditError.NONE),
-                who);
-        response.setHeader("HX-Reswap", "none");
-        response.setHeader(
-                "HX-Trigger",
-                "{\"sceneChanged\":{\"step\":%d,\"planned\":true}}".formatted(job.step()));
-        return "bench/update";
+        searches.wanted(going.get());
+        Model model = context.model();
+        model.addAttribute("running", NestSlip.Running.of(going.get()));
+        model.addAttribute("jobId", context.id());
+        model.addAttribute("stageWord", context.stage());
+        model.addAttribute("edits", context.who().edits());
+        return "bench/nest :: running";
     }
 
     /** Ends it; what it has found is kept, and taken when it is better. */
@@ -356,6 +322,17 @@ class NestController {
             @RequestParam double x,
             @RequestParam double y) {
         return byHand(context, "Part laid", hand.lay(line, context.run(), new Point(x, y)));
+    }
+
+    /** Why a part lies where it does. */
+    @GetMapping("/part")
+    String why(@PathVariable long id, @RequestParam int run, @RequestParam int part, Model model) {
+        model.addAttribute(
+                "why",
+                NestWhy.of(jobs.view(id).result(), run, part).entrySet().stream()
+                        .map(e -> new ShapeSlip.Figure(e.getKey(), e.getValue()))
+                        .toList());
+        return "bench/nest :: why";
     }
 
     /** Where a part would come to lie, while it is dragged. */

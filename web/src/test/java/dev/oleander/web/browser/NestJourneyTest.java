@@ -128,6 +128,8 @@ class NestJourneyTest extends BrowserTest {
         browser.until(b -> !b.find("body").getAttribute("data-nest").equals("0"));
         click(hold);
         browser.until(b -> b.text("#nest-part").contains("Nested plates"));
+        browser.until(b -> b.text("#nest-part-why").contains("Next to it"));
+        assertThat(browser.text("#nest-part-why")).contains("mm to the edge", "Front", "Bears");
         int step = jobs.view(own).step();
         browser.keys(Keys.ARROW_RIGHT);
         browser.until(b -> jobs.present(own).step() > step);

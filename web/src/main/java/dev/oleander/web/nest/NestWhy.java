@@ -1,0 +1,69 @@
+package dev.oleander.web.nest;
+
+import dev.oleander.nesting.NestCosts;
+import dev.oleander.nesting.NestPlace;
+import dev.oleander.nesting.NestPlacement;
+import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestedSheet;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.job.result.JobResult;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/** Why a part lies where it does, in words. */
+public final class NestWhy {
+
+    private NestWhy() {}
+
+    /**
+     * By label: where it lies, what is next to it, how far the front reaches because of it, what it
+     * bears of the material.
+     *
+     * @param sheet its number, from 1
+     * @param part its place on the sheet, from 1
+     * @throws dev.oleander.web.job.document.NotFoundException when there is no such part
+     */
+    public static Map<String, String> of(JobResult result, int sheet, int part) {
+        List<NestedSheet> laid = NestEdits.require(result).choices().laid();
+        NestTask task = OnSheets.task(result);
+        NestedSheet on = OnSheets.sheet(laid, sheet);
+        NestPlacement own = OnSheets.part(on, part, sheet);
+        NestPlace place = NestPlace.of(task, on, part - 1);
+        Map<String, String> said = new LinkedHashMap<>();
+        said.put(
+                "Lies at",
+                "%s, %s"
+                        .formatted(
+                                Numbers.plain(place.box().min().x(), 1),
+                                Numbers.plain(place.box().min().y(), 1)));
+        said.put("Next to it", nearest(task, place));
+        said.put("Front", front(place));
+        said.put("Bears", Numbers.fixed(share(task, on, own.line()), 2));
+        return said;
+    }
+
+    private static String nearest(NestTask task, NestPlace place) {
+        return place.nearest().stream()
+                .map(n -> Numbers.plain(n.distance(), 1) + " mm to " + name(task, n.line()))
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String name(NestTask task, String line) {
+        return line.isEmpty() ? "the edge" : task.line(line).job();
+    }
+
+    private static String front(NestPlace place) {
+        String front = Numbers.plain(place.front(), 0) + " mm";
+        return place.front() - place.without() < 0.5
+                ? front + " without it too"
+                : "%s, %s mm without it".formatted(front, Numbers.plain(place.without(), 0));
+    }
+
+    /** What each part of a line bears of its sheet. */
+    private static double share(NestTask task, NestedSheet sheet, String line) {
+        long there = sheet.placements().stream().filter(p -> p.line().equals(line)).count();
+        return NestCosts.byLine(task, List.of(sheet)).getOrDefault(line, 0.0) / there;
+    }
+}
