@@ -96,8 +96,14 @@ class ContourTest {
     void centresAgreeWithAnotherLibrary(@ForAll long seed) {
         Contour contour = new RandomShapes(seed).contour((int) Math.floorMod(seed, 7L));
         if (contour.area() > 1) {
-            var judge = Judge.flat(new Region(contour, List.of()), 1e-6).getCentroid();
-            assertThat(contour.centroid().distance(p(judge.getX(), judge.getY()))).isLessThan(1e-3);
+            double flat = 1e-6;
+            var judge = Judge.flat(new Region(contour, List.of()), flat).getCentroid();
+            Point centre = contour.centroid();
+            // what flattening takes, at the farthest; lobes of opposite turn throw the centre far
+            // out
+            double far = centre.distance(contour.box().centre()) + contour.length();
+            double limit = flat * contour.length() * far / contour.area() + 1e-9;
+            assertThat(centre.distance(p(judge.getX(), judge.getY()))).isLessThan(limit);
         }
     }
 }
