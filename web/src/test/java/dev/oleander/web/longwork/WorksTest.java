@@ -13,6 +13,7 @@ import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.SchedulableInstance;
 import dev.oleander.web.longwork.WorkState.Phase;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -45,11 +46,16 @@ class WorksTest {
                 }
 
                 @Override
+                public int mostAtOnce(int all) {
+                    return all - 1;
+                }
+
+                @Override
                 public void run(String key, WorkProgress progress) {
                     doing.accept(key, progress);
                 }
             };
-    private final Works works = new Works(table, client, kinds, Clock.systemUTC());
+    private final Works works = new Works(table, client, kinds, Clock.systemUTC(), 2);
 
     @BeforeEach
     void connect() {
@@ -115,6 +121,27 @@ class WorksTest {
                 };
         works.run(TASK);
         verify(table).end(TASK, Phase.FAILED, "Failed");
+    }
+
+    @Test
+    void whatANodeDoesEnoughOfWaits() {
+        List<Boolean> second = new ArrayList<>();
+        doing =
+                (key, progress) -> {
+                    if (second.isEmpty()) {
+                        second.add(works.run(TASK));
+                    }
+                };
+        assertThat(works.run(TASK)).as("done").isTrue();
+        assertThat(second).as("one more meanwhile").containsExactly(false);
+        verify(table).end(TASK, Phase.DONE, "Done");
+        // also after one that failed there is room again
+        doing =
+                (key, progress) -> {
+                    throw new IllegalStateException("broken");
+                };
+        works.run(TASK);
+        assertThat(works.run(TASK)).as("the next").isTrue();
     }
 
     @Test
