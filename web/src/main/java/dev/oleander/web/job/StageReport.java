@@ -241,13 +241,13 @@ public final class StageReport {
                 left.isWhole()
                         ? ""
                         : left.of().keySet().stream()
-                                .map(part -> " of " + PartRef.within(part.id()))
-                                .collect(Collectors.joining(" and"));
+                                .map(part -> PartRef.within(part.id()))
+                                .collect(Collectors.joining(", ", ": ", ""));
         String advice =
                 result.document().nest().isPresent()
                         ? "Search for the rest, or give the nest another sheet."
                         : SheetLayout.NOTHING_FITS;
-        return "%d%s of %d are missing. %s".formatted(left.all(), what, wanted.all(), advice);
+        return "%d of %d are missing%s. %s".formatted(left.all(), wanted.all(), what, advice);
     }
 
     /** Share of the stock of a run that becomes parts. */

@@ -5,6 +5,7 @@ import dev.oleander.nesting.NestPlace;
 import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.choice.NestChoices;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.result.JobResult;
 import java.util.LinkedHashMap;
@@ -38,20 +39,30 @@ public final class NestWhy {
                         .formatted(
                                 Numbers.plain(place.box().min().x(), 1),
                                 Numbers.plain(place.box().min().y(), 1)));
-        said.put("Next to it", nearest(task, place));
+        said.put("Next to it", nearest(result, place));
         said.put("Front", front(place));
-        said.put("Bears", Numbers.fixed(share(task, on, own.line()), 2));
+        said.put("Material", Numbers.fixed(share(task, on, own.line()), 2));
         return said;
     }
 
-    private static String nearest(NestTask task, NestPlace place) {
+    private static String nearest(JobResult result, NestPlace place) {
+        NestChoices choices = NestEdits.require(result).choices();
         return place.nearest().stream()
-                .map(n -> Numbers.plain(n.distance(), 1) + " mm to " + name(task, n.line()))
+                .map(n -> "%s %s".formatted(name(choices, n.line()), mm(n.distance())))
                 .collect(Collectors.joining(", "));
     }
 
-    private static String name(NestTask task, String line) {
-        return line.isEmpty() ? "the edge" : task.line(line).job();
+    /** The letter of a part's job, as it stands on the part; the own job has none. */
+    private static String name(NestChoices choices, String line) {
+        if (line.isEmpty()) {
+            return "edge";
+        }
+        String letter = choices.line(line).orElseThrow().source();
+        return letter.isEmpty() ? "part" : letter;
+    }
+
+    private static String mm(double distance) {
+        return Numbers.plain(distance, 1) + " mm";
     }
 
     private static String front(NestPlace place) {

@@ -65,7 +65,7 @@ class PartsApiTest extends WebTest {
         assertThat(missing.get(0).get("count").asInt()).isEqualTo(2);
         StageView sheet = jobs.view(rings).stage(Stage.SHEET);
         assertThat(sheet.isReady()).isFalse();
-        assertThat(sheet.needs().get(0)).startsWith("2 of part 1 of 6 are missing.");
+        assertThat(sheet.needs().get(0)).startsWith("2 of 6 are missing: part 1.");
     }
 
     @ParameterizedTest

@@ -129,7 +129,7 @@ class NestJourneyTest extends BrowserTest {
         click(hold);
         browser.until(b -> b.text("#nest-part").contains("Nested plates"));
         browser.until(b -> b.text("#nest-part-why").contains("Next to it"));
-        assertThat(browser.text("#nest-part-why")).contains("mm to the edge", "Front", "Bears");
+        assertThat(browser.text("#nest-part-why")).contains("edge", "Front", "Material");
         int step = jobs.view(own).step();
         browser.keys(Keys.ARROW_RIGHT);
         browser.until(b -> jobs.present(own).step() > step);
