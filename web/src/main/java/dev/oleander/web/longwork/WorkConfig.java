@@ -1,8 +1,5 @@
 package dev.oleander.web.longwork;
 
-import com.github.kagkarlsson.scheduler.task.CompletionHandler.OnCompleteRemove;
-import com.github.kagkarlsson.scheduler.task.ExecutionComplete;
-import com.github.kagkarlsson.scheduler.task.ExecutionOperations;
 import com.github.kagkarlsson.scheduler.task.Task;
 import com.github.kagkarlsson.scheduler.task.TaskDescriptor;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
@@ -19,7 +16,7 @@ class WorkConfig {
 
     static final TaskDescriptor<Void> TASK = TaskDescriptor.of("work");
 
-    /** After a node ended in the middle, or had enough of a kind, another one goes on soon. */
+    /** After a node ended in the middle, another one goes on soon. */
     private static final Duration AGAIN = Duration.ofSeconds(1);
 
     private final Works works;
@@ -30,18 +27,12 @@ class WorkConfig {
 
     @Bean
     Task<Void> work() {
-        return Tasks.custom(TASK)
+        return Tasks.oneTime(TASK)
                 .onDeadExecutionRevive()
-                .onFailure(WorkConfig::again)
-                .execute(
-                        (instance, context) ->
-                                works.run(instance.getId())
-                                        ? new OnCompleteRemove<>()
-                                        : WorkConfig::again);
-    }
-
-    private static void again(ExecutionComplete complete, ExecutionOperations<Void> operations) {
-        operations.reschedule(complete, Instant.now().plus(AGAIN));
+                .onFailure(
+                        (complete, operations) ->
+                                operations.reschedule(complete, Instant.now().plus(AGAIN)))
+                .execute((instance, context) -> works.run(instance.getId()));
     }
 
     @EventListener

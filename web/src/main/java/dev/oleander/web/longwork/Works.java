@@ -10,13 +10,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /** Wants long works, stops them, and says how far they are, whichever node does them. */
@@ -35,13 +33,6 @@ public class Works {
     private final ObjectProvider<SchedulerClient> scheduler;
     private final ObjectProvider<WorkKind> kinds;
     private final Clock clock;
-
-    /** Works that this node does at once. */
-    private final int all;
-
-    /** By word of the kind, how many this node does now. */
-    private final Map<String, Integer> going = new ConcurrentHashMap<>();
-
     private final String node = UUID.randomUUID().toString().substring(0, 8);
     private volatile boolean closing;
 
@@ -49,9 +40,7 @@ public class Works {
             WorkTable table,
             ObjectProvider<SchedulerClient> scheduler,
             ObjectProvider<WorkKind> kinds,
-            Clock clock,
-            @Value("${db-scheduler.threads}") int all) {
-        this.all = all;
+            Clock clock) {
         this.table = table;
         this.scheduler = scheduler;
         this.kinds = kinds;
@@ -162,35 +151,21 @@ public class Works {
      * Does what a task that was picked on this node is to do; nothing when nobody wants it any
      * more.
      *
-     * @return false when this node does enough of its kind, so that it has to be picked again
      * @throws IllegalStateException when this node ends before the work does
      */
-    boolean run(String task) {
-        return table.workOf(task).map(id -> run(task, id)).orElse(true);
+    void run(String task) {
+        table.workOf(task).ifPresent(id -> run(task, id));
     }
 
-    private boolean run(String task, String id) {
+    private void run(String task, String id) {
         int colon = id.indexOf(':');
         WorkKind kind =
                 kinds.stream()
                         .filter(k -> k.word().equals(id.substring(0, colon)))
                         .findFirst()
                         .orElseThrow();
-        if (going.merge(kind.word(), 1, Integer::sum) > kind.mostAtOnce(all)) {
-            going.merge(kind.word(), -1, Integer::sum);
-            return false;
-        }
         try {
-            run(task, id, kind);
-        } finally {
-            going.merge(kind.word(), -1, Integer::sum);
-        }
-        return true;
-    }
-
-    private void run(String task, String id, WorkKind kind) {
-        try {
-            kind.run(id.substring(id.indexOf(':') + 1), new Telling(task));
+            kind.run(id.substring(colon + 1), new Telling(task));
             table.end(task, Phase.DONE, "Done");
         } catch (CancelledException stopped) {
             requireGoingOn(task);

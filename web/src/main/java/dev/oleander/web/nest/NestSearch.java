@@ -84,12 +84,6 @@ public class NestSearch implements WorkKind {
         return "nest";
     }
 
-    /** One place is left to the plans: they take seconds, a search takes minutes. */
-    @Override
-    public int mostAtOnce(int all) {
-        return Math.max(1, all - 1);
-    }
-
     private static String subject(long job) {
         return "nest of job " + job;
     }

@@ -13,7 +13,6 @@ import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.SchedulableInstance;
 import dev.oleander.web.longwork.WorkState.Phase;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -46,16 +45,11 @@ class WorksTest {
                 }
 
                 @Override
-                public int mostAtOnce(int all) {
-                    return all - 1;
-                }
-
-                @Override
                 public void run(String key, WorkProgress progress) {
                     doing.accept(key, progress);
                 }
             };
-    private final Works works = new Works(table, client, kinds, Clock.systemUTC(), 2);
+    private final Works works = new Works(table, client, kinds, Clock.systemUTC());
 
     @BeforeEach
     void connect() {
@@ -121,27 +115,6 @@ class WorksTest {
                 };
         works.run(TASK);
         verify(table).end(TASK, Phase.FAILED, "Failed");
-    }
-
-    @Test
-    void whatANodeDoesEnoughOfWaits() {
-        List<Boolean> second = new ArrayList<>();
-        doing =
-                (key, progress) -> {
-                    if (second.isEmpty()) {
-                        second.add(works.run(TASK));
-                    }
-                };
-        assertThat(works.run(TASK)).as("done").isTrue();
-        assertThat(second).as("one more meanwhile").containsExactly(false);
-        verify(table).end(TASK, Phase.DONE, "Done");
-        // also after one that failed there is room again
-        doing =
-                (key, progress) -> {
-                    throw new IllegalStateException("broken");
-                };
-        works.run(TASK);
-        assertThat(works.run(TASK)).as("the next").isTrue();
     }
 
     @Test
