@@ -60,12 +60,27 @@ class NestSearchTest extends WebTest {
         public void keep(String soFar) {}
     }
 
+    /** Ends a search as soon as something that it found is written down. */
+    private WorkProgress endingWhenFound(long nest, int number) {
+        return new WorkProgress() {
+            @Override
+            public void at(double done, String doing) {
+                if (searches.result(nest, number).best().isPresent()) {
+                    throw new CancelledException();
+                }
+            }
+
+            @Override
+            public void keep(String soFar) {}
+        };
+    }
+
     @Test
     void whatANodeHadFoundWhenItEndedIsWhereTheNextGoesOn() {
         long nest = nest("Taken over");
         int number = table.add(nest, jobs.present(nest).step(), person("mira").id(), WISH);
         String key = nest + "/" + number;
-        assertThatThrownBy(() -> searches.run(key, Ending.after(2)))
+        assertThatThrownBy(() -> searches.run(key, endingWhenFound(nest, number)))
                 .isInstanceOf(CancelledException.class);
         NestResult left = searches.result(nest, number);
         assertThat(left.state()).isEqualTo(NestResult.State.RUNNING);
@@ -106,7 +121,8 @@ class NestSearchTest extends WebTest {
     void whatANodeThatEndedHasLeftIsTakenByWhoStopsTheSearch() {
         long nest = nest("Left behind");
         int number = table.add(nest, jobs.present(nest).step(), person("mira").id(), WISH);
-        assertThatThrownBy(() -> searches.run(nest + "/" + number, Ending.after(2)))
+        WorkProgress ending = endingWhenFound(nest, number);
+        assertThatThrownBy(() -> searches.run(nest + "/" + number, ending))
                 .isInstanceOf(CancelledException.class);
         sql.update(
                 "update nest_result set told_at = now() - interval '1 minute' where job_id = ?",
