@@ -10,7 +10,7 @@ export async function ask(path, read = 'json', how = {}) {
 }
 
 /** The same about the run that is shown, which the page says in its state. */
-export function askOfRun(job, what, parameters = {}) {
+export function askOfRun(job, what, parameters = {}, read = 'json') {
   const run = document.querySelector('#bench-state [name=run]').value;
-  return ask(`/jobs/${job}/${what}?${new URLSearchParams({...parameters, run})}`);
+  return ask(`/jobs/${job}/${what}?${new URLSearchParams({...parameters, run})}`, read);
 }

@@ -226,10 +226,10 @@ class Nest {
   /** Says beside that why it lies there; the answer for a part that is not selected any more is late. */
   async #showWhy() {
     const part = this.selected;
-    const said = await ask(`/jobs/${this.bench.job}/${this.bench.stage}/nest/part?${new URLSearchParams({run: this.run, part: part + 1})}`, 'text');
+    const said = await askOfRun(this.bench.job, `${this.bench.stage}/nest/part`, {part: part + 1}, 'text');
     const place = document.getElementById('nest-part-why');
-    if (said !== null && place && this.selected === part) {
-      place.innerHTML = said;
+    if (place && this.selected === part) {
+      place.innerHTML = said ?? '';
     }
   }
 

@@ -53,9 +53,6 @@ final class World {
     private Skyline skyline;
     private boolean pressing;
 
-    /** mm2 of the bodies that the last construction found place for. */
-    private double laid;
-
     World(
             Model model,
             List<SheetSet> sets,
@@ -127,29 +124,30 @@ final class World {
         for (SheetSet set : sets) {
             if (set.area() <= tooSmall) {
                 later.add(set);
-            } else if (holdsAll(set)) {
-                return;
-            } else {
-                double needed = model.needed() / laid * set.area();
-                tooSmall = Math.max((1 + MORE_ROOM) * set.area(), needed / BETTER);
+                continue;
             }
+            double share = shareHeld(set);
+            if (share == 1) {
+                return;
+            }
+            tooSmall = set.area() * Math.max(1 + MORE_ROOM, 1 / (share * BETTER));
         }
         for (SheetSet set : later) {
-            if (holdsAll(set)) {
+            if (shareHeld(set) == 1) {
                 return;
             }
         }
     }
 
-    private boolean holdsAll(SheetSet set) {
+    /** Share of the area of all bodies that sheets are found to hold; 1: all of them. */
+    private double shareHeld(SheetSet set) {
         if (blocks.isPresent() && packed(set)) {
-            return true;
+            return 1;
         }
         Scene scene = scene(set);
         int missing = construct(scene);
-        laid = scene.laidArea();
         consider(scene, set);
-        return missing == 0;
+        return missing == 0 ? 1 : scene.laidArea() / model.needed();
     }
 
     /** Begins with what lies somewhere already, and with what is missing beside it. */

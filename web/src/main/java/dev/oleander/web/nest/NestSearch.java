@@ -99,7 +99,9 @@ public class NestSearch implements WorkKind {
         JobService.Present present = jobs.present(job);
         JobResult result = computer.result(present.document());
         task(result, result.kind(), wish);
-        stop(job);
+        // the job is left to the new search: what is taken now would be a step that it does not
+        // know
+        end(job);
         int number = table.add(job, present.step(), who.id(), wish);
         want(job, number, who.id());
         return number;
@@ -111,15 +113,17 @@ public class NestSearch implements WorkKind {
      */
     public void stop(long job) {
         Optional<NestResult> left = table.silent(job, SILENT);
+        end(job);
+        left.ifPresent(this::takeLeft);
+    }
+
+    private void end(long job) {
         table.stop(job);
         works.stop(subject(job));
-        left.ifPresent(
-                search ->
-                        search.best()
-                                .ifPresent(
-                                        best ->
-                                                new Run(search, WorkProgress.NOBODY)
-                                                        .take(best.sheets())));
+    }
+
+    private void takeLeft(NestResult search) {
+        search.best().ifPresent(best -> new Run(search, WorkProgress.NOBODY).take(best.sheets()));
     }
 
     /** Threads that leave one processor to the pages. */

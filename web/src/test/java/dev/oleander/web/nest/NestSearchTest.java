@@ -139,6 +139,26 @@ class NestSearchTest extends WebTest {
     }
 
     @Test
+    void whoSearchesAgainBeginsFromTheJobAsItIs() throws InterruptedException {
+        long nest = nest("Searched again");
+        int number = table.add(nest, jobs.present(nest).step(), person("mira").id(), WISH);
+        WorkProgress ending = endingWhenFound(nest, number);
+        assertThatThrownBy(() -> searches.run(nest + "/" + number, ending))
+                .isInstanceOf(CancelledException.class);
+        sql.update(
+                "update nest_result set told_at = now() - interval '1 minute' where job_id = ?",
+                nest);
+        int step = jobs.present(nest).step();
+        int again = searches.begin(nest, WISH, person("mira"));
+        assertThat(searches.result(nest, again).step()).isEqualTo(step);
+        assertThat(searches.result(nest, number).state()).isEqualTo(NestResult.State.STOPPED);
+        // else the new search could not be taken: the job would have been changed meanwhile
+        until(() -> searches.result(nest, again).state().isOver());
+        assertThat(searches.result(nest, again).state()).isEqualTo(NestResult.State.DONE);
+        assertThat(jobs.present(nest).step()).isEqualTo(step + 1);
+    }
+
+    @Test
     void aResultTellsItsMachineTimeBeforeItIsTaken() {
         long nest = nest("Timed");
         int number = table.add(nest, jobs.present(nest).step(), person("mira").id(), WISH);

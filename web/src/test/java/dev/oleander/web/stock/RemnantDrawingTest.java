@@ -53,6 +53,9 @@ class RemnantDrawingTest {
         assertThatThrownBy(() -> RemnantDrawing.outline("nothing.dxf", new byte[0]))
                 .isInstanceOf(DrawingException.class)
                 .hasMessageContaining("is empty");
+        assertThatThrownBy(() -> RemnantDrawing.outline("large.dxf", new byte[3 << 20]))
+                .isInstanceOf(RefusedEditException.class)
+                .hasMessageContaining("3072 kB", "2048 kB");
     }
 
     @Test
