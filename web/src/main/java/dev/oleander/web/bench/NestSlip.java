@@ -28,7 +28,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /** Parts, sheets and distances of a nest, what was found, and how the search goes. */
@@ -140,21 +139,29 @@ public final class NestSlip {
     public List<Line> lines() {
         NestChoices choices = nesting.choices();
         Map<String, Integer> placed = choices.placed();
-        Map<String, NestMissing> missing = missing();
-        return choices.lines().stream().map(line -> line(line, placed, missing)).toList();
+        Map<String, Integer> left =
+                task.map(t -> NestFigures.of(t, choices.laid()).left()).orElse(Map.of());
+        Map<String, String> why = whyMissing();
+        return choices.lines().stream()
+                .map(
+                        line ->
+                                line(
+                                        line,
+                                        placed.getOrDefault(line.id(), 0),
+                                        left.getOrDefault(line.id(), 0),
+                                        why.getOrDefault(line.id(), "")))
+                .toList();
     }
 
-    private Map<String, NestMissing> missing() {
-        return task.isEmpty()
+    /** By line; finding it takes longer than all else here, and says nothing before any search. */
+    private Map<String, String> whyMissing() {
+        return task.isEmpty() || !isLaid()
                 ? Map.of()
                 : Nests.missing(result, nesting.choices().laid()).stream()
-                        .collect(Collectors.toMap(NestMissing::line, Function.identity()));
+                        .collect(Collectors.toMap(NestMissing::line, m -> m.why().sentence()));
     }
 
-    private Line line(
-            PartLine line, Map<String, Integer> placed, Map<String, NestMissing> missing) {
-        Optional<NestMissing> left = Optional.ofNullable(missing.get(line.id()));
-        boolean tells = left.isPresent() && !nesting.choices().laid().isEmpty();
+    private Line line(PartLine line, int placed, int missing, String why) {
         ValueRows<PartLine> rows = new ValueRows<>(line, line.id() + ".", error);
         return new Line(
                 line.id(),
@@ -166,9 +173,9 @@ public final class NestSlip {
                 "part " + line.part().replace("p", ""),
                 nesting.part(line).map(part -> RegionPicture.of(part.region(), PICTURE)).orElse(""),
                 line.quantity(),
-                placed.getOrDefault(line.id(), 0),
-                left.map(NestMissing::count).orElse(0),
-                tells ? left.get().why().sentence() : "",
+                placed,
+                missing,
+                why,
                 line.fill(),
                 NestValues.OF_LINES.stream().map(rows::row).toList(),
                 line.id().equals(open));
