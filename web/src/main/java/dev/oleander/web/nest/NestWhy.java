@@ -68,7 +68,7 @@ public final class NestWhy {
     private static String front(NestPlace place) {
         String front = Numbers.plain(place.front(), 0) + " mm";
         return place.front() - place.without() < 0.5
-                ? front + " without it too"
+                ? front + ", also without it"
                 : "%s, %s mm without it".formatted(front, Numbers.plain(place.without(), 0));
     }
 
