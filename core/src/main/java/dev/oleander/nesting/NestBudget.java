@@ -21,7 +21,7 @@ public record NestBudget(
         int threads) {
 
     /** Share of the time in which something new is looked for. */
-    public static final double EXPLORE = 0.8;
+    public static final double EXPLORE = 0.7;
 
     public static final double LONGEST = 24 * 3600;
 

@@ -3,6 +3,7 @@ package dev.oleander.nesting;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Distances;
+import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.RegionInside;
@@ -16,6 +17,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * Judges a nest by true lines and arcs. It shares no code with the search, so that a slip there is
@@ -200,7 +202,7 @@ public final class NestCheck {
             return;
         }
         double nearest = nearest(a, b.edges(), b.region(), gap);
-        if (nearest < gap - TOLERANCE) {
+        if (nearest < gap - TOLERANCE && !sharesCut(a, b, nearest)) {
             fault(
                     "gap",
                     nearest,
@@ -221,6 +223,38 @@ public final class NestCheck {
                     a.name(),
                     b.name());
         }
+    }
+
+    /** Whether they lie a kerf apart along straight edges of one length, and nowhere closer. */
+    private boolean sharesCut(Placed a, Placed b, double nearest) {
+        return task.rules()
+                .commonLines()
+                .filter(kerf -> nearest >= kerf - TOLERANCE)
+                .filter(kerf -> lines(a).anyMatch(edge -> hasParallel(b, edge, kerf)))
+                .isPresent();
+    }
+
+    private static Stream<Segment> lines(Placed of) {
+        return of.region().outer().segments().stream().filter(s -> s instanceof Line);
+    }
+
+    private static boolean hasParallel(Placed of, Segment edge, double kerf) {
+        Box near = edge.box().grown(kerf + TOLERANCE);
+        return near.touches(of.region().box())
+                && lines(of).anyMatch(other -> areAcross(edge, other, kerf));
+    }
+
+    /** Whether a cut between them would have both as its sides, from end to end. */
+    private static boolean areAcross(Segment a, Segment b, double kerf) {
+        double from = a.start().distance(b.end());
+        double to = a.end().distance(b.start());
+        Point along = a.end().minus(a.start());
+        Point across = b.end().minus(a.start());
+        double skew = (along.x() * across.x() + along.y() * across.y()) / a.length();
+        return Math.abs(from - kerf) <= TOLERANCE
+                && Math.abs(to - kerf) <= TOLERANCE
+                && Math.abs(skew) <= TOLERANCE
+                && Math.abs(a.length() - b.length()) <= TOLERANCE;
     }
 
     private void touching(Placed a, Placed b) {

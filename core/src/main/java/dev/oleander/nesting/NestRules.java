@@ -9,15 +9,36 @@ import java.util.Optional;
  * @param margin least distance of a part from the edge of the sheet and of its holes, mm
  * @param inOpenings whether parts may lie in openings of others
  * @param remnant when a rest is worth something; empty: never
+ * @param commonLines kerf, mm, at which copies may lie along straight edges of theirs so that one
+ *     cut serves both; empty: they may not
  */
 public record NestRules(
-        double gap, double margin, boolean inOpenings, Optional<RemnantRule> remnant) {
+        double gap,
+        double margin,
+        boolean inOpenings,
+        Optional<RemnantRule> remnant,
+        Optional<Double> commonLines) {
 
     public NestRules {
         if (!(gap >= 0) || !(margin >= 0)) {
             throw new NestException(
                     "Gap %s mm, margin %s mm: neither may be less than 0.".formatted(gap, margin));
         }
+        if (commonLines.isPresent() && !(commonLines.get() > 0)) {
+            throw new NestException(
+                    "Common lines with a kerf of %s mm: it must be more than 0."
+                            .formatted(commonLines.get()));
+        }
+    }
+
+    /** Without common lines. */
+    public NestRules(double gap, double margin, boolean inOpenings, Optional<RemnantRule> remnant) {
+        this(gap, margin, inOpenings, remnant, Optional.empty());
+    }
+
+    /** The same, with common lines or without. */
+    public NestRules withCommonLines(Optional<Double> kerf) {
+        return new NestRules(gap, margin, inOpenings, remnant, kerf);
     }
 
     /**

@@ -3,6 +3,7 @@ package dev.oleander.nesting.choice;
 import dev.oleander.nesting.NestException;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.OrderLine;
+import dev.oleander.nesting.Sheets;
 import dev.oleander.plan.bed.Demand;
 import dev.oleander.plan.bed.PartRef;
 import java.util.ArrayList;

@@ -177,6 +177,15 @@ public final class NestValues {
                             (d, in) -> d.withInOpenings(!Boolean.FALSE.equals(in)))
                     .label("In openings", "");
 
+    public static final Value<DistanceChoices> COMMON_LINES =
+            Value.<DistanceChoices>yesOrNo(
+                            "commonLines",
+                            "common lines",
+                            List.of(new Word("true", "where they pay"), new Word("false", "never")),
+                            DistanceChoices::sharesCuts,
+                            (d, shared) -> d.withCommonLines(Boolean.TRUE.equals(shared)))
+                    .label("Common lines", "");
+
     public static final Value<DistanceChoices> LEAST_REST =
             Value.number(
                             "leastRest",
@@ -201,7 +210,7 @@ public final class NestValues {
                     .label("Worth of it", "%");
 
     public static final List<Value<DistanceChoices>> OF_NESTS =
-            List.of(GAP, MARGIN, IN_OPENINGS, LEAST_REST, REST_SHARE);
+            List.of(GAP, MARGIN, IN_OPENINGS, COMMON_LINES, LEAST_REST, REST_SHARE);
 
     private NestValues() {}
 

@@ -73,7 +73,10 @@ public final class NestFile {
                 number(file, "gap"),
                 number(file, "margin"),
                 file.path("partsInOpenings").asBoolean(true),
-                rule);
+                rule,
+                file.path("commonLines").isMissingNode()
+                        ? Optional.empty()
+                        : Optional.of(number(file, "commonLines")));
     }
 
     private static OrderLine line(JsonNode line, Map<String, Region> shapes) {

@@ -62,7 +62,8 @@ public final class ByHand {
                         rules.gap() + more,
                         rules.margin() + more,
                         rules.inOpenings(),
-                        rules.remnant()),
+                        rules.remnant(),
+                        rules.commonLines()),
                 List.of());
     }
 

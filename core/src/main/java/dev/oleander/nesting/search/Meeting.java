@@ -3,6 +3,7 @@ package dev.oleander.nesting.search;
 import dev.oleander.nesting.NestBudget;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.concurrent.Phaser;
@@ -143,6 +144,11 @@ final class Meeting {
     /** Best of all worlds at the last meeting; null: none yet. */
     Found best() {
         return best;
+    }
+
+    /** What each world has found at best. */
+    List<Found> found() {
+        return worlds.stream().map(World::best).filter(Objects::nonNull).toList();
     }
 
     int rounds() {

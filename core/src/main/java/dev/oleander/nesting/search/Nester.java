@@ -9,8 +9,11 @@ import dev.oleander.nesting.NestScore;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.OrderLine;
+import dev.oleander.nesting.Sheets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.SplittableRandom;
 import java.util.stream.Collectors;
 
 /** Finds nests: the front of this package. */
@@ -33,7 +36,35 @@ public final class Nester {
      * @throws dev.oleander.nesting.NestException when the task cannot be nested at all
      */
     public static Nest nest(NestTask task, NestBudget budget, NestProgress progress) {
-        return new Nester(task, budget, progress).run();
+        return Clusters.of(task)
+                .map(clusters -> withCommonLines(clusters, task, budget, progress))
+                .orElseGet(() -> new Nester(task, budget, progress).run());
+    }
+
+    private static Nest withCommonLines(
+            Clusters clusters, NestTask task, NestBudget budget, NestProgress progress) {
+        NestProgress ofParts = (best, seconds) -> progress.at(clusters.parts(best), seconds);
+        Nest nest = clusters.parts(new Nester(clusters.task(), budget, ofParts).run());
+        return nest.score().isComplete() ? nest : withSingles(task, nest, budget);
+    }
+
+    /** Parts for whose clusters there was no room may have room alone. */
+    private static Nest withSingles(NestTask task, Nest nest, NestBudget budget) {
+        List<NestedSheet> fixed = Sheets.locked(nest.sheets(), true);
+        NestTask rest =
+                new NestTask(
+                        task.lines(),
+                        task.stock(),
+                        task.rules().withCommonLines(Optional.empty()),
+                        fixed);
+        NestBudget once = NestBudget.ofRounds(1, 1, budget.seed());
+        Nest found = new Nester(rest, once, NestProgress.NONE).run();
+        return new Nest(
+                Sheets.lockedAs(found.sheets(), task.locked()),
+                found.score(),
+                nest.rounds(),
+                nest.explored(),
+                nest.tests() + found.tests());
     }
 
     /** What a nest of a task leaves out, and why. */
@@ -56,7 +87,7 @@ public final class Nester {
     private Nest run() {
         Meeting meeting = new Meeting(model, budget, this::told);
         meeting.run();
-        Found best = meeting.best();
+        Found best = closest(meeting);
         Nest nest = nest(best, meeting.rounds(), meeting.explored(), meeting.tests());
         if (best == null || model.fill.isEmpty()) {
             return nest;
@@ -68,6 +99,33 @@ public final class Nester {
                 nest.rounds(),
                 nest.explored(),
                 nest.tests());
+    }
+
+    /** The best of what the worlds have found, when all of it is pushed together. */
+    private Found closest(Meeting meeting) {
+        Found best = meeting.best();
+        for (Found found : meeting.found()) {
+            if (found.set().rooms().isEmpty()) {
+                continue;
+            }
+            Found closer = pushed(found);
+            if (closer.score().isBetterThan(best.score())) {
+                best = closer;
+            }
+        }
+        return best;
+    }
+
+    private Found pushed(Found found) {
+        SheetSet set = found.set();
+        Scene scene =
+                new Scene(
+                        model.items.toArray(Kind[]::new),
+                        set.rooms().toArray(Room[]::new),
+                        new PairTest());
+        scene.restore(found.places());
+        boolean free = new Compaction(scene, set, new SplittableRandom(budget.seed())).run();
+        return free ? new Found(model.score(scene, set), set, scene.places()) : found;
     }
 
     private boolean told(Found best, int rounds, int explored, long tests, double seconds) {

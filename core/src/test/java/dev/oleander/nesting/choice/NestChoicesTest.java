@@ -7,6 +7,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.nesting.NestException;
 import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.Sheets;
 import dev.oleander.plan.bed.PartRef;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.value.Value;

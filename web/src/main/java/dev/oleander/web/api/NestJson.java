@@ -79,6 +79,7 @@ final class NestJson {
             Double gap,
             Double margin,
             Boolean partsInOpenings,
+            Boolean commonLines,
             Double leastRest,
             Double restShare) {}
 
@@ -139,6 +140,7 @@ final class NestJson {
             String gapSource,
             double margin,
             boolean partsInOpenings,
+            boolean commonLines,
             Double leastRest,
             double restShare) {}
 

@@ -133,6 +133,7 @@ final class NestMapper {
                 set.gap() == null ? spacing.source() : "set",
                 rules.margin(),
                 rules.inOpenings(),
+                rules.commonLines().isPresent(),
                 rules.remnant().map(NestRules.RemnantRule::least).orElse(null),
                 100 * set.restShare());
     }

@@ -108,6 +108,7 @@ final class NestRequests {
             put(values, "gap", rules.gap());
             put(values, "margin", rules.margin());
             put(values, "partsInOpenings", rules.partsInOpenings());
+            put(values, "commonLines", rules.commonLines());
             put(values, "leastRest", rules.leastRest());
             put(values, "restShare", rules.restShare());
         }

@@ -281,6 +281,7 @@ public final class NestSlip {
                 rows.row(NestValues.GAP, Numbers.plain(rules.gap(), 3), "cut"),
                 rows.row(NestValues.MARGIN, Numbers.plain(rules.margin(), 3), "cut"),
                 rows.row(NestValues.IN_OPENINGS),
+                rows.row(NestValues.COMMON_LINES),
                 rows.row(NestValues.LEAST_REST),
                 rows.row(NestValues.REST_SHARE));
     }

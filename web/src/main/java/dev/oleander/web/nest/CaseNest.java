@@ -99,7 +99,8 @@ final class CaseNest {
                         rules.remnant().map(r -> Typed.of(r.least())).orElse(null),
                         rules.remnant()
                                 .map(NestRules.RemnantRule::share)
-                                .orElse(DistanceChoices.USUAL.restShare()));
+                                .orElse(DistanceChoices.USUAL.restShare()),
+                        rules.commonLines().map(kerf -> true).orElse(null));
         List<StockLine> stock = task.stock().stream().map(CaseNest::stock).toList();
         return new NestChoices(lines, stock, distances, task.locked());
     }

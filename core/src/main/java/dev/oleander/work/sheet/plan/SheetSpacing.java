@@ -31,16 +31,19 @@ final class SheetSpacing {
                         .filter(choices -> !choices.isEmpty())
                         .<Collection<PlanChoices>>map(choices -> choices.values())
                         .orElse(List.of(task.choices()));
-        Optional<CutRow> widest =
+        List<CutRow> rows =
                 jobs.stream()
                         .map(choices -> row(task, choices).orElse(null))
                         .filter(Objects::nonNull)
-                        .max(Comparator.comparingDouble(HouseRecipe::gap));
-        return widest.map(SheetSpacing::of)
-                .orElse(new Spacing(GAP_WITHOUT_DATA, 0, "no cutting data"));
+                        .toList();
+        List<Double> kerfs = rows.stream().map(CutRow::kerf).distinct().toList();
+        return rows.stream()
+                .max(Comparator.comparingDouble(HouseRecipe::gap))
+                .map(widest -> of(widest, kerfs))
+                .orElse(new Spacing(GAP_WITHOUT_DATA, 0, "no cutting data", Optional.empty()));
     }
 
-    private static Spacing of(CutRow row) {
+    private static Spacing of(CutRow row, List<Double> kerfs) {
         return new Spacing(
                 HouseRecipe.gap(row),
                 row.kerf(),
@@ -48,7 +51,8 @@ final class SheetSpacing {
                         .formatted(
                                 Numbers.plain(row.lead(), 2),
                                 Numbers.plain(row.pierceClearance(), 2),
-                                Numbers.plain(row.kerf(), 2)));
+                                Numbers.plain(row.kerf(), 2)),
+                Optional.of(row.kerf()).filter(kerf -> kerfs.size() == 1));
     }
 
     /** What a job is cut with as a whole. */

@@ -147,7 +147,8 @@ public final class Nesting {
      * @throws NestException when the machine does not cut nested parts
      */
     public <C extends Choices<C, S>, S extends Choice<S>> NestRules rules(Work<C, S> of) {
-        return choices().distances().rules(spacing(of).gap());
+        Spacing usual = spacing(of);
+        return choices().distances().rules(usual.gap(), usual.kerf());
     }
 
     /**

@@ -1,7 +1,5 @@
-package dev.oleander.nesting.choice;
+package dev.oleander.nesting;
 
-import dev.oleander.nesting.NestPlacement;
-import dev.oleander.nesting.NestedSheet;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

@@ -1,0 +1,159 @@
+package dev.oleander.nesting.search;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.nesting.Nest;
+import dev.oleander.nesting.NestPlacement;
+import dev.oleander.nesting.NestTask;
+import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.OrderLine;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A task in which copies that share cuts are laid as one, and the way back from what was laid.
+ * Copies that fill, or that a person has fixed, stay single.
+ */
+final class Clusters {
+
+    /** mm and degrees within which parts lie as those of a cluster do. */
+    private static final double SAME = 1e-3;
+
+    private final NestTask task;
+    private final Map<String, Cluster> byId = new HashMap<>();
+    private final NestTask clustered;
+
+    private Clusters(NestTask task, double kerf) {
+        this.task = task;
+        Map<String, Integer> locked = new HashMap<>();
+        count(task.locked(), locked);
+        Map<String, Cluster> rows = new HashMap<>();
+        for (OrderLine line : task.lines()) {
+            int free = line.quantity() - locked.getOrDefault(line.id(), 0);
+            if (!line.fill() && free > 1) {
+                new ClusterMaker(task, line, kerf)
+                        .largest(free)
+                        .ifPresent(c -> rows.put(line.id(), c));
+            }
+        }
+        rows.values().forEach(c -> byId.put(c.id(), c));
+        List<NestedSheet> start = task.start().stream().map(s -> gathered(s, rows)).toList();
+        this.clustered =
+                new NestTask(lines(rows, locked, start), task.stock(), task.rules(), task.locked())
+                        .from(start);
+    }
+
+    /** Empty when parts are not to share cuts, or none can. */
+    static Optional<Clusters> of(NestTask task) {
+        return task.rules()
+                .commonLines()
+                .map(kerf -> new Clusters(task, kerf))
+                .filter(c -> !c.byId.isEmpty());
+    }
+
+    /** What is to be searched for. */
+    NestTask task() {
+        return clustered;
+    }
+
+    /** The same nest of parts. */
+    Nest parts(Nest nest) {
+        return new Nest(
+                nest.sheets().stream().map(this::parts).toList(),
+                nest.score(),
+                nest.rounds(),
+                nest.explored(),
+                nest.tests());
+    }
+
+    private NestedSheet parts(NestedSheet sheet) {
+        List<NestPlacement> all = new ArrayList<>();
+        for (NestPlacement p : sheet.placements()) {
+            Cluster cluster = byId.get(p.line());
+            all.addAll(cluster == null ? List.of(p) : cluster.laid(p));
+        }
+        return new NestedSheet(sheet.stock(), all);
+    }
+
+    private static void count(List<NestedSheet> sheets, Map<String, Integer> into) {
+        sheets.stream()
+                .flatMap(s -> s.placements().stream())
+                .forEach(p -> into.merge(p.line(), 1, Integer::sum));
+    }
+
+    private List<OrderLine> lines(
+            Map<String, Cluster> rows, Map<String, Integer> locked, List<NestedSheet> start) {
+        Map<String, Integer> started = new HashMap<>();
+        count(start, started);
+        List<OrderLine> lines = new ArrayList<>();
+        for (OrderLine line : task.lines()) {
+            Cluster row = rows.get(line.id());
+            int single = line.quantity();
+            if (row != null) {
+                int kept = locked.getOrDefault(line.id(), 0) + started.getOrDefault(line.id(), 0);
+                int many = (line.quantity() - kept) / row.size();
+                single -= many * row.size();
+                if (many > 0) {
+                    lines.add(row.ordered(many));
+                }
+            }
+            if (single > 0) {
+                lines.add(ordered(line, single));
+            }
+        }
+        return lines;
+    }
+
+    private static OrderLine ordered(OrderLine line, int quantity) {
+        return new OrderLine(
+                line.id(),
+                line.job(),
+                line.shape(),
+                quantity,
+                line.priority(),
+                line.due(),
+                line.fill(),
+                line.turns(),
+                line.mirror(),
+                line.gap());
+    }
+
+    /** Parts that lie as those of a cluster do become one again. */
+    private static NestedSheet gathered(NestedSheet sheet, Map<String, Cluster> rows) {
+        List<NestPlacement> left = new ArrayList<>(sheet.placements());
+        List<NestPlacement> all = new ArrayList<>();
+        while (!left.isEmpty()) {
+            NestPlacement first = left.remove(0);
+            Cluster cluster = rows.get(first.line());
+            Optional<NestPlacement> whole =
+                    cluster == null ? Optional.empty() : whole(cluster, first, left);
+            all.add(whole.orElse(first));
+        }
+        return new NestedSheet(sheet.stock(), all);
+    }
+
+    private static Optional<NestPlacement> whole(
+            Cluster cluster, NestPlacement first, List<NestPlacement> others) {
+        NestPlacement at = cluster.from(first);
+        List<NestPlacement> found = new ArrayList<>();
+        for (NestPlacement wanted : cluster.laid(at).subList(1, cluster.size())) {
+            others.stream().filter(p -> isSame(p, wanted)).findFirst().ifPresent(found::add);
+        }
+        if (found.size() + 1 < cluster.size()) {
+            return Optional.empty();
+        }
+        others.removeAll(found);
+        return Optional.of(at);
+    }
+
+    private static boolean isSame(NestPlacement a, NestPlacement b) {
+        double turn = Math.abs(a.angle() - b.angle()) % 360;
+        Point off = a.at().minus(b.at());
+        return a.line().equals(b.line())
+                && a.mirrored() == b.mirrored()
+                && Math.min(turn, 360 - turn) < SAME
+                && Math.hypot(off.x(), off.y()) < SAME;
+    }
+}
