@@ -128,6 +128,38 @@ class NestRunsTest {
         }
     }
 
+    /** Brackets a kerf apart share cuts; everything is proved and read back as it is otherwise. */
+    @Test
+    void copiesThatShareACutAreCutOnce() {
+        double kerf = Samples.BOOK.find("mild steel", 4, PlanChoices.defaults().quality()).kerf();
+        NestTask alone = task(1, 6, NestTasks.sheet(800, 400));
+        NestTask task =
+                new NestTask(
+                        alone.lines(),
+                        alone.stock(),
+                        alone.rules().withCommonLines(Optional.of(kerf)),
+                        List.of());
+        Together.Source<PlanChoices> brackets =
+                source("b", BRACKET, "mild steel", PlanChoices.defaults());
+        Plan shared = runs(task, nest(task).sheets(), brackets).get(0).plan();
+        Plan single = runs(alone, nest(alone).sheets(), brackets).get(0).plan();
+        assertThat(shared.run().stops())
+                .filteredOn(s -> s.remarks().stream().anyMatch(r -> r.contains("a common line")))
+                .hasSizeGreaterThanOrEqualTo(3);
+        assertThat(
+                        Prover.withAllRules()
+                                .prove(shared.proofInput(), Map.of(), Progress.NONE)
+                                .findings()
+                                .stream()
+                                .filter(Finding::blocks))
+                .isEmpty();
+        CheckedWriter.Checked checked =
+                new CheckedWriter(Samples.DIALECT)
+                        .write(shared.posted().program(), Samples.FRAME, shared.stopNames());
+        assertThat(checked.faults()).isEmpty();
+        assertThat(shared.running()).isLessThan(single.running());
+    }
+
     @Test
     void equalSheetsAreOneSetUp() {
         NestTask task = task(1, 1, NestTasks.sheet(260, 140));

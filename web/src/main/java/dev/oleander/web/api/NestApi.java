@@ -13,6 +13,7 @@ import dev.oleander.web.api.NestJson.PlacementRequest;
 import dev.oleander.web.api.NestJson.ResultView;
 import dev.oleander.web.api.NestJson.SearchRequest;
 import dev.oleander.web.api.NestJson.SearchView;
+import dev.oleander.web.api.NestJson.WhyView;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.document.NotFoundException;
@@ -25,6 +26,7 @@ import dev.oleander.web.nest.NestMaker;
 import dev.oleander.web.nest.NestMoves;
 import dev.oleander.web.nest.NestResult;
 import dev.oleander.web.nest.NestSearch;
+import dev.oleander.web.nest.NestWhy;
 import dev.oleander.web.nest.Nests;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.net.URI;
@@ -276,6 +278,12 @@ class NestApi {
                         null,
                         null);
         return hand.place(sheet, part, wish);
+    }
+
+    /** Why a part lies where it does. */
+    @GetMapping("/{id}/sheets/{sheet}/placements/{part}")
+    WhyView why(@PathVariable long id, @PathVariable int sheet, @PathVariable int part) {
+        return NestMapper.why(NestWhy.reasons(result(id), sheet, part));
     }
 
     @DeleteMapping("/{id}/sheets/{sheet}/placements/{part}")

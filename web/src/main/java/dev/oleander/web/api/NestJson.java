@@ -133,6 +133,27 @@ final class NestJson {
             Long remnant) {}
 
     /**
+     * Why a part lies where it does.
+     *
+     * @param box low x, low y, high x, high y on the sheet, mm
+     * @param front how far parts reach on the sheet, mm
+     * @param frontWithout the same without this part
+     * @param nearest the edge of the sheet and two other parts, the nearest first
+     * @param material what it bears of the sheet, money
+     */
+    record WhyView(
+            double[] box,
+            double front,
+            double frontWithout,
+            List<NeighbourView> nearest,
+            double material) {}
+
+    /**
+     * @param line of the other part; null: the edge of the sheet
+     */
+    record NeighbourView(String line, double distance) {}
+
+    /**
      * @param gapSource where the gap comes from
      */
     record RulesView(

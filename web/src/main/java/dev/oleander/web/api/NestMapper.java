@@ -4,6 +4,7 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.nesting.NestFigures;
 import dev.oleander.nesting.NestMissing;
+import dev.oleander.nesting.NestPlace;
 import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestRules;
 import dev.oleander.nesting.NestTask;
@@ -18,6 +19,7 @@ import dev.oleander.web.api.NestJson.BestView;
 import dev.oleander.web.api.NestJson.LaidView;
 import dev.oleander.web.api.NestJson.LineView;
 import dev.oleander.web.api.NestJson.MissingView;
+import dev.oleander.web.api.NestJson.NeighbourView;
 import dev.oleander.web.api.NestJson.NestView;
 import dev.oleander.web.api.NestJson.PlacementView;
 import dev.oleander.web.api.NestJson.RemnantView;
@@ -26,10 +28,12 @@ import dev.oleander.web.api.NestJson.ResultView;
 import dev.oleander.web.api.NestJson.RulesView;
 import dev.oleander.web.api.NestJson.SearchView;
 import dev.oleander.web.api.NestJson.SheetView;
+import dev.oleander.web.api.NestJson.WhyView;
 import dev.oleander.web.job.document.NestDocument;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.job.result.Nesting;
 import dev.oleander.web.nest.NestResult;
+import dev.oleander.web.nest.NestWhy;
 import dev.oleander.web.nest.Nests;
 import dev.oleander.work.Spacing;
 import java.util.ArrayList;
@@ -122,6 +126,21 @@ final class NestMapper {
                 stock.price(),
                 line.grain(),
                 line.remnant());
+    }
+
+    static WhyView why(NestWhy.Reasons reasons) {
+        NestPlace place = reasons.place();
+        return new WhyView(
+                numbers(place.box()),
+                place.front(),
+                place.without(),
+                place.nearest().stream()
+                        .map(
+                                n ->
+                                        new NeighbourView(
+                                                n.line().isEmpty() ? null : n.line(), n.distance()))
+                        .toList(),
+                reasons.material());
     }
 
     private RulesView rules() {

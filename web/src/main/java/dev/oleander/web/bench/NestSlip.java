@@ -20,12 +20,12 @@ import dev.oleander.web.nest.NestResult;
 import dev.oleander.web.nest.NestSearch;
 import dev.oleander.web.nest.Nests;
 import dev.oleander.web.paper.RegionPicture;
+import dev.oleander.web.paper.SvgPaths;
 import dev.oleander.web.stock.Remnant;
 import dev.oleander.web.stock.Remnants;
 import dev.oleander.work.Spacing;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -480,9 +480,9 @@ public final class NestSlip {
                 double x = WIDTH * p.seconds() / end;
                 double y = HEIGHT - 2 - (HEIGHT - 4) * (p.share() - least) / range;
                 if (line.length() > 0) {
-                    line.append(String.format(Locale.ROOT, "%.2f,%.2f ", x, last));
+                    point(line, x, last);
                 }
-                line.append(String.format(Locale.ROOT, "%.2f,%.2f ", x, y));
+                point(line, x, y);
                 last = y;
             }
             String words = search.best().map(NestSlip::words).orElse("nothing found yet");
@@ -493,6 +493,12 @@ public final class NestSlip {
                     words,
                     line.toString(),
                     NestSlip.percent(most));
+        }
+
+        private static void point(StringBuilder line, double x, double y) {
+            SvgPaths.number(line, x, 2);
+            SvgPaths.number(line.append(','), y, 2);
+            line.append(' ');
         }
     }
 }

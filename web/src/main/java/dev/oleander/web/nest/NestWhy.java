@@ -19,6 +19,25 @@ public final class NestWhy {
     private NestWhy() {}
 
     /**
+     * What speaks for a place.
+     *
+     * @param material what the part bears of its sheet, money
+     */
+    public record Reasons(NestPlace place, double material) {}
+
+    /**
+     * @param sheet its number, from 1
+     * @param part its place on the sheet, from 1
+     * @throws dev.oleander.web.job.document.NotFoundException when there is no such part
+     */
+    public static Reasons reasons(JobResult result, int sheet, int part) {
+        NestTask task = OnSheets.task(result);
+        NestedSheet on = OnSheets.sheet(NestEdits.require(result).choices().laid(), sheet);
+        NestPlacement own = OnSheets.part(on, part, sheet);
+        return new Reasons(NestPlace.of(task, on, part - 1), share(task, on, own.line()));
+    }
+
+    /**
      * By label: where it lies, what is next to it, how far the front reaches because of it, what it
      * bears of the material.
      *
@@ -27,11 +46,8 @@ public final class NestWhy {
      * @throws dev.oleander.web.job.document.NotFoundException when there is no such part
      */
     public static Map<String, String> of(JobResult result, int sheet, int part) {
-        List<NestedSheet> laid = NestEdits.require(result).choices().laid();
-        NestTask task = OnSheets.task(result);
-        NestedSheet on = OnSheets.sheet(laid, sheet);
-        NestPlacement own = OnSheets.part(on, part, sheet);
-        NestPlace place = NestPlace.of(task, on, part - 1);
+        Reasons reasons = reasons(result, sheet, part);
+        NestPlace place = reasons.place();
         Map<String, String> said = new LinkedHashMap<>();
         said.put(
                 "Lies at",
@@ -41,7 +57,7 @@ public final class NestWhy {
                                 Numbers.plain(place.box().min().y(), 1)));
         said.put("Next to it", nearest(result, place));
         said.put("Front", front(place));
-        said.put("Material", Numbers.fixed(share(task, on, own.line()), 2));
+        said.put("Material", Numbers.fixed(reasons.material(), 2));
         return said;
     }
 

@@ -6,7 +6,6 @@ import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import java.util.Locale;
 
 /** Line work as path data of an SVG picture, with true arcs. */
 public final class SvgPaths {
@@ -57,7 +56,7 @@ public final class SvgPaths {
      */
     public void append(StringBuilder svg, Chain chain, double least) {
         Point last = shown(chain.start());
-        svg.append(String.format(Locale.ROOT, "M%.2f %.2f", last.x(), last.y()));
+        place(svg.append('M'), last);
         boolean passedOver = false;
         for (Segment segment : chain.segments()) {
             Point end = shown(segment.end());
@@ -68,7 +67,7 @@ public final class SvgPaths {
             if (segment instanceof Arc arc && !passedOver) {
                 append(svg, arc, end);
             } else {
-                svg.append(String.format(Locale.ROOT, "L%.2f %.2f", end.x(), end.y()));
+                place(svg.append('L'), end);
             }
             last = end;
             passedOver = false;
@@ -80,15 +79,40 @@ public final class SvgPaths {
 
     private void append(StringBuilder svg, Arc arc, Point end) {
         double radius = arc.radius() * scale;
-        svg.append(
-                String.format(
-                        Locale.ROOT,
-                        "A%.3f %.3f 0 %d %d %.2f %.2f",
-                        radius,
-                        radius,
-                        Math.abs(arc.sweep()) > Math.PI ? 1 : 0,
-                        arc.isLeft() ? 0 : 1,
-                        end.x(),
-                        end.y()));
+        number(svg.append('A'), radius, 3);
+        number(svg.append(' '), radius, 3);
+        svg.append(Math.abs(arc.sweep()) > Math.PI ? " 0 1 " : " 0 0 ");
+        place(svg.append(arc.isLeft() ? "0 " : "1 "), end);
+    }
+
+    private static void place(StringBuilder svg, Point at) {
+        number(svg, at.x(), 2);
+        number(svg.append(' '), at.y(), 2);
+    }
+
+    /**
+     * Adds a number without needless zeros. Pages have thousands of them, and formatting by a
+     * pattern takes longer than all else about a picture.
+     *
+     * @param decimals at most 9
+     */
+    public static void number(StringBuilder text, double value, int decimals) {
+        long unit = 1;
+        for (int i = 0; i < decimals; i++) {
+            unit *= 10;
+        }
+        long rounded = Math.round(Math.abs(value) * unit);
+        if (value < 0 && rounded > 0) {
+            text.append('-');
+        }
+        text.append(rounded / unit);
+        long rest = rounded % unit;
+        if (rest > 0) {
+            text.append('.');
+            for (long digit = unit / 10; rest > 0; digit /= 10) {
+                text.append((char) ('0' + rest / digit));
+                rest %= digit;
+            }
+        }
     }
 }

@@ -234,6 +234,16 @@ class NestApiTest extends WebTest {
         good(mira.send("PATCH", second, "{\"align\": {\"with\": 1, \"edge\": \"upper\"}}"), 200);
         assertThat(placement(nest, 2).get("y").asDouble()).isCloseTo(700, within(1e-9));
 
+        JsonNode why = get(second);
+        assertThat(why.get("box").get(2).asDouble())
+                .isGreaterThan(why.get("box").get(0).asDouble());
+        assertThat(why.get("front").asDouble())
+                .isGreaterThanOrEqualTo(why.get("frontWithout").asDouble());
+        assertThat(why.get("nearest").get(0).get("distance").asDouble()).isPositive();
+        assertThat(why.get("material").asDouble()).isPositive();
+        assertThat(mira.get("/api/nests/%d/sheets/1/placements/999".formatted(nest)).status())
+                .isEqualTo(404);
+
         // the other one goes aside, this one lies exactly where it is wished
         good(mira.send("PATCH", first, "{\"makeRoom\": {\"dx\": -790, \"dy\": 10}}"), 200);
         assertThat(placement(nest, 1).get("x").asDouble()).isCloseTo(910, within(1e-9));
