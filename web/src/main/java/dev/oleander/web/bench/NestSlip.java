@@ -292,6 +292,14 @@ public final class NestSlip {
                 .formatted(Numbers.plain(spacing.gap(), 3), spacing.source());
     }
 
+    /** Why cuts are not shared though they may be; empty when they are, or may not. */
+    public String cutsNote() {
+        boolean shares = nesting.choices().distances().sharesCuts();
+        return shares && spacing.kerf().isEmpty()
+                ? "No common lines: the jobs are cut with different kerfs, or the controller compensates."
+                : "";
+    }
+
     /** Why nothing can be searched for as things are; empty when it can. */
     public String problem() {
         return problem;

@@ -1,6 +1,7 @@
 package dev.oleander.work.sheet.plan;
 
 import dev.oleander.book.CutDataException;
+import dev.oleander.machine.Compensation;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.Spacing;
 import dev.oleander.work.Task;
@@ -36,14 +37,16 @@ final class SheetSpacing {
                         .map(choices -> row(task, choices).orElse(null))
                         .filter(Objects::nonNull)
                         .toList();
-        List<Double> kerfs = rows.stream().map(CutRow::kerf).distinct().toList();
+        boolean one = rows.stream().map(CutRow::kerf).distinct().count() == 1;
+        // a controller that compensates follows each contour whole
+        boolean inPath = task.machine().habits().compensation() == Compensation.PATH;
         return rows.stream()
                 .max(Comparator.comparingDouble(HouseRecipe::gap))
-                .map(widest -> of(widest, kerfs))
+                .map(widest -> of(widest, one && inPath))
                 .orElse(new Spacing(GAP_WITHOUT_DATA, 0, "no cutting data", Optional.empty()));
     }
 
-    private static Spacing of(CutRow row, List<Double> kerfs) {
+    private static Spacing of(CutRow row, boolean shares) {
         return new Spacing(
                 HouseRecipe.gap(row),
                 row.kerf(),
@@ -52,7 +55,7 @@ final class SheetSpacing {
                                 Numbers.plain(row.lead(), 2),
                                 Numbers.plain(row.pierceClearance(), 2),
                                 Numbers.plain(row.kerf(), 2)),
-                Optional.of(row.kerf()).filter(kerf -> kerfs.size() == 1));
+                Optional.of(row.kerf()).filter(kerf -> shares));
     }
 
     /** What a job is cut with as a whole. */
