@@ -56,26 +56,28 @@ final class ClusterMaker {
     }
 
     /**
-     * The cluster of most copies that pays.
+     * Clusters along the longest edge that pays, the one of most copies first.
      *
      * @param copies that there are
      */
-    Optional<Cluster> largest(int copies) {
+    List<Cluster> along(int copies) {
         for (Segment edge : edges()) {
             Point off = normal(edge);
             Optional<Segment> opposite = opposite(edge, off);
             int most = Math.min(copies, opposite.isPresent() ? MOST : 2);
+            List<Cluster> clusters = new ArrayList<>();
             for (int n = most; n >= 2; n--) {
                 Optional<Cluster> cluster =
                         opposite.isPresent()
                                 ? row(n, off, width(edge, opposite.get(), off))
                                 : pair(edge, off);
-                if (cluster.isPresent()) {
-                    return cluster;
-                }
+                cluster.ifPresent(clusters::add);
+            }
+            if (!clusters.isEmpty()) {
+                return clusters;
             }
         }
-        return Optional.empty();
+        return List.of();
     }
 
     private List<Segment> edges() {

@@ -29,16 +29,14 @@ final class Clusters {
         this.task = task;
         Map<String, Integer> locked = new HashMap<>();
         count(task.locked(), locked);
-        Map<String, Cluster> rows = new HashMap<>();
+        Map<String, List<Cluster>> rows = new HashMap<>();
         for (OrderLine line : task.lines()) {
             int free = line.quantity() - locked.getOrDefault(line.id(), 0);
             if (!line.fill() && free > 1) {
-                new ClusterMaker(task, line, kerf)
-                        .largest(free)
-                        .ifPresent(c -> rows.put(line.id(), c));
+                rows.put(line.id(), new ClusterMaker(task, line, kerf).along(free));
             }
         }
-        rows.values().forEach(c -> byId.put(c.id(), c));
+        rows.values().forEach(all -> all.forEach(c -> byId.put(c.id(), c)));
         List<NestedSheet> start = task.start().stream().map(s -> gathered(s, rows)).toList();
         this.clustered =
                 new NestTask(lines(rows, locked, start), task.stock(), task.rules(), task.locked())
@@ -84,21 +82,26 @@ final class Clusters {
     }
 
     private List<OrderLine> lines(
-            Map<String, Cluster> rows, Map<String, Integer> locked, List<NestedSheet> start) {
+            Map<String, List<Cluster>> rows, Map<String, Integer> locked, List<NestedSheet> start) {
         Map<String, Integer> started = new HashMap<>();
         count(start, started);
         List<OrderLine> lines = new ArrayList<>();
         for (OrderLine line : task.lines()) {
-            Cluster row = rows.get(line.id());
-            int single = line.quantity();
-            if (row != null) {
-                int kept = locked.getOrDefault(line.id(), 0) + started.getOrDefault(line.id(), 0);
-                int many = (line.quantity() - kept) / row.size();
-                single -= many * row.size();
+            int kept = locked.getOrDefault(line.id(), 0) + started.getOrDefault(line.id(), 0);
+            List<Cluster> sizes = rows.getOrDefault(line.id(), List.of());
+            int free = line.quantity() - kept;
+            for (Cluster size : sizes) {
+                free -= size.size() * started.getOrDefault(size.id(), 0);
+            }
+            for (Cluster size : sizes) {
+                int more = free / size.size();
+                int many = started.getOrDefault(size.id(), 0) + more;
                 if (many > 0) {
-                    lines.add(row.ordered(many));
+                    lines.add(size.ordered(many));
+                    free -= more * size.size();
                 }
             }
+            int single = free + kept;
             if (single > 0) {
                 lines.add(ordered(line, single));
             }
@@ -121,14 +124,15 @@ final class Clusters {
     }
 
     /** Parts that lie as those of a cluster do become one again. */
-    private static NestedSheet gathered(NestedSheet sheet, Map<String, Cluster> rows) {
+    private static NestedSheet gathered(NestedSheet sheet, Map<String, List<Cluster>> rows) {
         List<NestPlacement> left = new ArrayList<>(sheet.placements());
         List<NestPlacement> all = new ArrayList<>();
         while (!left.isEmpty()) {
             NestPlacement first = left.remove(0);
-            Cluster cluster = rows.get(first.line());
             Optional<NestPlacement> whole =
-                    cluster == null ? Optional.empty() : whole(cluster, first, left);
+                    rows.getOrDefault(first.line(), List.of()).stream()
+                            .flatMap(cluster -> whole(cluster, first, left).stream())
+                            .findFirst();
             all.add(whole.orElse(first));
         }
         return new NestedSheet(sheet.stock(), all);
