@@ -55,6 +55,11 @@ public record OrderLine(
         return new OrderLine(id, job, shape, quantity, priority, due, fill, turns, mirror, value);
     }
 
+    /** As much of something else, to be laid like this one. */
+    public OrderLine of(String otherId, Region other, int number) {
+        return new OrderLine(otherId, job, other, number, priority, due, fill, turns, mirror, gap);
+    }
+
     /** Whether each of its parts may lie wherever one of another line of the same shape does. */
     public boolean mayReplace(OrderLine other) {
         return shape.equals(other.shape)

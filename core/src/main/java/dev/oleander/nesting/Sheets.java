@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 
 /** Changes to what lies on sheets. */
 public final class Sheets {
@@ -31,29 +32,20 @@ public final class Sheets {
 
     /** The same with all parts fixed, or none. */
     public static List<NestedSheet> locked(List<NestedSheet> sheets, boolean locked) {
-        return sheets.stream()
-                .map(
-                        sheet ->
-                                new NestedSheet(
-                                        sheet.stock(),
-                                        sheet.placements().stream()
-                                                .map(p -> p.locked(locked))
-                                                .toList()))
-                .toList();
+        return changed(sheets, p -> p.locked(locked));
     }
 
     /** The same with those parts fixed that are fixed on others at the same place. */
     public static List<NestedSheet> lockedAs(List<NestedSheet> sheets, List<NestedSheet> fixed) {
         Set<NestPlacement> places = new HashSet<>();
         fixed.forEach(sheet -> sheet.placements().forEach(p -> places.add(p.locked(true))));
+        return changed(sheets, p -> p.locked(places.contains(p.locked(true))));
+    }
+
+    private static List<NestedSheet> changed(
+            List<NestedSheet> sheets, UnaryOperator<NestPlacement> change) {
         return sheets.stream()
-                .map(
-                        sheet ->
-                                new NestedSheet(
-                                        sheet.stock(),
-                                        sheet.placements().stream()
-                                                .map(p -> p.locked(places.contains(p.locked(true))))
-                                                .toList()))
+                .map(s -> new NestedSheet(s.stock(), s.placements().stream().map(change).toList()))
                 .toList();
     }
 }

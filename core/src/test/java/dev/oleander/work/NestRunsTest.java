@@ -99,6 +99,24 @@ class NestRunsTest {
         return nest;
     }
 
+    /**
+     * The proof finds nothing that must be put right, and the text is read back as it was meant.
+     */
+    private static void requireSound(Plan plan) {
+        assertThat(
+                        Prover.withAllRules()
+                                .prove(plan.proofInput(), Map.of(), Progress.NONE)
+                                .findings()
+                                .stream()
+                                .filter(Finding::blocks))
+                .isEmpty();
+        CheckedWriter.Checked checked =
+                new CheckedWriter(Samples.DIALECT)
+                        .write(plan.posted().program(), Samples.FRAME, plan.stopNames());
+        assertThat(checked.faults()).isEmpty();
+        assertThat(checked.deviation()).isLessThan(1e-3);
+    }
+
     @Test
     void everySheetOfANestIsPlannedProvedAndWritten() {
         NestTask task = task(5, 9, NestTasks.sheet(600, 300));
@@ -109,18 +127,7 @@ class NestRunsTest {
         assertThat(runs.stream().mapToInt(r -> r.setUp().made()).sum()).isEqualTo(14);
         for (PlannedRun run : runs) {
             Plan plan = run.plan();
-            assertThat(
-                            Prover.withAllRules()
-                                    .prove(plan.proofInput(), Map.of(), Progress.NONE)
-                                    .findings()
-                                    .stream()
-                                    .filter(Finding::blocks))
-                    .isEmpty();
-            CheckedWriter.Checked checked =
-                    new CheckedWriter(Samples.DIALECT)
-                            .write(plan.posted().program(), Samples.FRAME, plan.stopNames());
-            assertThat(checked.faults()).isEmpty();
-            assertThat(checked.deviation()).isLessThan(1e-3);
+            requireSound(plan);
             // Each part is cut as its own job says.
             assertThat(plan.run().stops())
                     .filteredOn(s -> s.id().startsWith("b~c1"))
@@ -146,17 +153,7 @@ class NestRunsTest {
         assertThat(shared.run().stops())
                 .filteredOn(s -> s.remarks().stream().anyMatch(r -> r.contains("a common line")))
                 .hasSizeGreaterThanOrEqualTo(3);
-        assertThat(
-                        Prover.withAllRules()
-                                .prove(shared.proofInput(), Map.of(), Progress.NONE)
-                                .findings()
-                                .stream()
-                                .filter(Finding::blocks))
-                .isEmpty();
-        CheckedWriter.Checked checked =
-                new CheckedWriter(Samples.DIALECT)
-                        .write(shared.posted().program(), Samples.FRAME, shared.stopNames());
-        assertThat(checked.faults()).isEmpty();
+        requireSound(shared);
         assertThat(shared.running()).isLessThan(single.running());
     }
 

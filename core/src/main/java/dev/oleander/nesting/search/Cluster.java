@@ -31,17 +31,7 @@ record Cluster(OrderLine line, List<NestPlacement> members, Region shape) {
 
     /** So many of it, as a line of its own. */
     OrderLine ordered(int quantity) {
-        return new OrderLine(
-                id(),
-                line.job(),
-                shape,
-                quantity,
-                line.priority(),
-                line.due(),
-                line.fill(),
-                line.turns(),
-                line.mirror(),
-                line.gap());
+        return line.of(id(), shape, quantity);
     }
 
     /** Its parts, when it lies somewhere. */

@@ -103,24 +103,10 @@ final class Clusters {
             }
             int single = free + kept;
             if (single > 0) {
-                lines.add(ordered(line, single));
+                lines.add(line.of(line.id(), line.shape(), single));
             }
         }
         return lines;
-    }
-
-    private static OrderLine ordered(OrderLine line, int quantity) {
-        return new OrderLine(
-                line.id(),
-                line.job(),
-                line.shape(),
-                quantity,
-                line.priority(),
-                line.due(),
-                line.fill(),
-                line.turns(),
-                line.mirror(),
-                line.gap());
     }
 
     /** Parts that lie as those of a cluster do become one again. */

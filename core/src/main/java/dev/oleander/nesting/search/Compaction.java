@@ -34,8 +34,8 @@ final class Compaction {
     /** Programs solved at most until nothing overlaps any more. */
     private static final int LAST_TRIES = 8;
 
-    /** Multiplications after which it is brought to an end: about half a second. */
-    private static final long MOST_EFFORT = 300_000_000;
+    /** Multiplications after which it is brought to an end: about a third of a second. */
+    private static final long MOST_EFFORT = 120_000_000;
 
     /** Overlaps deeper than this share of the bound let it shrink. */
     private static final double DEEP = 0.3;

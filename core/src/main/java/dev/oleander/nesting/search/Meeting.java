@@ -51,6 +51,7 @@ final class Meeting {
     private int rounds;
     private int explored = -1;
     private boolean ended;
+    private boolean stopped;
 
     Meeting(Model model, NestBudget budget, Listener listener) {
         this.budget = budget;
@@ -146,9 +147,11 @@ final class Meeting {
         return best;
     }
 
-    /** What each world has found at best. */
+    /** What each world has found at best; only the best of all when somebody waits for the end. */
     List<Found> found() {
-        return worlds.stream().map(World::best).filter(Objects::nonNull).toList();
+        return stopped && best != null
+                ? List.of(best)
+                : worlds.stream().map(World::best).filter(Objects::nonNull).toList();
     }
 
     int rounds() {
@@ -205,6 +208,7 @@ final class Meeting {
             explored = rounds;
         }
         boolean goOn = listener.at(best, rounds, explored(), tests(), seconds);
-        ended = last || !goOn || failure != null;
+        stopped = !goOn;
+        ended = last || stopped || failure != null;
     }
 }

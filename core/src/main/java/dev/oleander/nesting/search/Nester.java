@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Finds nests: the front of this package. */
 public final class Nester {
@@ -104,11 +105,10 @@ public final class Nester {
     /** The best of what the worlds have found, when all of it is pushed together. */
     private Found closest(Meeting meeting) {
         Found best = meeting.best();
-        for (Found found : meeting.found()) {
-            if (found.set().rooms().isEmpty()) {
-                continue;
-            }
-            Found closer = pushed(found);
+        List<Found> laid =
+                meeting.found().stream().filter(f -> !f.set().rooms().isEmpty()).toList();
+        Stream<Found> each = budget.threads() > 1 ? laid.parallelStream() : laid.stream();
+        for (Found closer : each.map(this::pushed).toList()) {
             if (closer.score().isBetterThan(best.score())) {
                 best = closer;
             }
