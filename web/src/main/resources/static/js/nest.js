@@ -426,6 +426,7 @@ class Drag {
       const there = new Path2D();
       there.addPath(own, new DOMMatrix([1, 0, 0, 1, this.#found.dx, this.#found.dy]));
       painter.stroke(there, table.colours.rose, 2.2);
+      this.nest.bench.note(this.#found.touches);
     } else if (this.#found) {
       this.nest.bench.note(this.#found.problem);
     }
@@ -434,7 +435,7 @@ class Drag {
   drop(world, far) {
     this.cancel();
     if (far) {
-      this.nest.bench.post(this.nest.makesRoom ? 'nest/make-room' : 'nest/place', {part: this.part + 1, dx: world.x - this.from.x, dy: world.y - this.from.y});
+      this.nest.bench.post(this.nest.makesRoom ? 'nest/make-room' : 'nest/drop', {part: this.part + 1, dx: world.x - this.from.x, dy: world.y - this.from.y});
     }
   }
 

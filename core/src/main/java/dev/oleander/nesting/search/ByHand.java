@@ -34,6 +34,12 @@ public final class ByHand {
     /** mm from one place to the next along a line. */
     private static final double STRIDE = 0.5;
 
+    /** mm; what is nearer than this is touched by a part that is dropped. */
+    private static final double SNAP = 5;
+
+    private static final Point ACROSS = new Point(1, 0);
+    private static final Point UP = new Point(0, 1);
+
     private final Predicate<NestPlacement> free;
     private final Predicate<NestPlacement> legal;
     private final Scene scene;
@@ -89,6 +95,46 @@ public final class ByHand {
         }
         ByHand hand = new ByHand(task, others, wished);
         return hand.found().map(hand::closest);
+    }
+
+    /**
+     * The nearest legal place, and on from there to what is hardly farther away: a part that is
+     * dropped near two others keeps just its distance from both.
+     *
+     * @param others what lies on the sheet besides
+     * @return empty when there is none
+     * @throws dev.oleander.nesting.NestException when line or sheet are not of the task
+     */
+    public static Optional<NestPlacement> snapped(
+            NestTask task, NestedSheet others, NestPlacement wished) {
+        return nearest(task, others, wished).map(place -> touching(task, others, place));
+    }
+
+    /** To what is nearest along one axis, then along the other. */
+    private static NestPlacement touching(NestTask task, NestedSheet others, NestPlacement place) {
+        ByHand hand = new ByHand(task, others, place);
+        double across = hand.nearest(ACROSS);
+        double up = hand.nearest(UP);
+        boolean acrossFirst = Math.abs(across) <= Math.abs(up);
+        NestPlacement first = hand.moved(acrossFirst ? ACROSS : UP, acrossFirst ? across : up);
+        Point then = acrossFirst ? UP : ACROSS;
+        ByHand there = new ByHand(task, others, first);
+        return there.moved(then, there.nearest(then));
+    }
+
+    /** mm along an axis to what is near on it, to either side; infinite when nothing is. */
+    private double nearest(Point axis) {
+        double on = free(axis, 0, SNAP);
+        double back = free(axis.times(-1), 0, SNAP);
+        double least = Math.min(on, back);
+        double far = least < SNAP - STRIDE ? least : Double.POSITIVE_INFINITY;
+        return on <= back ? far : -far;
+    }
+
+    private NestPlacement moved(Point axis, double far) {
+        double kept = Math.abs(far) - NestCheck.TOLERANCE;
+        boolean moves = kept > 0 && kept < SNAP;
+        return moves ? at(wished.at().plus(axis.times(Math.copySign(kept, far)))) : wished;
     }
 
     /**

@@ -1,6 +1,7 @@
 package dev.oleander.nesting.search;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
@@ -55,6 +56,19 @@ class ByHandTest {
         NestTask task = task(800, 400);
         NestPlacement wished = at(400.123, 200);
         assertThat(ByHand.nearest(task, sheet(task, at(100, 100)), wished)).contains(wished);
+    }
+
+    /** Let go a little off, it touches the edge below and the other one beside it. */
+    @Test
+    void nearTwoOthersItTouchesBoth() {
+        NestTask task = task(800, 400);
+        NestPlacement found =
+                ByHand.snapped(task, sheet(task, at(60, 60)), at(169, 62)).orElseThrow();
+        assertThat(found.at().y()).isCloseTo(60, within(0.01));
+        assertThat(found.at().distance(new Point(60, 60))).isCloseTo(100 + GAP, within(0.02));
+        // far from everything it lies where it is wished
+        NestPlacement alone = at(500, 200);
+        assertThat(ByHand.snapped(task, sheet(task, at(60, 60)), alone)).contains(alone);
     }
 
     @Test

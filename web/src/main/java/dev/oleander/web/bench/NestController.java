@@ -259,6 +259,16 @@ class NestController {
         return byHand(context, "Part moved", hand.place(context.run(), part, wish));
     }
 
+    /** Lays a part that was dragged; it goes on to what is near. */
+    @PostMapping("/drop")
+    String drop(
+            @ModelAttribute("context") Context context,
+            @RequestParam int part,
+            @RequestParam double dx,
+            @RequestParam double dy) {
+        return byHand(context, "Part moved", hand.drop(context.run(), part, new Point(dx, dy)));
+    }
+
     private String byHand(Context context, String label, JobService.Edit edit) {
         return answers.answer(
                 context,
@@ -347,7 +357,7 @@ class NestController {
         try {
             return hand.tried(jobs.view(id).result(), run, part, new Point(dx, dy));
         } catch (NestException | RefusedEditException impossible) {
-            return new NestHand.Trial(false, 0, 0, impossible.getMessage());
+            return NestHand.Trial.none(impossible.getMessage());
         }
     }
 

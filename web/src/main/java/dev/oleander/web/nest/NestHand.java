@@ -90,13 +90,42 @@ public class NestHand {
     }
 
     /**
+     * Lays a part that was dragged: where it was let go, or near by, and on to what is hardly
+     * farther away.
+     *
+     * @param by mm
+     */
+    public JobService.Edit drop(int sheet, int part, Point by) {
+        return OnSheets.edit(
+                (task, choices) -> {
+                    List<NestedSheet> laid = choices.laid();
+                    NestedSheet on = OnSheets.sheet(laid, sheet);
+                    NestPlacement found = dropped(task, on, part, sheet, by);
+                    return OnSheets.replaced(laid, on, OnSheets.with(on, part, found));
+                });
+    }
+
+    private static NestPlacement dropped(
+            NestTask task, NestedSheet on, int part, int sheet, Point by) {
+        NestPlacement now = OnSheets.part(on, part, sheet);
+        OnSheets.requireLoose(task, now);
+        return OnSheets.snapped(task, OnSheets.without(on, part), OnSheets.shifted(now, by));
+    }
+
+    /**
      * Where a part would come to lie.
      *
      * @param found whether there is a place
      * @param dx mm it would be moved
+     * @param touches what it would lie next to, at just its distance; empty when nothing
      * @param problem why there is none; empty when there is
      */
-    public record Trial(boolean found, double dx, double dy, String problem) {}
+    public record Trial(boolean found, double dx, double dy, String touches, String problem) {
+
+        public static Trial none(String problem) {
+            return new Trial(false, 0, 0, "", problem);
+        }
+    }
 
     /**
      * Tries a move without making it.
@@ -104,15 +133,12 @@ public class NestHand {
      * @param by mm
      */
     public Trial tried(JobResult result, int sheet, int part, Point by) {
-        List<NestedSheet> laid = NestEdits.require(result).choices().laid();
         NestTask task = OnSheets.task(result);
-        NestedSheet on = OnSheets.sheet(laid, sheet);
-        NestPlacement now = OnSheets.part(on, part, sheet);
-        OnSheets.requireLoose(task, now);
-        NestPlacement found =
-                OnSheets.nearest(task, OnSheets.without(on, part), OnSheets.shifted(now, by));
-        Point moved = found.at().minus(now.at());
-        return new Trial(true, moved.x(), moved.y(), "");
+        NestedSheet on = OnSheets.sheet(NestEdits.require(result).choices().laid(), sheet);
+        NestPlacement found = dropped(task, on, part, sheet, by);
+        Point moved = found.at().minus(OnSheets.part(on, part, sheet).at());
+        String touches = NestWhy.touched(result, task, OnSheets.with(on, part, found), part - 1);
+        return new Trial(true, moved.x(), moved.y(), touches, "");
     }
 
     /** Takes a part off its sheet. */

@@ -8,6 +8,7 @@ import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.choice.NestChoices;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.result.JobResult;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,9 @@ import java.util.stream.Collectors;
 
 /** Why a part lies where it does, in words. */
 public final class NestWhy {
+
+    /** mm by which what is touched may be farther away than it must be. */
+    private static final double TOUCHES = 0.05;
 
     private NestWhy() {}
 
@@ -59,6 +63,27 @@ public final class NestWhy {
         said.put("Front", front(place));
         said.put("Material", Numbers.fixed(reasons.material(), 2));
         return said;
+    }
+
+    /**
+     * What a part lies next to at just its distance, as "at A and edge"; empty when nothing is.
+     *
+     * @param part its place in the list of the sheet, from 0
+     */
+    static String touched(JobResult result, NestTask task, NestedSheet on, int part) {
+        NestChoices choices = NestEdits.require(result).choices();
+        double own = task.gap(task.line(on.placements().get(part).line()));
+        List<String> names = new ArrayList<>();
+        for (NestPlace.Neighbour n : NestPlace.of(task, on, part).nearest()) {
+            double needed =
+                    n.line().isEmpty()
+                            ? task.rules().margin()
+                            : (own + task.gap(task.line(n.line()))) / 2;
+            if (n.distance() < needed + TOUCHES) {
+                names.add(name(choices, n.line()));
+            }
+        }
+        return names.isEmpty() ? "" : "at " + String.join(" and ", names);
     }
 
     private static String nearest(JobResult result, NestPlace place) {

@@ -70,8 +70,17 @@ final class OnSheets {
     }
 
     static NestPlacement nearest(NestTask task, NestedSheet others, NestPlacement wished) {
-        Optional<NestPlacement> found = ByHand.nearest(task, others, wished);
-        return found.orElseThrow(
+        return found(task, wished, ByHand.nearest(task, others, wished));
+    }
+
+    /** The nearest place, and on from there to what is hardly farther away. */
+    static NestPlacement snapped(NestTask task, NestedSheet others, NestPlacement wished) {
+        return found(task, wished, ByHand.snapped(task, others, wished));
+    }
+
+    private static NestPlacement found(
+            NestTask task, NestPlacement wished, Optional<NestPlacement> place) {
+        return place.orElseThrow(
                 () ->
                         new RefusedEditException(
                                 "There is no free place for this part of %s within its size of there."
