@@ -96,18 +96,11 @@ class NestController {
     String add(
             @ModelAttribute("context") Context context,
             @RequestParam(defaultValue = "") List<Long> jobs) {
-        List<NestWishes.PartsWish> parts =
-                jobs.stream().map(job -> new NestWishes.PartsWish(job, "", Map.of())).toList();
         return answers.edit(
                 context,
                 new EditError("parts", "", ""),
-                "Parts of %d jobs added".formatted(parts.size()),
-                before -> {
-                    if (parts.isEmpty()) {
-                        throw new RefusedEditException("No job is chosen.");
-                    }
-                    return edits.add(parts).apply(before);
-                });
+                "Parts of %d jobs added".formatted(jobs.size()),
+                before -> edits.add(NestWishes.ofJobs(jobs)).apply(before));
     }
 
     @PostMapping("/lines/remove")

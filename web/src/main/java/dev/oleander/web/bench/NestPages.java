@@ -92,19 +92,13 @@ class NestPages {
             Model model,
             HttpServletResponse response) {
         try {
-            if (jobs.isEmpty()) {
-                throw new RefusedEditException("No job is chosen.");
-            }
+            List<NestWishes.PartsWish> parts = NestWishes.ofJobs(jobs);
             String name = "Nest of %s %s mm".formatted(material, thickness);
             JobDocument.Order order =
                     new JobDocument.Order(
                             name, machine, material, Typed.parse(thickness, Map.of()), 1);
-            NestWishes wishes =
-                    NestWishes.ofParts(
-                            jobs.stream()
-                                    .map(job -> new NestWishes.PartsWish(job, "", Map.of()))
-                                    .toList());
-            return "redirect:/jobs/%d/sheet".formatted(maker.make(order, wishes, who));
+            long made = maker.make(order, NestWishes.ofParts(parts), who);
+            return "redirect:/jobs/%d/sheet".formatted(made);
         } catch (RefusedEditException
                 | NotFoundException
                 | FormulaException

@@ -140,7 +140,7 @@ class ReleaseController {
      * @throws RefusedEditException when nothing was ticked
      */
     private static List<Integer> chosen(List<Integer> ticked) {
-        List<Integer> sheets = ticked.stream().filter(n -> n > 0).toList();
+        List<Integer> sheets = ticked.stream().filter(n -> n != null && n > 0).toList();
         if (sheets.isEmpty() && !ticked.isEmpty()) {
             throw new RefusedEditException("Choose at least one sheet to release.");
         }

@@ -10,6 +10,7 @@ import dev.oleander.web.job.document.RefusedEditException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /**
  * Many things about a nest that are asked for at once: all of them hold, or none.
@@ -60,6 +61,24 @@ public record NestWishes(
                             : null;
             return new NestSources.Wish(job, part, quantity, line -> with(line, values));
         }
+    }
+
+    /**
+     * All parts of some jobs.
+     *
+     * @param jobs as a form sends them: an empty entry is none
+     * @throws RefusedEditException when there is no job
+     */
+    public static List<PartsWish> ofJobs(List<Long> jobs) {
+        List<PartsWish> parts =
+                jobs.stream()
+                        .filter(Objects::nonNull)
+                        .map(job -> new PartsWish(job, "", Map.of()))
+                        .toList();
+        if (parts.isEmpty()) {
+            throw new RefusedEditException("No job is chosen.");
+        }
+        return parts;
     }
 
     /** Nothing but parts. */

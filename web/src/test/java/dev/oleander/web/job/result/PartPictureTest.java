@@ -45,7 +45,7 @@ class PartPictureTest {
     void aFewPartsAreDrawnToTheLastHole() {
         square(0, 0, 1000);
         circle(500, 500, 1);
-        assertThat(picture().split("A0\\.200 ")).as("two halves of the hole").hasSize(3);
+        assertThat(picture().split("A0\\.2 ")).as("two halves of the hole").hasSize(3);
     }
 
     @Test
