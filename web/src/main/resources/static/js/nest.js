@@ -1,12 +1,17 @@
 import {askOfRun, ask} from './ask.js';
+import {Bodies} from './bodies.js';
 import {Scene} from './scene.js';
 import {box, placed, trace} from './paths.js';
 
 // Nests on Sheet: parts in the tint and with the letter of their job, the best so far while a search is under way,
-// parts selected, dragged and moved by keys. The server decides where a part comes to lie.
+// parts selected, dragged and moved by keys. The page shows at once where a part that is dragged has room; the server
+// decides where it comes to lie.
 
 const SMALLEST_WITH_LETTER = 16;
 const LIVE_EVERY = 700;
+
+/** ms in which the page finds where a dragged part has room. */
+const AT_ONCE = 10;
 
 /** Where letters may stand, from the middle outwards, in halves of the box of a part. */
 const PLACES = [0, 0.2, 0.4, 0.6, 0.75, 0.88].flatMap((r) => [0, 1, 2, 3, 4, 5, 6, 7].map((i) => [r * Math.cos(i * Math.PI / 4), r * Math.sin(i * Math.PI / 4)]));
@@ -33,6 +38,9 @@ class Nest {
   #rest = null;
   #live = null;
   #turnedBack = null;
+
+  /** Asked for when the first part is dragged. */
+  #bodies = null;
 
   constructor(bench) {
     Object.assign(this, {bench, table: bench.table});
@@ -71,6 +79,7 @@ class Nest {
     if (this.selected !== null && this.selected >= this.#parts.length) {
       this.selected = null;
     }
+    this.#bodies = null;
     this.#outlines(this.#parts);
     this.showPart();
     this.table.refreshTop();
@@ -338,7 +347,8 @@ class Nest {
       return null;
     }
     this.select(part);
-    this.drag = new Drag(this, part, world);
+    this.#bodies ??= askOfRun(this.bench.job, `${this.bench.stage}/nest/bodies`).then((data) => data && new Bodies(data));
+    this.drag = new Drag(this, part, world, this.#bodies);
     return this.drag;
   }
 
@@ -384,36 +394,52 @@ class Nest {
   }
 }
 
-/** A part under the pointer: where it is wished, and where the server would lay it. */
+/** A part under the pointer: where it is wished, and where it has room: as the page sees it, then as the server does. */
 class Drag {
   #asking = false;
   #asked = '';
-  #found = null;
+  #place = {found: true, dx: 0, dy: 0, touches: ''};
 
-  constructor(nest, part, from) {
+  /** @param bodies when they are there */
+  constructor(nest, part, from, bodies) {
     Object.assign(this, {nest, part, from, dx: 0, dy: 0});
+    bodies.then((all) => {
+      this.bodies = all;
+    });
   }
 
   move(world) {
     this.dx = world.x - this.from.x;
     this.dy = world.y - this.from.y;
+    if (this.bodies && !this.nest.makesRoom) {
+      const [dx, dy] = this.bodies.nearest(this.part, [this.dx, this.dy], [this.#place.dx, this.#place.dy], AT_ONCE);
+      this.#place = {found: true, dx, dy, touches: ''};
+    }
     this.#ask();
   }
 
   async #ask() {
     const {bench, run} = this.nest;
-    const wish = new URLSearchParams({run, part: this.part + 1, dx: this.dx.toFixed(4), dy: this.dy.toFixed(4)}).toString();
+    const wish = this.#wish(run);
     if (this.#asking || wish === this.#asked || this.nest.makesRoom) {
       return;
     }
     this.#asking = true;
     this.#asked = wish;
-    this.#found = await ask(`/jobs/${bench.job}/${bench.stage}/nest/try?${wish}`);
+    const found = await ask(`/jobs/${bench.job}/${bench.stage}/nest/try?${wish}`);
     this.#asking = false;
-    this.nest.table.refreshTop();
-    if (this.nest.drag === this) {
-      this.#ask();
+    if (this.nest.drag !== this) {
+      return;
     }
+    if (wish === this.#wish(run) || !this.bodies) {
+      this.#place = found?.found ? found : {...this.#place, found: false, problem: found?.problem ?? ''};
+      this.nest.table.refreshTop();
+    }
+    this.#ask();
+  }
+
+  #wish(run) {
+    return new URLSearchParams({run, part: this.part + 1, dx: this.dx.toFixed(4), dy: this.dy.toFixed(4)}).toString();
   }
 
   paint(painter) {
@@ -422,14 +448,13 @@ class Drag {
     const wished = new Path2D();
     wished.addPath(own, new DOMMatrix([1, 0, 0, 1, this.dx, this.dy]));
     painter.stroke(wished, table.colours.inkSoft, 1, [3, 3]);
-    if (this.#found?.found) {
+    const {found, dx, dy, touches, problem} = this.#place;
+    if (found && !this.nest.makesRoom) {
       const there = new Path2D();
-      there.addPath(own, new DOMMatrix([1, 0, 0, 1, this.#found.dx, this.#found.dy]));
+      there.addPath(own, new DOMMatrix([1, 0, 0, 1, dx, dy]));
       painter.stroke(there, table.colours.rose, 2.2);
-      this.nest.bench.note(this.#found.touches);
-    } else if (this.#found) {
-      this.nest.bench.note(this.#found.problem);
     }
+    this.nest.bench.note(found ? touches : problem);
   }
 
   drop(world, far) {

@@ -104,4 +104,71 @@ public final class NestTasks {
     public static NestTask task(List<OrderLine> lines, SheetStock... sheets) {
         return new NestTask(lines, List.of(sheets), rules(4, 8), List.of());
     }
+
+    /** Any shapes, turns and distances, on a sheet and a remnant with a hole. */
+    public static NestTask random(SplittableRandom random) {
+        AllowedTurns[] turns = {
+            AllowedTurns.FIXED,
+            AllowedTurns.HALF,
+            AllowedTurns.QUARTER,
+            AllowedTurns.ANY,
+            new AllowedTurns(45)
+        };
+        List<OrderLine> lines = new ArrayList<>();
+        for (int i = 0; i < 1 + random.nextInt(5); i++) {
+            Region shape =
+                    switch (random.nextInt(4)) {
+                        case 0 -> star(random, 4, 60);
+                        case 1 -> comb(3, 8, 50);
+                        case 2 -> ring(70, 50);
+                        default -> rectangle(40, 25);
+                    };
+            lines.add(
+                    new OrderLine(
+                            "l" + i,
+                            "job",
+                            shape,
+                            1 + random.nextInt(6),
+                            1 + random.nextInt(3),
+                            Optional.empty(),
+                            i > 0 && random.nextInt(4) == 0,
+                            turns[random.nextInt(turns.length)],
+                            random.nextBoolean(),
+                            random.nextInt(3) == 0 ? 12 * random.nextDouble() : 0));
+        }
+        Optional<Double> grain =
+                random.nextBoolean() ? Optional.of(90.0 * random.nextInt(2)) : Optional.empty();
+        SheetStock full =
+                new SheetStock(
+                        "full",
+                        rectangle(500, 300),
+                        random.nextBoolean() ? Optional.of(1) : Optional.empty(),
+                        100,
+                        grain,
+                        false);
+        Region outline =
+                polygon(
+                        List.of(
+                                new Point(0, 0),
+                                new Point(420, 0),
+                                new Point(420, 150),
+                                new Point(200, 280),
+                                new Point(0, 280)));
+        Region holed =
+                new Region(
+                        outline.outer(),
+                        List.of(Contour.circle(new Point(250, 100), 30).turning(false)));
+        SheetStock remnant =
+                new SheetStock("R1", holed, Optional.of(1), 20, Optional.empty(), true);
+        double gap = random.nextInt(4) == 0 ? 0 : random.nextDouble(6);
+        NestRules rules =
+                new NestRules(
+                        gap,
+                        gap + random.nextDouble(6),
+                        random.nextBoolean(),
+                        random.nextBoolean()
+                                ? Optional.of(new NestRules.RemnantRule(100, 0.6))
+                                : Optional.empty());
+        return new NestTask(lines, List.of(full, remnant), rules, List.of());
+    }
 }

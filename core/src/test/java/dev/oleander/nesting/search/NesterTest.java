@@ -279,78 +279,10 @@ class NesterTest {
 
     @Property(tries = 25)
     void randomTasksAreNestedLegally(@ForAll long seed) {
-        NestTask task = random(new SplittableRandom(seed));
+        NestTask task = NestTasks.random(new SplittableRandom(seed));
         Nest nest = nest(task, 2);
         for (OrderLine line : task.lines()) {
             assertThat(placed(nest, line.id())).isLessThanOrEqualTo(line.quantity());
         }
-    }
-
-    private static NestTask random(SplittableRandom random) {
-        AllowedTurns[] turns = {
-            AllowedTurns.FIXED,
-            AllowedTurns.HALF,
-            AllowedTurns.QUARTER,
-            AllowedTurns.ANY,
-            new AllowedTurns(45)
-        };
-        List<OrderLine> lines = new ArrayList<>();
-        for (int i = 0; i < 1 + random.nextInt(5); i++) {
-            Region shape =
-                    switch (random.nextInt(4)) {
-                        case 0 -> NestTasks.star(random, 4, 60);
-                        case 1 -> NestTasks.comb(3, 8, 50);
-                        case 2 -> NestTasks.ring(70, 50);
-                        default -> NestTasks.rectangle(40, 25);
-                    };
-            lines.add(
-                    new OrderLine(
-                            "l" + i,
-                            "job",
-                            shape,
-                            1 + random.nextInt(6),
-                            1 + random.nextInt(3),
-                            Optional.empty(),
-                            i > 0 && random.nextInt(4) == 0,
-                            turns[random.nextInt(turns.length)],
-                            random.nextBoolean(),
-                            random.nextInt(3) == 0 ? 12 * random.nextDouble() : 0));
-        }
-        Optional<Double> grain =
-                random.nextBoolean() ? Optional.of(90.0 * random.nextInt(2)) : Optional.empty();
-        SheetStock full =
-                new SheetStock(
-                        "full",
-                        NestTasks.rectangle(500, 300),
-                        random.nextBoolean() ? Optional.of(1) : Optional.empty(),
-                        100,
-                        grain,
-                        false);
-        Region outline =
-                NestTasks.polygon(
-                        List.of(
-                                new Point(0, 0),
-                                new Point(420, 0),
-                                new Point(420, 150),
-                                new Point(200, 280),
-                                new Point(0, 280)));
-        Region holed =
-                new Region(
-                        outline.outer(),
-                        List.of(
-                                dev.oleander.geometry.Contour.circle(new Point(250, 100), 30)
-                                        .turning(false)));
-        SheetStock remnant =
-                new SheetStock("R1", holed, Optional.of(1), 20, Optional.empty(), true);
-        double gap = random.nextInt(4) == 0 ? 0 : random.nextDouble(6);
-        NestRules rules =
-                new NestRules(
-                        gap,
-                        gap + random.nextDouble(6),
-                        random.nextBoolean(),
-                        random.nextBoolean()
-                                ? Optional.of(new NestRules.RemnantRule(100, 0.6))
-                                : Optional.empty());
-        return new NestTask(lines, List.of(full, remnant), rules, List.of());
     }
 }

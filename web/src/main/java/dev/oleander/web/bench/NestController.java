@@ -8,7 +8,9 @@ import dev.oleander.quantity.Typed;
 import dev.oleander.value.Value;
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.result.Nesting;
 import dev.oleander.web.nest.NestCandidates;
 import dev.oleander.web.nest.NestEdits;
 import dev.oleander.web.nest.NestHand;
@@ -89,6 +91,22 @@ class NestController {
                         : ofLine ? edits.line(id, word, value) : edits.sheet(id, word, value);
         String label = id.isEmpty() ? word : "%s of %s".formatted(word, id);
         return answers.edit(context, new EditError(field, value, ""), "Nest: " + label, edit);
+    }
+
+    /** Values of a line or a sheet that is opened. */
+    @GetMapping("/values")
+    String valuesOf(@ModelAttribute("context") Context context, @RequestParam String of) {
+        Nesting nesting =
+                jobs.view(context.id())
+                        .result()
+                        .nesting()
+                        .orElseThrow(() -> new NotFoundException("The job has no nest."));
+        Model model = context.model();
+        model.addAttribute("rows", new NestRows(nesting, EditError.NONE).of(of));
+        model.addAttribute("jobId", context.id());
+        model.addAttribute("stageWord", context.stage());
+        model.addAttribute("who", context.who());
+        return "bench/nest :: values";
     }
 
     /** Takes parts of jobs in. */
@@ -200,7 +218,7 @@ class NestController {
         }
         searches.wanted(going.get());
         Model model = context.model();
-        model.addAttribute("running", NestSlip.Running.of(going.get()));
+        model.addAttribute("running", NestSearches.Running.of(going.get()));
         model.addAttribute("jobId", context.id());
         model.addAttribute("stageWord", context.stage());
         model.addAttribute("edits", context.who().edits());
@@ -352,6 +370,13 @@ class NestController {
         } catch (NestException | RefusedEditException impossible) {
             return NestHand.Trial.none(impossible.getMessage());
         }
+    }
+
+    /** What a browser needs to tell at once where a part that is dragged has room. */
+    @GetMapping("/bodies")
+    @ResponseBody
+    NestScene.Bodies bodies(@PathVariable long id, @RequestParam(defaultValue = "1") int run) {
+        return NestScene.Bodies.of(hand.bodies(jobs.view(id).result(), run));
     }
 
     /** What lies on the sheets, and what was found last while a search is under way. */

@@ -9,6 +9,7 @@ import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.Rest;
 import dev.oleander.nesting.SheetStock;
 import dev.oleander.nesting.choice.PartLine;
+import dev.oleander.nesting.search.SheetBodies;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.result.JobResult;
@@ -49,6 +50,18 @@ record NestScene(Sheet sheet, List<Sheet> best) {
      * @param to six numbers: (x, y) to (a x + c y + e, b x + d y + f)
      */
     record Placed(String line, int part, String letter, boolean locked, double[] to) {}
+
+    /**
+     * See {@link SheetBodies}.
+     *
+     * @param room left, bottom, right, top
+     */
+    record Bodies(double[] room, List<List<double[]>> fixed, List<List<double[]>> parts) {
+
+        static Bodies of(SheetBodies bodies) {
+            return new Bodies(numbers(bodies.room()), bodies.fixed(), bodies.parts());
+        }
+    }
 
     static NestScene of(JobView job, Optional<NestResult> latest) {
         JobResult result = job.result();

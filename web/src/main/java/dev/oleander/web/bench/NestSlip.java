@@ -3,12 +3,9 @@ package dev.oleander.web.bench;
 import dev.oleander.nesting.NestException;
 import dev.oleander.nesting.NestFigures;
 import dev.oleander.nesting.NestMissing;
-import dev.oleander.nesting.NestRules;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
-import dev.oleander.nesting.choice.DistanceChoices;
 import dev.oleander.nesting.choice.NestChoices;
-import dev.oleander.nesting.choice.NestValues;
 import dev.oleander.nesting.choice.PartLine;
 import dev.oleander.nesting.choice.StockLine;
 import dev.oleander.quantity.Numbers;
@@ -20,7 +17,6 @@ import dev.oleander.web.nest.NestResult;
 import dev.oleander.web.nest.NestSearch;
 import dev.oleander.web.nest.Nests;
 import dev.oleander.web.paper.RegionPicture;
-import dev.oleander.web.paper.SvgPaths;
 import dev.oleander.web.stock.Remnant;
 import dev.oleander.web.stock.Remnants;
 import dev.oleander.work.Spacing;
@@ -33,9 +29,6 @@ import java.util.stream.Collectors;
 /** Parts, sheets and distances of a nest, what was found, and how the search goes. */
 public final class NestSlip {
 
-    /** Results that are listed. */
-    private static final int MOST_RESULTS = 8;
-
     private static final double PICTURE = 40;
 
     private final JobView job;
@@ -44,9 +37,10 @@ public final class NestSlip {
     private final Optional<NestTask> task;
     private final String problem;
     private final Spacing spacing;
-    private final List<NestResult> searches;
+    private final NestSearches searches;
     private final List<String> stale;
     private final List<Remnant> remnants;
+    private final NestRows rows;
     private final String open;
     private final EditError error;
 
@@ -71,8 +65,9 @@ public final class NestSlip {
         this.task = possible;
         this.problem = against;
         this.spacing = nesting.spacing(result.kind());
-        this.searches = searches;
+        this.searches = new NestSearches(searches, nesting.choices(), error);
         this.stale = stale;
+        this.rows = new NestRows(nesting, error);
         this.open = open;
         this.error = error;
     }
@@ -105,6 +100,10 @@ public final class NestSlip {
                 .orElse(null);
     }
 
+    public NestSearches searches() {
+        return searches;
+    }
+
     // ---- parts
 
     /**
@@ -113,7 +112,7 @@ public final class NestSlip {
      * @param letter of its job; empty: of this one
      * @param picture of the part, as SVG
      * @param why some are missing; empty when none are, or nothing is laid yet
-     * @param rows its values
+     * @param rows its values; none while it is closed, they are asked for when it is opened
      */
     public record Line(
             String id,
@@ -162,7 +161,7 @@ public final class NestSlip {
     }
 
     private Line line(PartLine line, int placed, int missing, String why) {
-        ValueRows<PartLine> rows = new ValueRows<>(line, line.id() + ".", error);
+        boolean isOpen = line.id().equals(open);
         return new Line(
                 line.id(),
                 line.source(),
@@ -177,8 +176,8 @@ public final class NestSlip {
                 missing,
                 why,
                 line.fill(),
-                NestValues.OF_LINES.stream().map(rows::row).toList(),
-                line.id().equals(open));
+                isOpen ? rows.ofLine(line) : List.of(),
+                isOpen);
     }
 
     /** All parts that are needed, and all that lie on sheets. */
@@ -224,18 +223,8 @@ public final class NestSlip {
     }
 
     private Sheet sheet(StockLine line, int used) {
-        ValueRows<StockLine> rows = new ValueRows<>(line, line.id() + ".", error);
-        List<SlipRow> all = new ArrayList<>();
-        if (line.outline() == null) {
-            all.add(rows.row(NestValues.WIDTH));
-            all.add(rows.row(NestValues.HEIGHT));
-        }
-        if (line.remnant() == null) {
-            all.add(rows.row(NestValues.COUNT));
-        }
         String price = Numbers.plain(nesting.stock(line).price(), 2);
-        all.add(rows.row(NestValues.PRICE, price, "material"));
-        all.add(rows.row(NestValues.GRAIN));
+        boolean isOpen = line.id().equals(open);
         String there = line.count() == null ? "" : "%d there, ".formatted(line.count());
         String title =
                 "%s × %s"
@@ -245,8 +234,8 @@ public final class NestSlip {
                 line.remnant() == null ? title : "Remnant %d, %s".formatted(line.remnant(), title),
                 there + "%d used, %s".formatted(used, price),
                 used,
-                all,
-                line.id().equals(open));
+                isOpen ? rows.ofSheet(line) : List.of(),
+                isOpen);
     }
 
     /**
@@ -275,15 +264,7 @@ public final class NestSlip {
     // ---- distances
 
     public List<SlipRow> distances() {
-        NestRules rules = nesting.rules(result.kind());
-        ValueRows<DistanceChoices> rows = new ValueRows<>(nesting.choices().distances(), "", error);
-        return List.of(
-                rows.row(NestValues.GAP, Numbers.plain(rules.gap(), 3), "cut"),
-                rows.row(NestValues.MARGIN, Numbers.plain(rules.margin(), 3), "cut"),
-                rows.row(NestValues.IN_OPENINGS),
-                rows.row(NestValues.COMMON_LINES),
-                rows.row(NestValues.LEAST_REST),
-                rows.row(NestValues.REST_SHARE));
+        return rows.distances(result.kind());
     }
 
     /** Where the gap comes from where nobody set it. */
@@ -339,111 +320,8 @@ public final class NestSlip {
         return all;
     }
 
-    private static String percent(double share) {
+    static String percent(double share) {
         return Numbers.fixed(100 * share, 1) + " %";
-    }
-
-    // ---- searches
-
-    /**
-     * A search, in words.
-     *
-     * @param taken whether its result lies on the sheets now
-     */
-    public record Found(
-            int number,
-            String how,
-            String what,
-            String problem,
-            boolean taken,
-            boolean takeable,
-            boolean goingOn) {}
-
-    public List<Found> results() {
-        return searches.stream().limit(MOST_RESULTS).map(this::found).toList();
-    }
-
-    private Found found(NestResult search) {
-        List<NestedSheet> laid = nesting.choices().laid();
-        boolean taken = search.best().filter(b -> b.sheets().equals(laid)).isPresent();
-        return new Found(
-                search.number(),
-                how(search),
-                search.best().map(NestSlip::words).orElse("nothing yet"),
-                search.problem(),
-                taken,
-                !taken && search.best().isPresent() && search.state().isOver() && isKnown(search),
-                !search.state().isOver());
-    }
-
-    /** Whether all it has laid is still asked for. */
-    private boolean isKnown(NestResult search) {
-        NestChoices choices = nesting.choices();
-        return search.best().stream()
-                .flatMap(b -> b.sheets().stream())
-                .allMatch(
-                        s ->
-                                choices.stock(s.stock()).isPresent()
-                                        && s.placements().stream()
-                                                .allMatch(p -> choices.line(p.line()).isPresent()));
-    }
-
-    private static String how(NestResult search) {
-        String from =
-                switch (search.wish().from()) {
-                    case AFRESH -> "afresh";
-                    case HERE -> "from here";
-                    case REST -> "the rest";
-                };
-        String state =
-                switch (search.state()) {
-                    case STOPPED -> ", stopped";
-                    case FAILED -> ", failed";
-                    case WAITING -> ", waits for its turn";
-                    case RUNNING -> ", under way";
-                    case DONE -> "";
-                };
-        return "%s, %s s%s".formatted(from, Numbers.plain(search.seconds(), 0), state);
-    }
-
-    private static String words(NestResult.Best best) {
-        String missing = best.missing() == 0 ? "" : ", %d missing".formatted(best.missing());
-        return "%s, %s, %s%s"
-                .formatted(
-                        count(best.sheets().size(), "sheet"),
-                        percent(best.share()),
-                        Numbers.fixed(best.cost(), 2),
-                        missing);
-    }
-
-    /** The one that is under way; null when none is. */
-    public Running running() {
-        return searches.stream()
-                .filter(s -> !s.state().isOver())
-                .findFirst()
-                .map(Running::of)
-                .orElse(null);
-    }
-
-    /** The one that ended last with something to draw, as a graph; null when none did. */
-    public Running latest() {
-        return searches.stream()
-                .filter(s -> s.course().size() > 1)
-                .findFirst()
-                .map(Running::of)
-                .orElse(null);
-    }
-
-    /** What was typed for the next search, or is usual. */
-    public FieldView seconds() {
-        String text =
-                searches.isEmpty() ? "30" : Numbers.plain(searches.get(0).wish().seconds(), 1);
-        return error.in(new FieldView("seconds", "For", text, "", "s", "", false, false, ""));
-    }
-
-    /** What stands against the search that was asked for; empty when nothing does. */
-    public String refusal() {
-        return error.field().equals("search") ? error.sentence() : "";
     }
 
     /** What stands against what was done by hand. */
@@ -457,56 +335,7 @@ public final class NestSlip {
                 || !job.document().shape().steps().isEmpty();
     }
 
-    private static String count(int number, String what) {
+    static String count(int number, String what) {
         return number + " " + what + (number == 1 ? "" : "s");
-    }
-
-    /**
-     * A search as a graph: share of the sheets that becomes parts over time.
-     *
-     * @param percent of its time that is over
-     * @param line points of the graph, in a box of 100 by 30
-     */
-    public record Running(
-            int number, String state, int percent, String words, String line, String top) {
-
-        private static final double WIDTH = 100;
-        private static final double HEIGHT = 30;
-
-        static Running of(NestResult search) {
-            List<NestResult.Point> course = search.course();
-            double most = course.stream().mapToDouble(NestResult.Point::share).max().orElse(1);
-            double least = course.stream().mapToDouble(NestResult.Point::share).min().orElse(0);
-            double end =
-                    search.state().isOver() || search.wish().rounds() != null
-                            ? Math.max(search.seconds(), 1e-3)
-                            : Math.max(search.wish().seconds(), search.seconds());
-            StringBuilder line = new StringBuilder();
-            double range = Math.max(most - least, 0.002);
-            double last = 0;
-            for (NestResult.Point p : course) {
-                double x = WIDTH * p.seconds() / end;
-                double y = HEIGHT - 2 - (HEIGHT - 4) * (p.share() - least) / range;
-                if (line.length() > 0) {
-                    point(line, x, last);
-                }
-                point(line, x, y);
-                last = y;
-            }
-            String words = search.best().map(NestSlip::words).orElse("nothing found yet");
-            return new Running(
-                    search.number(),
-                    search.state() == NestResult.State.WAITING ? "waits for its turn" : "searches",
-                    (int) Math.min(100, 100 * search.seconds() / search.wish().seconds()),
-                    words,
-                    line.toString(),
-                    NestSlip.percent(most));
-        }
-
-        private static void point(StringBuilder line, double x, double y) {
-            SvgPaths.number(line, x, 2);
-            SvgPaths.number(line.append(','), y, 2);
-            line.append(' ');
-        }
     }
 }

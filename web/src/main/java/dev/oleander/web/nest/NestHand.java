@@ -7,6 +7,7 @@ import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.OrderLine;
 import dev.oleander.nesting.choice.NestValues;
 import dev.oleander.nesting.choice.PartLine;
+import dev.oleander.nesting.search.SheetBodies;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.RefusedEditException;
@@ -139,6 +140,16 @@ public class NestHand {
         Point moved = found.at().minus(OnSheets.part(on, part, sheet).at());
         String touches = NestWhy.touched(result, task, OnSheets.with(on, part, found), part - 1);
         return new Trial(true, moved.x(), moved.y(), touches, "");
+    }
+
+    /**
+     * What lies on a sheet with half the gap round it.
+     *
+     * @param sheet from 1, equal ones counted once
+     */
+    public SheetBodies bodies(JobResult result, int sheet) {
+        List<NestedSheet> laid = NestEdits.require(result).choices().laid();
+        return SheetBodies.of(OnSheets.task(result), OnSheets.sheet(laid, sheet));
     }
 
     /** Takes a part off its sheet. */

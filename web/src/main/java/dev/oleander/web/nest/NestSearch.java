@@ -3,6 +3,7 @@ package dev.oleander.web.nest;
 import dev.oleander.nesting.Nest;
 import dev.oleander.nesting.NestCheck;
 import dev.oleander.nesting.NestException;
+import dev.oleander.nesting.NestFault;
 import dev.oleander.nesting.NestFigures;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
@@ -61,6 +62,7 @@ public class NestSearch implements WorkKind {
     private final JobComputer computer;
     private final AccountRepository accounts;
     private final NestEdits edits;
+    private final RoomForCuts room;
 
     NestSearch(
             NestResultTable table,
@@ -69,7 +71,8 @@ public class NestSearch implements WorkKind {
             JobStore store,
             JobComputer computer,
             AccountRepository accounts,
-            NestEdits edits) {
+            NestEdits edits,
+            RoomForCuts room) {
         this.table = table;
         this.works = works;
         this.jobs = jobs;
@@ -77,6 +80,7 @@ public class NestSearch implements WorkKind {
         this.computer = computer;
         this.accounts = accounts;
         this.edits = edits;
+        this.room = room;
     }
 
     @Override
@@ -259,13 +263,23 @@ public class NestSearch implements WorkKind {
                 table.end(search.job(), search.number(), State.FAILED, nothing());
                 return;
             }
-            if (!NestCheck.faults(task, nest.sheets()).isEmpty()) {
-                throw new IllegalStateException(
-                        "not legal: " + NestCheck.faults(task, nest.sheets()));
-            }
-            keep(nest, seconds);
-            take(withLocks(nest.sheets()));
+            Nest cut = room.made(document(search), task, nest, search.wish().seed(), this::goesOn);
+            requireLegal(cut);
+            keep(cut, seconds);
+            take(withLocks(cut.sheets()));
             table.end(search.job(), search.number(), State.DONE, "");
+        }
+
+        private void requireLegal(Nest nest) {
+            List<NestFault> faults = NestCheck.faults(task, nest.sheets());
+            if (!faults.isEmpty()) {
+                throw new IllegalStateException("not legal: " + faults);
+            }
+        }
+
+        /** Whether nobody has stopped it. */
+        private boolean goesOn() {
+            return !result(search.job(), search.number()).state().isOver();
         }
 
         private String nothing() {
@@ -287,7 +301,7 @@ public class NestSearch implements WorkKind {
                         Math.min(1, all / search.wish().seconds()),
                         "%d rounds".formatted(best.rounds()));
             } catch (CancelledException ended) {
-                leaves = !result(search.job(), search.number()).state().isOver();
+                leaves = goesOn();
                 kept = all;
                 return false;
             }

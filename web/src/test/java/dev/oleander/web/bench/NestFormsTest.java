@@ -11,7 +11,7 @@ import java.net.http.HttpResponse;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
-/** Forms of a nest with nothing in them. */
+/** Forms of a nest, as a browser sends them. */
 class NestFormsTest extends WebTest {
 
     @Test
@@ -27,6 +27,25 @@ class NestFormsTest extends WebTest {
             assertThat(refused.body()).contains("No job is chosen.");
         }
         assertThat(jobs.view(job).step()).isEqualTo(step);
+    }
+
+    /** Values of closed lines and sheets are not in the page: most of them nobody opens. */
+    @Test
+    void valuesOfALineAreAskedForWhenItIsOpened() throws Exception {
+        long job = makeJob("cleat_backing_plate", "Plates by their values", 2);
+        PageClient mira = new PageClient(port).signedIn("mira");
+        String nest = "/jobs/%d/sheet/nest".formatted(job);
+        mira.post(nest, Map.of("value", "nest"));
+        String page = mira.get("/jobs/%d/sheet".formatted(job)).body();
+        assertThat(page).contains("values?of=l1", "values?of=s1").doesNotContain("l1.priority");
+        assertThat(mira.get(nest + "/values?of=l1").body()).contains("l1.priority", "l1.turns");
+        assertThat(mira.get(nest + "/values?of=s1").body()).contains("s1.width", "s1.count");
+        HttpResponse<String> none = mira.get(nest + "/values?of=l9");
+        assertThat(none.statusCode()).isEqualTo(404);
+        assertThat(none.body()).contains("The nest has no line and no sheet l9.");
+        String edited =
+                mira.post(nest + "/values", Map.of("field", "l1.priority", "value", "12")).body();
+        assertThat(edited).contains("l1.priority", "field-error");
     }
 
     /** A dragged part goes on to what is near, and the trial says to what. */
