@@ -36,6 +36,7 @@ final class Strip {
     private final SheetSet set;
     private final SplittableRandom random;
     private final Separation separation;
+    private final Exchange exchange;
     private final List<Failed> failed = new ArrayList<>();
     private Scene.Places best;
     private double front;
@@ -53,6 +54,7 @@ final class Strip {
         this.set = set;
         this.random = random;
         this.separation = new Separation(scene, random, pulse);
+        this.exchange = new Exchange(scene, random);
         accept();
     }
 
@@ -147,7 +149,7 @@ final class Strip {
             setFront(target);
             bringIn();
             if (failures > 0) {
-                swapLarge();
+                exchange.run();
             }
             return;
         }
@@ -157,7 +159,7 @@ final class Strip {
         scene.restore(from.places);
         setFront(target);
         bringIn();
-        swapLarge();
+        exchange.run();
     }
 
     private void keep(Failed one) {
@@ -197,61 +199,5 @@ final class Strip {
                 scene.putWithin(i, scene.way[i], scene.x[i], scene.y[i], r);
             }
         }
-    }
-
-    /** Two different large parts change places. */
-    private void swapLarge() {
-        int n = scene.size();
-        if (n < 2) {
-            return;
-        }
-        int first = large();
-        int second = large();
-        for (int tries = 0;
-                tries < 20 && scene.items[first].body == scene.items[second].body;
-                tries++) {
-            second = large();
-        }
-        Turned a = scene.way[first];
-        Turned b = scene.way[second];
-        double ax = scene.x[first] + (a.minX + a.maxX) / 2;
-        double ay = scene.y[first] + (a.minY + a.maxY) / 2;
-        double bx = scene.x[second] + (b.minX + b.maxX) / 2;
-        double by = scene.y[second] + (b.minY + b.maxY) / 2;
-        int ra = scene.room[first];
-        int rb = scene.room[second];
-        centre(first, bx, by, rb);
-        centre(second, ax, ay, ra);
-    }
-
-    /** One of those that make up most of the area: of several at random the largest. */
-    private int large() {
-        int best = random.nextInt(scene.size());
-        for (int k = 0; k < 2; k++) {
-            int other = random.nextInt(scene.size());
-            if (scene.items[other].body.hullArea > scene.items[best].body.hullArea) {
-                best = other;
-            }
-        }
-        return best;
-    }
-
-    private void centre(int item, double cx, double cy, int r) {
-        Turned way = scene.way[item];
-        double grain = scene.rooms[r].grain;
-        if (scene.room[item] != r || !scene.fits(way, r)) {
-            way = fitting(item, r, grain);
-        }
-        double x = cx - (way.minX + way.maxX) / 2;
-        double y = cy - (way.minY + way.maxY) / 2;
-        scene.putWithin(item, way, x, y, r);
-    }
-
-    private Turned fitting(int item, int r, double grain) {
-        Turned way = scene.items[item].randomWay(grain, random);
-        for (int t = 0; t < 30 && !scene.fits(way, r); t++) {
-            way = scene.items[item].randomWay(grain, random);
-        }
-        return way;
     }
 }
