@@ -447,7 +447,7 @@ class Drag {
     const own = shapes[this.part].path;
     const wished = new Path2D();
     wished.addPath(own, new DOMMatrix([1, 0, 0, 1, this.dx, this.dy]));
-    painter.stroke(wished, table.colours.inkSoft, 1, [3, 3]);
+    painter.stroke(wished, table.colours.ink, 1.4, [5, 4]);
     const {found, dx, dy, touches, problem} = this.#place;
     if (found && !this.nest.makesRoom) {
       const there = new Path2D();

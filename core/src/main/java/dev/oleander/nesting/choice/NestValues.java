@@ -77,7 +77,7 @@ public final class NestValues {
             Value.<PartLine>yesOrNo(
                             "mirror",
                             "other side",
-                            List.of(new Word("true", "may lie up"), new Word("false", "never up")),
+                            List.of(new Word("true", "allowed"), new Word("false", "never")),
                             PartLine::mirror,
                             (line, mirror) -> line.withMirror(Boolean.TRUE.equals(mirror)))
                     .label("Other side", "");

@@ -155,6 +155,8 @@ final class NestJson {
 
     /**
      * @param gapSource where the gap comes from
+     * @param commonLines whether they are wished for
+     * @param sharesCuts whether they can be had: all parts are cut with one width, in the path
      */
     record RulesView(
             double gap,
@@ -162,6 +164,7 @@ final class NestJson {
             double margin,
             boolean partsInOpenings,
             boolean commonLines,
+            boolean sharesCuts,
             Double leastRest,
             double restShare) {}
 

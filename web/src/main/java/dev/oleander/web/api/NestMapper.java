@@ -152,6 +152,7 @@ final class NestMapper {
                 set.gap() == null ? spacing.source() : "set",
                 rules.margin(),
                 rules.inOpenings(),
+                set.sharesCuts(),
                 rules.commonLines().isPresent(),
                 rules.remnant().map(NestRules.RemnantRule::least).orElse(null),
                 100 * set.restShare());

@@ -22,6 +22,7 @@ import dev.oleander.web.nest.NestWish;
 import dev.oleander.web.nest.NestWishes;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -117,7 +118,8 @@ class NestController {
         return answers.edit(
                 context,
                 new EditError("parts", "", ""),
-                "Parts of %d jobs added".formatted(jobs.size()),
+                "Parts of %d jobs added"
+                        .formatted(jobs.stream().filter(Objects::nonNull).distinct().count()),
                 before -> edits.add(NestWishes.ofJobs(jobs)).apply(before));
     }
 

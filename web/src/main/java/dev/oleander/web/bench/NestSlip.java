@@ -276,7 +276,7 @@ public final class NestSlip {
     /** Why cuts are not shared though they may be; empty when they are, or may not. */
     public String cutsNote() {
         boolean shares = nesting.choices().distances().sharesCuts();
-        return shares && spacing.kerf().isEmpty()
+        return shares && spacing.shared().isEmpty()
                 ? "No common lines: the jobs are cut with different kerfs, or the controller compensates."
                 : "";
     }

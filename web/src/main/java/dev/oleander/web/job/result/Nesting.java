@@ -148,7 +148,7 @@ public final class Nesting {
      */
     public <C extends Choices<C, S>, S extends Choice<S>> NestRules rules(Work<C, S> of) {
         Spacing usual = spacing(of);
-        return choices().distances().rules(usual.gap(), usual.kerf());
+        return choices().distances().rules(usual.gap(), usual.shared());
     }
 
     /**
