@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Nests of parts of several jobs, over HTTP; every one that is found is checked. */
-class NestApiTest extends NestApi {
+class NestApiTest extends NestCalls {
 
     @Test
     void partsOfTwoJobsAreNestedCutAndReleased() throws InterruptedException {

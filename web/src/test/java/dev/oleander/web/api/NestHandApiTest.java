@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** Parts of a nest that are moved by hand, over HTTP. */
-class NestHandApiTest extends NestApi {
+class NestHandApiTest extends NestCalls {
 
     @Test
     void aPartIsMovedByHandToTheNearestPlaceThatIsFree() throws InterruptedException {

@@ -10,7 +10,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Remnants that a nest leaves and takes, and its papers, over HTTP. */
-class NestStockApiTest extends NestApi {
+class NestStockApiTest extends NestCalls {
 
     @Test
     void whatIsLeftComesToTheStockAndIsOfferedToTheNextNest() throws InterruptedException {

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.BeforeEach;
 import tools.jackson.databind.JsonNode;
 
 /** Nests over HTTP: begun, searched, and checked. */
-abstract class NestApi extends WebTest {
+abstract class NestCalls extends WebTest {
 
     protected ApiClient mira;
 

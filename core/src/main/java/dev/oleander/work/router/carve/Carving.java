@@ -1,0 +1,66 @@
+package dev.oleander.work.router.carve;
+
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.axis.Branch;
+import dev.oleander.geometry.axis.MiddleAxis;
+import dev.oleander.geometry.offset.Offsetter;
+import dev.oleander.work.router.tool.Tool;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Where the tip of a cone goes so that its flanks meet the outline: on the middle axis, (r - tip/2)
+ * / tan(angle/2) deep where the nearest outline is r away, and so up into every outer corner (M.
+ * Held, M. Huber, Topology-oriented incremental computation of Voronoi diagrams, CAD 41, 2009, on
+ * why the axis must be exact). Where that is deeper than the floor, a flat tool clears and the tip
+ * goes along the foot of the wall.
+ */
+public final class Carving {
+
+    private static final double NO_FLOOR = Double.POSITIVE_INFINITY;
+
+    private final List<Region> regions;
+    private final Tool.Form form;
+    private final double floor;
+    private final double tolerance;
+
+    /**
+     * @param regions that are to be cut away
+     * @param form with a cone at its end
+     * @param floor greatest depth, mm; infinite: none
+     * @param tolerance of the ways, mm
+     */
+    public Carving(List<Region> regions, Tool.Form form, double floor, double tolerance) {
+        if (!form.kind().isConical() || !(floor > 0) || !(tolerance > 0)) {
+            throw new IllegalArgumentException(
+                    "carving with %s, floor %s, tolerance %s".formatted(form, floor, tolerance));
+        }
+        this.regions = List.copyOf(regions);
+        this.form = form;
+        this.floor = floor;
+        this.tolerance = tolerance;
+    }
+
+    /** How far the foot of the wall is from the outline, mm; infinite without a floor. */
+    private double foot() {
+        return form.tipDiameter() / 2 + floor * form.halfTangent();
+    }
+
+    /** What a flat tool has to clear to the floor. */
+    public List<Region> flat() {
+        return floor == NO_FLOOR ? List.of() : Offsetter.round().offset(regions, -foot());
+    }
+
+    /** All ways of the tip, as found; nobody has put them in order. */
+    public List<Stroke> strokes() {
+        List<Stroke> all = new ArrayList<>();
+        Flattening flattening = new Flattening(form, tolerance);
+        for (Branch branch : MiddleAxis.of(regions)) {
+            all.addAll(flattening.strokes(branch, foot()));
+        }
+        for (Region flat : flat()) {
+            flat.contours().forEach(c -> all.add(flattening.along(c, floor)));
+        }
+        return List.copyOf(all);
+    }
+}
