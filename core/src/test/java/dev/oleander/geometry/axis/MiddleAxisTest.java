@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.RegionIndex;
+import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.geometry.overlay.Overlay;
 import java.util.ArrayList;
@@ -136,11 +138,11 @@ class MiddleAxisTest {
 
     private static Region triangle(SplittableRandom random, Point at, double size) {
         double turn = random.nextDouble(7);
-        List<dev.oleander.geometry.Segment> sides = new ArrayList<>();
+        List<Segment> sides = new ArrayList<>();
         for (int i = 0; i < 3; i++) {
             Point from = at.plus(Point.polar(size, turn + i * 2));
             Point to = at.plus(Point.polar(size, turn + (i + 1) % 3 * 2));
-            sides.add(new dev.oleander.geometry.Line(from, to));
+            sides.add(new Line(from, to));
         }
         return new Region(new Contour(sides), List.of());
     }

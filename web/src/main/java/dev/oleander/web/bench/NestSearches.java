@@ -35,13 +35,7 @@ public final class NestSearches {
      * @param taken whether its result lies on the sheets now
      */
     public record Found(
-            int number,
-            String how,
-            String what,
-            String problem,
-            boolean taken,
-            boolean takeable,
-            boolean goingOn) {}
+            int number, String how, String what, String problem, boolean taken, boolean takeable) {}
 
     public List<Found> results() {
         return results;
@@ -56,8 +50,7 @@ public final class NestSearches {
                 search.best().map(NestSearches::words).orElse("nothing yet"),
                 search.problem(),
                 taken,
-                !taken && search.best().isPresent() && search.state().isOver() && isKnown(search),
-                !search.state().isOver());
+                !taken && search.best().isPresent() && search.state().isOver() && isKnown(search));
     }
 
     /** Whether all it has laid is still asked for. */

@@ -127,13 +127,7 @@ public final class NestSlip {
             String why,
             boolean fill,
             List<SlipRow> rows,
-            boolean open) {
-
-        /** Share of the quantity that lies on sheets, in percent. */
-        public int percent() {
-            return (int) Math.round(100.0 * Math.min(placed, quantity) / quantity);
-        }
-    }
+            boolean open) {}
 
     public List<Line> lines() {
         NestChoices choices = nesting.choices();

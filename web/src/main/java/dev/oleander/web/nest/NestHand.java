@@ -134,7 +134,7 @@ public class NestHand {
      * @param by mm
      */
     public Trial tried(JobResult result, int sheet, int part, Point by) {
-        NestTask task = OnSheets.task(result);
+        NestTask task = Nests.task(result);
         NestedSheet on = OnSheets.sheet(NestEdits.require(result).choices().laid(), sheet);
         NestPlacement found = dropped(task, on, part, sheet, by);
         Point moved = found.at().minus(OnSheets.part(on, part, sheet).at());
@@ -149,7 +149,7 @@ public class NestHand {
      */
     public SheetBodies bodies(JobResult result, int sheet) {
         List<NestedSheet> laid = NestEdits.require(result).choices().laid();
-        return SheetBodies.of(OnSheets.task(result), OnSheets.sheet(laid, sheet));
+        return SheetBodies.of(Nests.task(result), OnSheets.sheet(laid, sheet));
     }
 
     /** Takes a part off its sheet. */

@@ -1,13 +1,9 @@
 package dev.oleander.web.nest;
 
-import dev.oleander.nesting.NestedSheet;
 import dev.oleander.plan.bed.PlanException;
-import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.planning.Planning;
 import dev.oleander.web.job.result.JobComputer;
 import dev.oleander.web.job.result.JobResult;
-import java.util.List;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /**
@@ -46,7 +42,8 @@ public class NestTimes {
         NestResult search = searches.result(job, number);
         NestResult.Best best = searches.requireBest(job, number);
         try {
-            JobResult result = computer.result(laid(searches.document(search), best.sheets()));
+            JobResult result =
+                    computer.result(Nests.laid(searches.document(search), best.sheets()));
             planning.aside(result);
             double seconds = result.secondsInAll();
             double machine = result.machine().hourlyRate() * seconds / 3600;
@@ -56,10 +53,5 @@ public class NestTimes {
         } catch (PlanException cannot) {
             return new Times(0, 0, 0, 0, cannot.getMessage());
         }
-    }
-
-    private static JobDocument laid(JobDocument document, List<NestedSheet> sheets) {
-        return document.withNest(
-                Optional.of(document.nest().orElseThrow().changed(c -> c.withLaid(sheets))));
     }
 }

@@ -35,7 +35,7 @@ public final class NestWhy {
      * @throws dev.oleander.web.job.document.NotFoundException when there is no such part
      */
     public static Reasons reasons(JobResult result, int sheet, int part) {
-        NestTask task = OnSheets.task(result);
+        NestTask task = Nests.task(result);
         NestedSheet on = OnSheets.sheet(NestEdits.require(result).choices().laid(), sheet);
         NestPlacement own = OnSheets.part(on, part, sheet);
         return new Reasons(NestPlace.of(task, on, part - 1), share(task, on, own.line()));

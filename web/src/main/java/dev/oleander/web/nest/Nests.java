@@ -6,6 +6,7 @@ import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.Rest;
 import dev.oleander.nesting.search.Nester;
+import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.document.NestDocument;
 import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
@@ -33,6 +34,11 @@ public class Nests {
     /** The task of a job's nest, with nothing fixed. */
     public static NestTask task(JobResult result) {
         return NestEdits.nesting(result).task(result.kind(), List.of());
+    }
+
+    /** A job with its parts where a search has found places for them. */
+    static JobDocument laid(JobDocument document, List<NestedSheet> sheets) {
+        return document.withNest(document.nest().map(n -> n.changed(c -> c.withLaid(sheets))));
     }
 
     /** What of the lines lies nowhere, and why. */

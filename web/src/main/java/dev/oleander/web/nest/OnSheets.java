@@ -11,7 +11,6 @@ import dev.oleander.nesting.search.ByHand;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.document.RefusedEditException;
-import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -30,17 +29,13 @@ final class OnSheets {
     static JobService.Edit edit(Change change) {
         return NestEdits.nested(
                 (before, nest) -> {
-                    NestTask task = task(before);
+                    NestTask task = Nests.task(before);
                     List<NestedSheet> laid =
                             change.apply(task, nest.choices()).stream()
                                     .filter(s -> !s.placements().isEmpty())
                                     .toList();
                     return nest.changed((NestChoices c) -> c.withLaid(laid));
                 });
-    }
-
-    static NestTask task(JobResult result) {
-        return NestEdits.nesting(result).task(result.kind(), List.of());
     }
 
     static NestedSheet sheet(List<NestedSheet> laid, int number) {

@@ -4,7 +4,6 @@ import dev.oleander.nesting.Nest;
 import dev.oleander.nesting.NestBudget;
 import dev.oleander.nesting.NestFigures;
 import dev.oleander.nesting.NestPlacement;
-import dev.oleander.nesting.NestProgress;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.OrderLine;
@@ -24,7 +23,6 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
@@ -57,7 +55,7 @@ public class RoomForCuts {
      *
      * @param document the job whose nest it is
      * @param task what was searched for
-     * @param goesOn asked before each try
+     * @param goesOn asked before each try and while parts are pushed apart
      */
     Nest made(JobDocument document, NestTask task, Nest found, long seed, BooleanSupplier goesOn) {
         if (!goesOn.getAsBoolean()) {
@@ -65,16 +63,16 @@ public class RoomForCuts {
         }
         double usual = usualGap(document);
         Nest best = found;
-        Set<String> cramped = cramped(document, best.sheets());
+        List<String> cramped = cramped(document, best.sheets());
         Set<String> grown = new LinkedHashSet<>();
         for (int k = 0; k < TRIES && !cramped.isEmpty() && goesOn.getAsBoolean(); k++) {
             grown.addAll(cramped);
             NestTask wider = wider(task, grown, usual * (1 + MORE * k));
-            Nest tried = apart(wider, best.sheets(), seed);
+            Nest tried = apart(wider, best.sheets(), seed, goesOn);
             if (missing(task, tried) > missing(task, found)) {
                 return best;
             }
-            Set<String> left = cramped(document, tried.sheets());
+            List<String> left = cramped(document, tried.sheets());
             if (left.size() < cramped.size()) {
                 best =
                         new Nest(
@@ -94,25 +92,21 @@ public class RoomForCuts {
         return NestEdits.nesting(result).spacing(result.kind()).gap();
     }
 
-    /** Lines with parts on sheets that cannot be begun where they lie. */
-    private Set<String> cramped(JobDocument document, List<NestedSheet> sheets) {
-        JobResult result =
-                computer.result(
-                        document.withNest(
-                                document.nest()
-                                        .map(nest -> nest.changed(c -> c.withLaid(sheets)))));
+    /** The line of each cut that has no place to begin where its part lies. */
+    private List<String> cramped(JobDocument document, List<NestedSheet> sheets) {
+        JobResult result = computer.result(Nests.laid(document, sheets));
         try {
             planning.aside(result);
         } catch (PlanException | TooBusyException unknown) {
             // told where the job is planned
-            return Set.of();
+            return List.of();
         }
         List<NestPlacement> copies = copies(sheets);
         return result.allStops()
                 .filter(RoomForCuts::hasNoRoom)
                 .map(Stop::copy)
                 .map(copy -> copies.get(copy - 1).line())
-                .collect(Collectors.toCollection(LinkedHashSet::new));
+                .toList();
     }
 
     private static boolean hasNoRoom(Stop stop) {
@@ -139,12 +133,13 @@ public class RoomForCuts {
         return new NestTask(all, task.stock(), task.rules(), task.locked());
     }
 
-    private static Nest apart(NestTask wider, List<NestedSheet> now, long seed) {
+    private static Nest apart(
+            NestTask wider, List<NestedSheet> now, long seed, BooleanSupplier goesOn) {
         Predicate<NestPlacement> locked = NestPlacement::locked;
         return Nester.nest(
                 wider.from(Sheets.without(now, locked)),
                 NestBudget.ofRounds(ROUNDS, ROUNDS, seed).withThreads(1),
-                NestProgress.NONE);
+                (best, seconds) -> goesOn.getAsBoolean());
     }
 
     private static int missing(NestTask task, Nest nest) {

@@ -11,13 +11,7 @@ class NestHandApiTest extends NestCalls {
 
     @Test
     void aPartIsMovedByHandToTheNearestPlaceThatIsFree() throws InterruptedException {
-        long plates = makeJobInMillimetres("cleat_backing_plate", "Moved", 1);
-        long nest =
-                nest(
-                        plates,
-                        line(plates, 3),
-                        ", \"sheets\": [{\"width\": 2000, \"height\": 1000}]");
-        searched(nest, SHORT);
+        long nest = threePlates("Moved");
         JsonNode laid = get("/api/nests/" + nest).get("laid").get(0).get("placements");
         String first = "/api/nests/%d/sheets/1/placements/1".formatted(nest);
         JsonNode other = laid.get(1);
@@ -70,13 +64,7 @@ class NestHandApiTest extends NestCalls {
 
     @Test
     void partsArePushedAlignedAndGetRoomMade() throws InterruptedException {
-        long plates = makeJobInMillimetres("cleat_backing_plate", "Pushed", 1);
-        long nest =
-                nest(
-                        plates,
-                        line(plates, 3),
-                        ", \"sheets\": [{\"width\": 2000, \"height\": 1000}]");
-        searched(nest, SHORT);
+        long nest = threePlates("Pushed");
         String first = "/api/nests/%d/sheets/1/placements/1".formatted(nest);
         good(mira.send("PATCH", first, "{\"x\": 1500, \"y\": 500, \"angle\": 0}"), 200);
         good(mira.send("PATCH", first, "{\"push\": \"left\"}"), 200);
@@ -133,5 +121,13 @@ class NestHandApiTest extends NestCalls {
             }
         }
         throw new AssertionError("nothing is fixed");
+    }
+
+    private long threePlates(String name) throws InterruptedException {
+        long plates = makeJobInMillimetres("cleat_backing_plate", name, 1);
+        String sheet = ", \"sheets\": [{\"width\": 2000, \"height\": 1000}]";
+        long nest = nest(plates, line(plates, 3), sheet);
+        searched(nest, SHORT);
+        return nest;
     }
 }

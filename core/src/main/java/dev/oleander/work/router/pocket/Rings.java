@@ -21,6 +21,11 @@ public record Rings(List<List<Region>> rings, List<Region> between) {
      * @param step from one to the next, mm, above 0 and at most the diameter
      */
     public static Rings of(Reach reach, double allowance, double step) {
+        if (!(step > 0 && step <= 2 * reach.radius() && allowance >= 0)) {
+            throw new IllegalArgumentException(
+                    "rings %s mm apart, %s mm left, of a tool with a radius of %s mm"
+                            .formatted(step, allowance, reach.radius()));
+        }
         List<List<Region>> rings = new ArrayList<>();
         List<Region> removed = List.of();
         List<Region> ring = within(reach, allowance);

@@ -9,6 +9,9 @@ public final class Levels {
     /** Share of a step by which the last one may be longer: rounding. */
     private static final double ROUNDING = 1e-9;
 
+    /** Of one cut; more are a mistake of typing. */
+    private static final int MOST = 10_000;
+
     private Levels() {}
 
     /**
@@ -53,10 +56,10 @@ public final class Levels {
     }
 
     private static void require(double depth, double most, double floor) {
-        if (!(depth > 0 && most > 0 && floor >= 0 && floor < depth)) {
+        if (!(depth > 0 && most > 0 && floor >= 0 && floor < depth && depth / most <= MOST)) {
             throw new IllegalArgumentException(
-                    "depth %s mm, at most %s mm at once, %s mm left: no levels"
-                            .formatted(depth, most, floor));
+                    "depth %s mm, at most %s mm at once, %s mm left: no levels, or more than %s"
+                            .formatted(depth, most, floor, MOST));
         }
     }
 }

@@ -9,6 +9,7 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.RegionIndex;
+import dev.oleander.geometry.Segment;
 import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
@@ -126,7 +127,7 @@ class CarvingTest {
     @Test
     void everyOuterCornerIsReached() {
         for (Region region : BOARD) {
-            List<dev.oleander.geometry.Segment> sides = region.outer().segments();
+            List<Segment> sides = region.outer().segments();
             for (int i = 0; i < sides.size(); i++) {
                 Point in = sides.get((i + sides.size() - 1) % sides.size()).direction(1);
                 Point out = sides.get(i).direction(0);

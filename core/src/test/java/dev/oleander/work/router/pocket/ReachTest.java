@@ -1,6 +1,7 @@
 package dev.oleander.work.router.pocket;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Samples;
@@ -84,6 +85,7 @@ class ReachTest {
             assertThat(Reach.area(rings.between())).isCloseTo(between, within(0.1));
         }
         assertThat(Rings.of(reach, 0, 11.4).between()).isNotEmpty();
+        assertThatThrownBy(() -> Rings.of(reach, 0, 0)).hasMessageContaining("0.0 mm apart");
         assertThat(Rings.of(reach, 0, 6).between()).isEmpty();
         assertThat(Rings.of(reach, 0, 5.4).between()).isEmpty();
     }

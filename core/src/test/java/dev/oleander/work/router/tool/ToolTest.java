@@ -50,6 +50,7 @@ class ToolTest {
         assertThat(Levels.equal(18, 6, 0)).containsExactly(6.0, 12.0, 18.0);
         List<Double> finished = Levels.equal(10.2, 5, 0.2);
         assertThat(finished).containsExactly(5.0, 10.0, 10.2);
+        assertThatThrownBy(() -> Levels.equal(1e6, 1e-3, 0)).hasMessageContaining("10000");
         // rounding of the quotient is no level of its own
         assertThat(Levels.equal(0.3, 0.1, 0)).hasSize(3);
     }
