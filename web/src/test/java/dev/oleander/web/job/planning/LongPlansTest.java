@@ -105,7 +105,7 @@ class LongPlansTest extends WebTest {
     @Test
     void aPlanIsStoppedFromTheOtherNodeAndBegunAgain() throws Exception {
         PageClient there = new PageClient(other.port()).signedIn("mira");
-        long job = makeJobInMillimetres("winch_drum_cheek", "Stopped", 400);
+        long job = large("Stopped");
         there.post("/jobs/%d/cuts/planning".formatted(job), java.util.Map.of("wanted", "false"));
         until(() -> states(job).contains("STOPPED"));
         until(() -> jobs.view(job).planning().map(p -> !p.isGoingOn()).orElse(false));
@@ -128,14 +128,17 @@ class LongPlansTest extends WebTest {
                 .formatted(job, name, prefer);
     }
 
+    private long large(String name) {
+        return jobs.create(
+                List.of(new Upload(name + ".dxf", manyHoles())),
+                new JobDocument.Order(name, "teasel", "mild steel", Typed.of(6), 1),
+                WebTest::inMillimetres,
+                person("mira"));
+    }
+
     /** A large job whose plan nobody wants yet. */
     private long unplanned(String name) throws Exception {
-        long job =
-                jobs.create(
-                        List.of(new Upload(name + ".dxf", manyHoles())),
-                        new JobDocument.Order(name, "teasel", "mild steel", Typed.of(6), 1),
-                        WebTest::inMillimetres,
-                        person("mira"));
+        long job = large(name);
         jobs.plan(job, false);
         until(() -> states(job).contains("STOPPED"));
         planning.resume(job);
