@@ -36,6 +36,7 @@ class Nest {
   makesRoom = false;
   #parts = [];
   #rest = null;
+  #sheet = null;
   #live = null;
   #turnedBack = null;
 
@@ -76,6 +77,7 @@ class Nest {
     // none where the parts lie in rows again
     this.#parts = answer?.sheet?.parts ?? [];
     this.#rest = answer?.sheet?.rest ?? null;
+    this.#sheet = answer?.sheet ?? null;
     if (this.selected !== null && this.selected >= this.#parts.length) {
       this.selected = null;
     }
@@ -140,6 +142,7 @@ class Nest {
         painter.stroke(shapes[i].path, this.table.colours.ink, 1.6, [5, 3]);
       }
     });
+    this.#paintHeads(painter, this.#live ? this.#live.sheet : this.#sheet, shapes);
     painter.screen();
     ctx.font = '600 12px Commissioner, sans-serif';
     ctx.textAlign = 'center';
@@ -151,6 +154,26 @@ class Nest {
       this.#paintRest(ctx, painter);
       this.#paintSelected(painter);
     }
+  }
+
+  /** What the other heads cut, and what of the sheet is used at all. */
+  #paintHeads(painter, sheet, shapes) {
+    if (!sheet?.zone) {
+      return;
+    }
+    const others = new Path2D();
+    for (let k = 1; k < sheet.heads; k++) {
+      shapes.forEach(({path}) => others.addPath(path, new DOMMatrix([1, 0, 0, 1, 0, k * sheet.pitch])));
+    }
+    painter.stroke(others, this.table.colours.ink, 0.8, [2, 3]);
+    const [x0, y0, x1, y1] = sheet.zone;
+    const zone = new Path2D();
+    zone.rect(x0, y0, x1 - x0, y1 - y0);
+    const [left, bottom, right, top] = sheet.box;
+    const whole = new Path2D();
+    whole.rect(left, bottom, right - left, top - bottom);
+    painter.stroke(whole, this.table.colours.ink, 1);
+    painter.stroke(zone, this.table.colours.ink, 1, [10, 4, 2, 4]);
   }
 
   #letter(ctx, {letter, locked}, at) {
@@ -377,7 +400,7 @@ class Nest {
     const data = {...this.#turnedBack.data, stock: sheet.box, outline: sheet.outline, stops: [], travel: [], flags: [],
       placements: sheet.parts.map((p) => [...p.to, p.part])};
     const shown = new Scene(data, this.bench.stage);
-    this.#live = {parts: sheet.parts, shapes: sheet.parts.map((p) => this.#outline(shown, p))};
+    this.#live = {sheet, parts: sheet.parts, shapes: sheet.parts.map((p) => this.#outline(shown, p))};
     this.table.show(shown);
     document.body.dataset.nestLive = sheet.parts.length;
   }

@@ -33,7 +33,8 @@ public final class SamplePrograms {
                     Map.entry("parts", "1"),
                     Map.entry("run", "1"),
                     Map.entry("runs", "1"),
-                    Map.entry("times", "1"));
+                    Map.entry("times", "1"),
+                    Map.entry("heads", "1 head"));
 
     private SamplePrograms() {}
 

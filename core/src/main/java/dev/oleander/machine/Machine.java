@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param work word of the kind of work it does
  * @param unit what it has for that besides
  * @param axes those besides X and Y, each once
+ * @param heads that can cut the same at once
  */
 public record Machine(
         String id,
@@ -32,12 +33,14 @@ public record Machine(
         Habits habits,
         String work,
         MachineUnit unit,
-        List<Axis> axes) {
+        List<Axis> axes,
+        Heads heads) {
 
     public Machine {
         axes = axes == null ? List.of() : List.copyOf(axes);
         work = Objects.requireNonNullElse(work, "");
         unit = Objects.requireNonNullElse(unit, MachineUnit.NONE);
+        heads = Objects.requireNonNullElse(heads, Heads.ONE);
     }
 
     Machine of(MachineKind kind, MachineUnit itsUnit) {
@@ -69,7 +72,8 @@ public record Machine(
                 habit,
                 itsWork,
                 itsUnit,
-                itsAxes);
+                itsAxes,
+                heads);
     }
 
     /** The axis of a name; empty when it has none. */
@@ -84,6 +88,23 @@ public record Machine(
      * @param lift its height above the sheet when it is up, mm
      */
     public record Head(double radius, double lift) {}
+
+    /**
+     * Heads that cut the same at once, one above the other.
+     *
+     * @param count how many there are
+     * @param leastPitch mm from one to the next when they stand closest
+     * @param mostPitch when they stand farthest apart
+     */
+    public record Heads(int count, double leastPitch, double mostPitch) {
+
+        static final Heads ONE = new Heads(1, 0, 0);
+
+        /** Whether they can stand so far apart, mm. */
+        public boolean canStand(double pitch) {
+            return pitch >= leastPitch && pitch <= mostPitch;
+        }
+    }
 
     /** Usable travel of the head, mm. */
     public record Travel(double x, double y) {}

@@ -41,7 +41,7 @@ public final class NestCheck {
 
     private NestCheck(NestTask task) {
         this.task = task;
-        this.widest = task.lines().stream().mapToDouble(task::gap).max().orElseThrow();
+        this.widest = task.widestGap();
         this.margin = task.rules().margin();
     }
 
@@ -51,6 +51,7 @@ public final class NestCheck {
         for (int i = 0; i < sheets.size(); i++) {
             check.sheet(i + 1, sheets.get(i));
         }
+        check.stretches(sheets);
         check.stock(sheets);
         check.quantities(sheets);
         check.locked(sheets);
@@ -83,7 +84,7 @@ public final class NestCheck {
      */
     public static Predicate<NestPlacement> fitting(NestTask task, NestedSheet others) {
         NestCheck laid = new NestCheck(task);
-        SheetStock stock = task.sheet(others.stock());
+        SheetStock stock = task.sheet(others);
         List<Placed> there = others.placements().stream().map(p -> laid.placed(1, p)).toList();
         return p -> {
             NestCheck check = new NestCheck(task);
@@ -101,7 +102,7 @@ public final class NestCheck {
     }
 
     private void sheet(int number, NestedSheet sheet) {
-        SheetStock stock = task.sheet(sheet.stock());
+        SheetStock stock = task.sheet(sheet);
         List<Placed> placed = new ArrayList<>();
         for (NestPlacement p : sheet.placements()) {
             Placed part = placed(number, p);
@@ -293,11 +294,45 @@ public final class NestCheck {
         return nearest;
     }
 
+    /** Heads stand as they are set, and stretches of a sheet lie side by side. */
+    private void stretches(List<NestedSheet> sheets) {
+        int number = 0;
+        for (NestedSheet sheet : sheets) {
+            number++;
+            if (sheet.heads() > 1) {
+                heads(number, sheet);
+            }
+        }
+        if (!Sheets.joined(sheets).equals(sheets)) {
+            fault("stretch", 0, 0, "A sheet is used from or to where nothing else of it is.");
+        }
+    }
+
+    private void heads(int number, NestedSheet sheet) {
+        int set = task.rules().heads().map(Heads::count).orElse(1);
+        double pitch =
+                task.rules()
+                        .heads()
+                        .flatMap(h -> h.pitchOn(task.sheet(sheet.stock()), task.rules()))
+                        .orElse(0.0);
+        if (sheet.heads() != set || Math.abs(sheet.part().pitch() - pitch) > TOLERANCE) {
+            fault(
+                    "heads",
+                    sheet.heads(),
+                    set,
+                    "Sheet %d is laid for %d heads at %.3f mm; it can be cut by %d at %.3f mm.",
+                    number,
+                    sheet.heads(),
+                    sheet.part().pitch(),
+                    pitch == 0 ? 1 : set,
+                    pitch);
+        }
+    }
+
     private void stock(List<NestedSheet> sheets) {
-        Map<String, Integer> used = new HashMap<>();
-        sheets.forEach(s -> used.merge(s.stock(), 1, Integer::sum));
+        Map<String, Long> used = Sheets.used(sheets);
         for (SheetStock stock : task.stock()) {
-            int n = used.getOrDefault(stock.id(), 0);
+            long n = used.getOrDefault(stock.id(), 0L);
             if (stock.count().isPresent() && n > stock.count().get()) {
                 fault(
                         "stock",
@@ -314,7 +349,7 @@ public final class NestCheck {
     private void quantities(List<NestedSheet> sheets) {
         Map<String, Integer> placed = new HashMap<>();
         for (NestedSheet sheet : sheets) {
-            sheet.placements().forEach(p -> placed.merge(p.line(), 1, Integer::sum));
+            sheet.placements().forEach(p -> placed.merge(p.line(), sheet.heads(), Integer::sum));
         }
         for (OrderLine line : task.lines()) {
             int n = placed.getOrDefault(line.id(), 0);
@@ -355,6 +390,7 @@ public final class NestCheck {
                 boolean there =
                         sheets.stream()
                                 .filter(s -> s.stock().equals(wanted.stock()))
+                                .filter(s -> s.heads() == wanted.heads())
                                 .flatMap(s -> s.placements().stream())
                                 .anyMatch(q -> q.equals(p));
                 if (!there) {

@@ -45,10 +45,10 @@ public final class NestCosts {
 
     /** What a sheet costs less what its rest is worth. */
     private double of(NestedSheet sheet) {
-        SheetStock stock = task.sheet(sheet.stock());
+        SheetStock stock = task.sheet(sheet);
         double share = task.rules().remnant().map(NestRules.RemnantRule::share).orElse(0.0);
         double rest = Rest.of(task, sheet).map(box -> box.width() * box.height()).orElse(0.0);
-        return stock.price() * (1 - share * rest / stock.region().area());
+        return stock.price() * (1 - share * rest / Rest.area(task, sheet));
     }
 
     /** Share of each line in what all parts of a sheet claim. */

@@ -39,22 +39,27 @@ public record NestFigures(
         List<Optional<Box>> rests = new ArrayList<>();
         Map<String, Integer> placed = new HashMap<>();
         for (NestedSheet sheet : sheets) {
-            SheetStock stock = task.sheet(sheet.stock());
+            SheetStock stock = task.sheet(sheet);
             Optional<Box> rest = Rest.of(task, sheet);
-            double area = stock.region().area();
+            double area = Rest.area(task, sheet);
             double left = rest.map(box -> box.width() * box.height()).orElse(0.0);
             double share = task.rules().remnant().map(NestRules.RemnantRule::share).orElse(0.0);
             rests.add(rest);
             used += area - left;
             cost += stock.price() * (1 - share * left / area);
             for (NestPlacement p : sheet.placements()) {
-                kept += task.line(p.line()).shape().area();
-                placed.merge(p.line(), 1, Integer::sum);
-                parts++;
+                kept += sheet.heads() * task.line(p.line()).shape().area();
+                placed.merge(p.line(), sheet.heads(), Integer::sum);
+                parts += sheet.heads();
             }
         }
         return new NestFigures(
-                sheets.size(), parts, used > 0 ? kept / used : 0, cost, rests, left(task, placed));
+                Sheets.count(sheets),
+                parts,
+                used > 0 ? kept / used : 0,
+                cost,
+                rests,
+                left(task, placed));
     }
 
     private static Map<String, Integer> left(NestTask task, Map<String, Integer> placed) {

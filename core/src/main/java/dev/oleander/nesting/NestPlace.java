@@ -41,7 +41,7 @@ public record NestPlace(Box box, double front, double without, List<Neighbour> n
                         .map(p -> task.line(p.line()).shape().transformed(p.transform()))
                         .toList();
         Region own = laid.get(part);
-        Region stock = task.sheet(sheet.stock()).region();
+        Region stock = task.sheet(sheet).region();
         List<Neighbour> nearest = new ArrayList<>();
         nearest.add(new Neighbour("", distance(own, stock, Double.POSITIVE_INFINITY)));
         nearest.addAll(nearestParts(sheet, laid, part));

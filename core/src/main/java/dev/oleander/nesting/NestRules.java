@@ -11,13 +11,15 @@ import java.util.Optional;
  * @param remnant when a rest is worth something; empty: never
  * @param commonLines kerf, mm, at which copies may lie along straight edges of theirs so that one
  *     cut serves both; empty: they may not
+ * @param heads that cut at once; empty: one does
  */
 public record NestRules(
         double gap,
         double margin,
         boolean inOpenings,
         Optional<RemnantRule> remnant,
-        Optional<Double> commonLines) {
+        Optional<Double> commonLines,
+        Optional<Heads> heads) {
 
     public NestRules {
         if (!(gap >= 0) || !(margin >= 0)) {
@@ -31,14 +33,29 @@ public record NestRules(
         }
     }
 
-    /** Without common lines. */
+    /** Without common lines, for one head. */
     public NestRules(double gap, double margin, boolean inOpenings, Optional<RemnantRule> remnant) {
-        this(gap, margin, inOpenings, remnant, Optional.empty());
+        this(gap, margin, inOpenings, remnant, Optional.empty(), Optional.empty());
+    }
+
+    /** The same at other distances. */
+    public NestRules at(double otherGap, double otherMargin) {
+        return new NestRules(otherGap, otherMargin, inOpenings, remnant, commonLines, heads);
+    }
+
+    /** The same for several heads, or for one. */
+    public NestRules withHeads(Optional<Heads> value) {
+        return new NestRules(gap, margin, inOpenings, remnant, commonLines, value);
+    }
+
+    /** The same where no rest is worth anything. */
+    public NestRules withoutRemnant() {
+        return new NestRules(gap, margin, inOpenings, Optional.empty(), commonLines, heads);
     }
 
     /** The same, with common lines or without. */
     public NestRules withCommonLines(Optional<Double> kerf) {
-        return new NestRules(gap, margin, inOpenings, remnant, kerf);
+        return new NestRules(gap, margin, inOpenings, remnant, kerf, heads);
     }
 
     /**

@@ -66,7 +66,7 @@ public record NestTask(
         Map<String, Integer> placed = new HashMap<>();
         for (NestedSheet sheet : sheets) {
             found(stock, s -> s.id().equals(sheet.stock()), "sheet", sheet.stock());
-            sheet.placements().forEach(p -> placed.merge(p.line(), 1, Integer::sum));
+            sheet.placements().forEach(p -> placed.merge(p.line(), sheet.heads(), Integer::sum));
         }
         placed.forEach(
                 (id, n) -> {
@@ -116,5 +116,20 @@ public record NestTask(
      */
     public SheetStock sheet(String id) {
         return found(stock, s -> s.id().equals(id), "sheet", id);
+    }
+
+    /**
+     * A sheet as far as parts may lie on it.
+     *
+     * @return with the share of the price that the stretch has
+     * @throws NestException when there is no such sheet
+     */
+    public SheetStock sheet(NestedSheet laid) {
+        return laid.part().of(sheet(laid.stock()), rules, widestGap());
+    }
+
+    /** mm; the largest of all lines. */
+    public double widestGap() {
+        return lines.stream().mapToDouble(this::gap).max().orElseThrow();
     }
 }

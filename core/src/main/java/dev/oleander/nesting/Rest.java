@@ -21,7 +21,24 @@ public final class Rest {
             right = Math.max(right, box.max().x());
             top = Math.max(top, box.max().y());
         }
-        return beyond(task.sheet(sheet.stock()), right, top, task.rules());
+        return sheet.part().reachesEnd()
+                ? beyond(whole(task, sheet), right, above(sheet, top), task.rules())
+                : Optional.empty();
+    }
+
+    /** mm2 of a sheet or stretch in its full height. */
+    static double area(NestTask task, NestedSheet sheet) {
+        return whole(task, sheet).region().area();
+    }
+
+    /** In its full height, whatever one of the heads may cut of it. */
+    private static SheetStock whole(NestTask task, NestedSheet sheet) {
+        return sheet.part().full(task.sheet(sheet.stock()));
+    }
+
+    /** Where several heads cut, the highest reaches to the top. */
+    private static double above(NestedSheet sheet, double top) {
+        return sheet.heads() == 1 ? top : Double.POSITIVE_INFINITY;
     }
 
     /**

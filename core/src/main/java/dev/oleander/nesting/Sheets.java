@@ -3,9 +3,11 @@ package dev.oleander.nesting;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /** Changes to what lies on sheets. */
 public final class Sheets {
@@ -19,10 +21,10 @@ public final class Sheets {
         for (NestedSheet sheet : sheets) {
             List<NestPlacement> on = sheet.placements().stream().filter(gone.negate()).toList();
             if (!on.isEmpty()) {
-                left.add(new NestedSheet(sheet.stock(), on));
+                left.add(sheet.with(on));
             }
         }
-        return left;
+        return joined(left);
     }
 
     /** The parts that a person has fixed, on their sheets. */
@@ -42,10 +44,55 @@ public final class Sheets {
         return changed(sheets, p -> p.locked(places.contains(p.locked(true))));
     }
 
+    /** How many sheets they are: those that share one count once. */
+    public static int count(List<NestedSheet> sheets) {
+        return (int) sheets.stream().filter(sheet -> sheet.part().reachesEnd()).count();
+    }
+
+    /** How many sheets there are of what: those that share one count once. */
+    public static Map<String, Long> used(List<NestedSheet> sheets) {
+        return sheets.stream()
+                .filter(sheet -> sheet.part().reachesEnd())
+                .collect(Collectors.groupingBy(NestedSheet::stock, Collectors.counting()));
+    }
+
+    /**
+     * Stretches whose neighbour on the sheet is gone reach as far as they can: every sheet is used
+     * up to its edges.
+     */
+    public static List<NestedSheet> joined(List<NestedSheet> sheets) {
+        List<Place> begun = new ArrayList<>();
+        List<Place> ended = new ArrayList<>();
+        sheets.stream().filter(s -> s.part().from() > 0).map(Place::from).forEach(begun::add);
+        sheets.stream().filter(s -> !s.part().reachesEnd()).map(Place::to).forEach(ended::add);
+        List<NestedSheet> all = new ArrayList<>();
+        List<Place> before = new ArrayList<>(ended);
+        for (NestedSheet sheet : sheets) {
+            Stretch part = sheet.part();
+            boolean alone = part.from() > 0 && !before.remove(Place.from(sheet));
+            boolean last = !part.reachesEnd() && !begun.remove(Place.to(sheet));
+            Stretch begins = alone ? part.beginning(0) : part;
+            all.add(sheet.on(last ? begins.upTo(null) : begins));
+        }
+        return all;
+    }
+
+    /** Where one stretch ends and another begins, mm. */
+    private record Place(String stock, double at) {
+
+        static Place from(NestedSheet sheet) {
+            return new Place(sheet.stock(), sheet.part().from());
+        }
+
+        static Place to(NestedSheet sheet) {
+            return new Place(sheet.stock(), sheet.part().to());
+        }
+    }
+
     private static List<NestedSheet> changed(
             List<NestedSheet> sheets, UnaryOperator<NestPlacement> change) {
         return sheets.stream()
-                .map(s -> new NestedSheet(s.stock(), s.placements().stream().map(change).toList()))
+                .map(s -> s.with(s.placements().stream().map(change).toList()))
                 .toList();
     }
 }

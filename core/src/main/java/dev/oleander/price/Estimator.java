@@ -8,6 +8,7 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.bed.PartRef;
+import dev.oleander.plan.bed.SetUp;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.price.Estimate.Costs;
@@ -43,24 +44,28 @@ public final class Estimator {
     /**
      * Sheets of a lot that are all alike.
      *
-     * @param running gas, abrasive, energy and wear of one of them, money
-     * @param count how many there are
+     * @param running gas, abrasive, energy and wear of one of them with one head, money
+     * @param setUp how many there are, and with how many heads
      */
-    public record Sheets(Run run, Timeline timeline, double running, int count) {
+    public record Sheets(Run run, Timeline timeline, double running, SetUp setUp) {
+
+        private int count() {
+            return setUp.count();
+        }
 
         private double seconds() {
-            return count * timeline.total();
+            return count() * timeline.total();
         }
 
         private double kept(Reading reading) {
-            return count * run.layout().keptArea(reading);
+            return setUp.times() * run.layout().keptArea(reading);
         }
 
         /** mm2 of the boxes of what lies on them, with the gaps between. */
         private double taken(Reading reading) {
             double gap = run.layout().gap();
             Map<PartRef, Double> boxes = new HashMap<>();
-            return count
+            return setUp.times()
                     * run.layout().placements().stream()
                             .mapToDouble(
                                     p ->
@@ -74,7 +79,7 @@ public final class Estimator {
         }
 
         private double area() {
-            return count * run.layout().stockArea();
+            return count() * setUp.stockArea(run.layout());
         }
     }
 
@@ -106,9 +111,9 @@ public final class Estimator {
                         lot,
                         stock,
                         seconds / 3600 * machine.hourlyRate(),
-                        all.stream().mapToDouble(s -> s.count() * s.running()).sum(),
+                        all.stream().mapToDouble(s -> s.setUp().times() * s.running()).sum(),
                         machine.setUpMinutes() / 60 * machine.hourlyRate());
-        long pierces = all.stream().mapToLong(s -> s.count() * pierces(s.timeline())).sum();
+        long pierces = all.stream().mapToLong(s -> s.setUp().times() * pierces(s.timeline())).sum();
         return new Estimate(
                 machine.name(),
                 machine.process(),
@@ -138,7 +143,7 @@ public final class Estimator {
                     all.stream().mapToDouble(s -> s.kept(lot.reading())).sum(),
                     all.stream().mapToDouble(s -> s.taken(lot.reading())).sum(),
                     all.stream().mapToDouble(Sheets::area).sum(),
-                    all.stream().mapToInt(Sheets::count).sum());
+                    all.stream().mapToInt(s -> s.setUp().sheets()).sum());
         }
 
         /** As many sheets as are needed when all are like this one. */

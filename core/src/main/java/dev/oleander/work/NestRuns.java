@@ -4,6 +4,7 @@ import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestRules;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.SheetStock;
+import dev.oleander.nesting.Stretch;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
 import dev.oleander.plan.bed.PartRef;
@@ -33,12 +34,14 @@ public final class NestRuns {
      *
      * @param stock by the id that the sheets name
      * @param parts what the order lines are of, by their ids
+     * @param widest the largest gap of all parts, mm
      */
     public record Laid(
             List<NestedSheet> sheets,
             Map<String, SheetStock> stock,
             Map<String, PartRef> parts,
-            NestRules rules) {
+            NestRules rules,
+            double widest) {
 
         public Laid {
             sheets = List.copyOf(sheets);
@@ -54,7 +57,15 @@ public final class NestRuns {
             int firstCopy = 1;
             for (Map.Entry<NestedSheet, Integer> entry : times.entrySet()) {
                 int copies = entry.getKey().placements().size();
-                SetUp setUp = new SetUp(all.size() + 1, entry.getValue(), firstCopy, copies);
+                Stretch part = entry.getKey().part();
+                SetUp setUp =
+                        new SetUp(
+                                all.size() + 1,
+                                entry.getValue(),
+                                firstCopy,
+                                copies,
+                                new SetUp.Heads(part.heads(), part.pitch()),
+                                part.from() > 0);
                 all.add(new SetUpSheet(setUp, entry.getKey()));
                 firstCopy += copies;
             }
@@ -63,6 +74,7 @@ public final class NestRuns {
 
         private SheetLayout layout(SetUpSheet of) {
             SheetStock sheet = stock.get(of.sheet().stock());
+            SheetStock used = of.sheet().part().of(sheet, rules, widest);
             List<Placement> placements = new ArrayList<>();
             for (NestPlacement p : of.sheet().placements()) {
                 int copy = of.setUp().firstCopy() + placements.size();
@@ -70,7 +82,7 @@ public final class NestRuns {
             }
             return new SheetLayout(
                     sheet.region().box(),
-                    Optional.of(sheet.region()).filter(region -> !sheet.isPlain()),
+                    Optional.of(used.region()).filter(r -> used != sheet || !sheet.isPlain()),
                     placements,
                     placements.size(),
                     0,

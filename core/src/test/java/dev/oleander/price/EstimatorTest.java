@@ -10,6 +10,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.bed.SetUp;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.price.Estimate.Costs;
 import dev.oleander.price.Estimator.Lot;
@@ -44,6 +45,8 @@ class EstimatorTest {
                         SheetChoices.defaults());
     }
 
+    private static final SetUp ONCE = new SetUp(1, 1, 1, 1);
+
     private static Timeline time(Run run) {
         return new TimeModel(run.machine()).time(new ProgramCompiler().compile(run));
     }
@@ -52,7 +55,7 @@ class EstimatorTest {
         Run run = run(machine, PLATE, thickness, quantity);
         return ESTIMATOR.cut(
                 new Lot(PLATE, "mild steel", thickness, quantity),
-                List.of(new Sheets(run, time(run), RunningCost.of(run, time(run)), 1)));
+                List.of(new Sheets(run, time(run), RunningCost.of(run, time(run)), ONCE)));
     }
 
     @Test
@@ -62,7 +65,7 @@ class EstimatorTest {
         Estimate estimate =
                 ESTIMATOR.cut(
                         new Lot(PLATE, "mild steel", 6, 10),
-                        List.of(new Sheets(run, timeline, RunningCost.of(run, timeline), 1)));
+                        List.of(new Sheets(run, timeline, RunningCost.of(run, timeline), ONCE)));
         Costs costs = estimate.costs();
         assertThat(estimate.placed()).isEqualTo(10);
         assertThat(estimate.sheets()).isEqualTo(1);
@@ -94,8 +97,8 @@ class EstimatorTest {
                 ESTIMATOR.cut(
                         new Lot(PLATE, "mild steel", 6, 24),
                         List.of(
-                                new Sheets(full, time(full), fullCost, 2),
-                                new Sheets(rest, time(rest), restCost, 1)));
+                                new Sheets(full, time(full), fullCost, new SetUp(1, 2, 1, 10)),
+                                new Sheets(rest, time(rest), restCost, ONCE)));
         double seconds = 2 * time(full).total() + time(rest).total();
         assertThat(estimate.sheets()).isEqualTo(3);
         assertThat(estimate.placed()).isEqualTo(10);
@@ -105,6 +108,21 @@ class EstimatorTest {
         assertThat(estimate.costs().running()).isCloseTo(2 * fullCost + restCost, within(1e-9));
         assertThat(estimate.share())
                 .isCloseTo(24 * (20000 - 400 - 50 * Math.PI) / 4.5e6, within(1e-6));
+    }
+
+    /** Two heads take the time of one, and gas, wear and sheet of both. */
+    @Test
+    void headsThatCutAtOnceShareTheTime() {
+        Run run = run("teasel", PLATE, 6, 4);
+        double running = RunningCost.of(run, time(run));
+        SetUp two = new SetUp(1, 1, 1, 4, new SetUp.Heads(2, 300), false);
+        Lot lot = new Lot(PLATE, "mild steel", 6, 8);
+        Estimate estimate = ESTIMATOR.cut(lot, List.of(new Sheets(run, time(run), running, two)));
+        assertThat(estimate.seconds()).isCloseTo(time(run).total() / 8, within(1e-9));
+        assertThat(estimate.pierces()).isEqualTo(4);
+        assertThat(estimate.costs().running()).isCloseTo(2 * running, within(1e-9));
+        // 1500 x 1300 x 6 mm
+        assertThat(estimate.costs().materialBySheet()).isCloseTo(70.65 * 1.35 * 1.3, within(1e-6));
     }
 
     @Test
@@ -122,7 +140,7 @@ class EstimatorTest {
         Estimate estimate =
                 ESTIMATOR.cut(
                         new Lot(large, "mild steel", 6, 1),
-                        List.of(new Sheets(run, time(run), RunningCost.of(run, time(run)), 1)));
+                        List.of(new Sheets(run, time(run), RunningCost.of(run, time(run)), ONCE)));
         assertThat(estimate.cannot()).contains("does not fit", "1500 x 1000");
     }
 

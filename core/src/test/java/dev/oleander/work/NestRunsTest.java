@@ -76,7 +76,8 @@ class NestRunsTest {
                         sheets,
                         Map.of(task.stock().get(0).id(), task.stock().get(0)),
                         Map.of("r", new PartRef("a", "p1"), "b", new PartRef("b", "p1")),
-                        task.rules());
+                        task.rules(),
+                        task.widestGap());
         Together.Joined<PlanChoices> joined = Together.joined(ORDER, List.of(RINGS, brackets));
         Function<SheetLayout, Task<PlanChoices>> tasks =
                 layout ->

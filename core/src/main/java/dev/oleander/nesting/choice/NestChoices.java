@@ -56,9 +56,9 @@ public record NestChoices(
     /** How many of each line lie on sheets, by id. */
     public Map<String, Integer> placed() {
         Map<String, Integer> placed = new HashMap<>();
-        laid.stream()
-                .flatMap(sheet -> sheet.placements().stream())
-                .forEach(p -> placed.merge(p.line(), 1, Integer::sum));
+        for (NestedSheet sheet : laid) {
+            sheet.placements().forEach(p -> placed.merge(p.line(), sheet.heads(), Integer::sum));
+        }
         return placed;
     }
 

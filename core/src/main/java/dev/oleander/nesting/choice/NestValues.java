@@ -19,6 +19,7 @@ public final class NestValues {
 
     private static final double WIDEST = 50_000;
     private static final int MOST_SHEETS = 10_000;
+    private static final int MOST_HEADS = 12;
     private static final double DEAREST = 1e6;
 
     public static final Value<PartLine> QUANTITY =
@@ -209,8 +210,36 @@ public final class NestValues {
                                                     : percent.value() / 100))
                     .label("Worth of it", "%");
 
+    public static final Value<DistanceChoices> HEADS =
+            Value.number(
+                            "heads",
+                            "heads at once",
+                            Value.<DistanceChoices>wholeBetween(1, MOST_HEADS),
+                            d -> d.heads() == null ? null : Typed.of(d.heads()),
+                            (d, n) -> d.withHeads(n == null ? null : (int) n.value()))
+                    .label("Heads", "")
+                    .orElse("one");
+
+    public static final Value<DistanceChoices> HEAD_PITCH =
+            Value.number(
+                            "headPitch",
+                            "pitch of the heads",
+                            Value.<DistanceChoices>between(1, WIDEST),
+                            DistanceChoices::headPitch,
+                            DistanceChoices::withHeadPitch)
+                    .label("Pitch", "mm")
+                    .orElse("by sheet");
+
     public static final List<Value<DistanceChoices>> OF_NESTS =
-            List.of(GAP, MARGIN, IN_OPENINGS, COMMON_LINES, LEAST_REST, REST_SHARE);
+            List.of(
+                    GAP,
+                    MARGIN,
+                    IN_OPENINGS,
+                    COMMON_LINES,
+                    HEADS,
+                    HEAD_PITCH,
+                    LEAST_REST,
+                    REST_SHARE);
 
     private NestValues() {}
 

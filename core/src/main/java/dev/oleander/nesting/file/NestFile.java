@@ -3,6 +3,7 @@ package dev.oleander.nesting.file;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.nesting.AllowedTurns;
+import dev.oleander.nesting.Heads;
 import dev.oleander.nesting.Nest;
 import dev.oleander.nesting.NestException;
 import dev.oleander.nesting.NestPlacement;
@@ -76,7 +77,21 @@ public final class NestFile {
                 rule,
                 file.path("commonLines").isMissingNode()
                         ? Optional.empty()
-                        : Optional.of(number(file, "commonLines")));
+                        : Optional.of(number(file, "commonLines")),
+                heads(file.path("heads")));
+    }
+
+    private static Optional<Heads> heads(JsonNode heads) {
+        return heads.isObject()
+                ? Optional.of(
+                        new Heads(
+                                (int) number(heads, "count"),
+                                heads.path("pitch").isNumber()
+                                        ? Optional.of(number(heads, "pitch"))
+                                        : Optional.empty(),
+                                heads.path("least").asDouble(0),
+                                heads.path("most").asDouble(Double.MAX_VALUE)))
+                : Optional.empty();
     }
 
     private static OrderLine line(JsonNode line, Map<String, Region> shapes) {
@@ -200,6 +215,9 @@ public final class NestFile {
         ArrayNode sheets = file.putArray("sheets");
         for (NestedSheet sheet : nest.sheets()) {
             ObjectNode one = sheets.addObject().put("stock", sheet.stock());
+            if (sheet.stretch() != null) {
+                one.putPOJO("stretch", sheet.stretch());
+            }
             ArrayNode placements = one.putArray("placements");
             for (NestPlacement p : sheet.placements()) {
                 placements

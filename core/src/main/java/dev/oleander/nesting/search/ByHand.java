@@ -52,7 +52,7 @@ public final class ByHand {
         this.wished = wished;
         Model model = new Model(only(task, others, wished.line()));
         Kind kind = model.kind(wished.line());
-        Room room = model.room(task.sheet(others.stock()), others.placements());
+        Room room = model.room(task.sheet(others), others.placements());
         this.scene = new Scene(new Kind[] {kind}, new Room[] {room}, new PairTest());
         this.way = new Turned(kind.body, wished.angle(), wished.mirrored());
     }
@@ -64,12 +64,7 @@ public final class ByHand {
         return new NestTask(
                 task.lines().stream().map(l -> l.withGap(task.gap(l) + more)).toList(),
                 task.stock(),
-                new NestRules(
-                        rules.gap() + more,
-                        rules.margin() + more,
-                        rules.inOpenings(),
-                        rules.remnant(),
-                        rules.commonLines()),
+                rules.at(rules.gap() + more, rules.margin() + more),
                 List.of());
     }
 
@@ -147,7 +142,7 @@ public final class ByHand {
     public static NestPlacement slid(
             NestTask task, NestedSheet others, NestPlacement now, Point towards) {
         ByHand hand = new ByHand(task, others, now);
-        Box sheet = task.sheet(others.stock()).region().box();
+        Box sheet = task.sheet(others).region().box();
         double most = Math.hypot(sheet.width(), sheet.height());
         double far = hand.free(towards.unit(), 0, most);
         return hand.at(now.at().plus(towards.unit().times(Math.max(0, far - NestCheck.TOLERANCE))));

@@ -72,7 +72,7 @@ final class Clusters {
             Cluster cluster = byId.get(p.line());
             all.addAll(cluster == null ? List.of(p) : cluster.laid(p));
         }
-        return new NestedSheet(sheet.stock(), all);
+        return sheet.with(all);
     }
 
     private static void count(List<NestedSheet> sheets, Map<String, Integer> into) {
@@ -121,7 +121,7 @@ final class Clusters {
                             .findFirst();
             all.add(whole.orElse(first));
         }
-        return new NestedSheet(sheet.stock(), all);
+        return sheet.with(all);
     }
 
     private static Optional<NestPlacement> whole(

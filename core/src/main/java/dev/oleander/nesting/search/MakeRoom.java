@@ -48,7 +48,7 @@ public final class MakeRoom {
             NestTask task, NestedSheet others, NestPlacement wished) {
         List<NestPlacement> fixed = new ArrayList<>();
         others.placements().stream().filter(NestPlacement::locked).forEach(fixed::add);
-        if (!NestCheck.fitting(task, new NestedSheet(others.stock(), fixed)).test(wished)) {
+        if (!NestCheck.fitting(task, others.with(fixed)).test(wished)) {
             return Optional.empty();
         }
         return new MakeRoom(task, others, wished).made().filter(s -> NestCheck.isSound(task, s));
@@ -77,7 +77,7 @@ public final class MakeRoom {
         List<NestPlacement> fixed = new ArrayList<>();
         others.placements().stream().filter(NestPlacement::locked).forEach(fixed::add);
         fixed.add(wished);
-        SheetStock stock = model.task.sheet(others.stock());
+        SheetStock stock = model.task.sheet(others);
         Kind[] kinds = loose.stream().map(i -> model.kind(line(i))).toArray(Kind[]::new);
         Scene scene = new Scene(kinds, new Room[] {model.room(stock, fixed)}, pairs);
         for (int k = 0; k < loose.size(); k++) {
@@ -106,6 +106,6 @@ public final class MakeRoom {
                             false));
         }
         all.add(wished);
-        return new NestedSheet(others.stock(), all);
+        return others.with(all);
     }
 }

@@ -182,6 +182,13 @@ final class Model {
                 false);
     }
 
+    /** What it is worth when nothing is laid that may be. */
+    NestScore empty() {
+        double[] missing = tooLarge.clone();
+        items.forEach(kind -> missing[kind.line.priority() - 1] += kind.line.shape().area());
+        return new NestScore(missing, 0, 0);
+    }
+
     /** What a scene without overlaps is worth. */
     NestScore score(Scene scene, SheetSet set) {
         double[] missing = tooLarge.clone();

@@ -5,7 +5,6 @@ import dev.oleander.nesting.NestBudget;
 import dev.oleander.nesting.NestFigures;
 import dev.oleander.nesting.NestMissing;
 import dev.oleander.nesting.NestProgress;
-import dev.oleander.nesting.NestScore;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.OrderLine;
@@ -14,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Finds nests: the front of this package. */
@@ -37,6 +35,13 @@ public final class Nester {
      * @throws dev.oleander.nesting.NestException when the task cannot be nested at all
      */
     public static Nest nest(NestTask task, NestBudget budget, NestProgress progress) {
+        return task.rules().heads().isPresent()
+                ? new ByHeads(task, budget, progress).nest()
+                : ofOneHead(task, budget, progress);
+    }
+
+    /** The same for tasks in which one head cuts everything. */
+    static Nest ofOneHead(NestTask task, NestBudget budget, NestProgress progress) {
         return Clusters.of(task)
                 .map(clusters -> withCommonLines(clusters, task, budget, progress))
                 .orElseGet(() -> new Nester(task, budget, progress).run());
@@ -77,15 +82,17 @@ public final class Nester {
             return List.of();
         }
         Model model = new Model(new NestTask(lines, task.stock(), task.rules(), List.of()));
-        Map<String, Long> used =
-                sheets.stream()
-                        .collect(Collectors.groupingBy(NestedSheet::stock, Collectors.counting()));
+        Map<String, Long> used = Sheets.used(sheets);
         return lines.stream()
                 .map(l -> new NestMissing(l.id(), left.get(l.id()), model.why(l, used)))
                 .toList();
     }
 
     private Nest run() {
+        if (model.items.isEmpty() && model.task.locked().isEmpty()) {
+            // nothing that must be laid can be, and what fills opens no sheet
+            return nest(null, 0, 0, 0);
+        }
         Meeting meeting = new Meeting(model, budget, this::told);
         meeting.run();
         Found best = closest(meeting);
@@ -135,8 +142,7 @@ public final class Nester {
     /** Without sheets when nothing was found. */
     private Nest nest(Found best, int rounds, int explored, long tests) {
         if (best == null) {
-            NestScore none = new NestScore(new double[Model.PRIORITIES], 0, 0);
-            return new Nest(List.of(), none, rounds, explored, tests);
+            return new Nest(List.of(), model.empty(), rounds, explored, tests);
         }
         return new Nest(
                 model.sheets(best.places(), best.set()), best.score(), rounds, explored, tests);

@@ -28,7 +28,7 @@ public record SheetBodies(Box room, List<List<double[]>> fixed, List<List<double
      * @throws dev.oleander.nesting.NestException when the sheet or a line is not of the task
      */
     public static SheetBodies of(NestTask task, NestedSheet sheet) {
-        SheetStock stock = task.sheet(sheet.stock());
+        SheetStock stock = task.sheet(sheet);
         Model model = new Model(ByHand.only(task, sheet, ""));
         Room room = model.room(stock);
         List<List<double[]>> fixed = new ArrayList<>();

@@ -2,6 +2,7 @@ package dev.oleander.web.api;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
+import dev.oleander.nesting.Stretch;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
@@ -72,6 +73,8 @@ final class NestJson {
     /**
      * What all parts keep to; null puts one back to what is usual.
      *
+     * @param heads that cut the same at once
+     * @param headPitch from one of them to the next
      * @param leastRest both sides of a rest that is kept have it
      * @param restShare of the price of the sheet that a rest is worth, per cent
      */
@@ -80,6 +83,8 @@ final class NestJson {
             Double margin,
             Boolean partsInOpenings,
             Boolean commonLines,
+            Integer heads,
+            Double headPitch,
             Double leastRest,
             Double restShare) {}
 
@@ -165,17 +170,25 @@ final class NestJson {
             boolean partsInOpenings,
             boolean commonLines,
             boolean sharesCuts,
+            int heads,
+            Double headPitch,
             Double leastRest,
             double restShare) {}
 
     /**
      * A sheet with what lies on it.
      *
+     * @param stretch of the sheet, and by how many heads; null: all of it by one
      * @param times how often it is cut
      * @param rest left, bottom, right and top of what is worth keeping; null when nothing is
      */
     record LaidView(
-            int sheet, String stock, int times, double[] rest, List<PlacementView> placements) {}
+            int sheet,
+            String stock,
+            Stretch stretch,
+            int times,
+            double[] rest,
+            List<PlacementView> placements) {}
 
     /** Mirrored, then turned about the zero of its drawing, then shifted. */
     record PlacementView(
@@ -231,7 +244,7 @@ final class NestJson {
             double share,
             List<MissingView> missing) {}
 
-    record ResultSheet(String stock, List<PlacementView> placements) {}
+    record ResultSheet(String stock, Stretch stretch, List<PlacementView> placements) {}
 
     /**
      * @param box left, bottom, right, top

@@ -10,6 +10,7 @@ import dev.oleander.nesting.NestRules;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.SheetStock;
+import dev.oleander.nesting.Sheets;
 import dev.oleander.nesting.choice.DistanceChoices;
 import dev.oleander.nesting.choice.NestChoices;
 import dev.oleander.nesting.choice.NestValues;
@@ -154,6 +155,8 @@ final class NestMapper {
                 rules.inOpenings(),
                 set.sharesCuts(),
                 rules.commonLines().isPresent(),
+                set.headsAtOnce(),
+                set.headPitch() == null ? null : set.headPitch().value(),
                 rules.remnant().map(NestRules.RemnantRule::least).orElse(null),
                 100 * set.restShare());
     }
@@ -165,6 +168,7 @@ final class NestMapper {
                     new LaidView(
                             laid.size() + 1,
                             sheet.sheet().stock(),
+                            sheet.sheet().stretch(),
                             sheet.times(),
                             sheet.rest().map(NestMapper::numbers).orElse(null),
                             placements(sheet.sheet())));
@@ -202,7 +206,11 @@ final class NestMapper {
 
     private static BestView best(NestResult.Best best) {
         return new BestView(
-                best.cost(), best.front(), best.sheets().size(), best.share(), best.missing());
+                best.cost(),
+                best.front(),
+                Sheets.count(best.sheets()),
+                best.share(),
+                best.missing());
     }
 
     /** What the parts would cost if they covered the cheapest sheets without a gap. */
@@ -240,7 +248,9 @@ final class NestMapper {
                 search.wish().seed(),
                 best.rounds(),
                 best.explored(),
-                best.sheets().stream().map(s -> new ResultSheet(s.stock(), placements(s))).toList(),
+                best.sheets().stream()
+                        .map(s -> new ResultSheet(s.stock(), s.stretch(), placements(s)))
+                        .toList(),
                 remnants,
                 figures.cost(),
                 figures.share(),

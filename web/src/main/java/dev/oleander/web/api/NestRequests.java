@@ -109,6 +109,8 @@ final class NestRequests {
             put(values, "margin", rules.margin());
             put(values, "partsInOpenings", rules.partsInOpenings());
             put(values, "commonLines", rules.commonLines());
+            put(values, "heads", rules.heads());
+            put(values, "headPitch", rules.headPitch());
             put(values, "leastRest", rules.leastRest());
             put(values, "restShare", rules.restShare());
         }

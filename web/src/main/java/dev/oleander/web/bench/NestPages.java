@@ -234,7 +234,7 @@ class NestPages {
                                 search.wish().from().word(),
                                 Numbers.plain(search.seconds(), 0),
                                 search.wish().seed()),
-                best.sheets().size(),
+                figures.sheets(),
                 Numbers.fixed(100 * best.share(), 1) + " %",
                 Numbers.fixed(best.cost(), 2),
                 best.missing(),
@@ -250,7 +250,7 @@ class NestPages {
                         .map(p -> task.line(p.line()).shape().transformed(p.transform()))
                         .toList();
         return RegionPicture.of(
-                task.sheet(counted.sheet().stock()).region().box(),
+                task.sheet(counted.sheet()).region().box(),
                 parts,
                 PICTURE,
                 "%d × a sheet with %d parts".formatted(counted.times(), parts.size()));

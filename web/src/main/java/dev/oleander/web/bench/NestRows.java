@@ -69,12 +69,19 @@ final class NestRows {
     List<SlipRow> distances(Work<?, ?> kind) {
         NestRules rules = nesting.rules(kind);
         ValueRows<DistanceChoices> rows = new ValueRows<>(nesting.choices().distances(), "", error);
-        return List.of(
-                rows.row(NestValues.GAP, Numbers.plain(rules.gap(), 3), "cut"),
-                rows.row(NestValues.MARGIN, Numbers.plain(rules.margin(), 3), "cut"),
-                rows.row(NestValues.IN_OPENINGS),
-                rows.row(NestValues.COMMON_LINES),
-                rows.row(NestValues.LEAST_REST),
-                rows.row(NestValues.REST_SHARE));
+        List<SlipRow> all = new ArrayList<>();
+        all.add(rows.row(NestValues.GAP, Numbers.plain(rules.gap(), 3), "cut"));
+        all.add(rows.row(NestValues.MARGIN, Numbers.plain(rules.margin(), 3), "cut"));
+        all.add(rows.row(NestValues.IN_OPENINGS));
+        all.add(rows.row(NestValues.COMMON_LINES));
+        if (nesting.machine().heads().count() > 1) {
+            all.add(rows.row(NestValues.HEADS));
+        }
+        if (rules.heads().isPresent()) {
+            all.add(rows.row(NestValues.HEAD_PITCH));
+        }
+        all.add(rows.row(NestValues.LEAST_REST));
+        all.add(rows.row(NestValues.REST_SHARE));
+        return List.copyOf(all);
     }
 }

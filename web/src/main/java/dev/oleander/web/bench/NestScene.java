@@ -8,6 +8,7 @@ import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.Rest;
 import dev.oleander.nesting.SheetStock;
+import dev.oleander.nesting.Stretch;
 import dev.oleander.nesting.choice.PartLine;
 import dev.oleander.nesting.search.SheetBodies;
 import dev.oleander.web.job.JobView;
@@ -39,8 +40,26 @@ record NestScene(Sheet sheet, List<Sheet> best) {
      * @param box left, bottom, right, top
      * @param outline contours of a sheet that is no rectangle; empty where it is one
      * @param rest the same of what is worth keeping; null when nothing is
+     * @param zone the same of what one of several heads, or one beside them, cuts of it; null: all
+     * @param heads that cut the same, one above the other
+     * @param pitch mm from one to the next
+     * @param how it is cut, for people; empty: all of it by one head
      */
-    record Sheet(double[] box, List<double[]> outline, double[] rest, List<Placed> parts) {}
+    record Sheet(
+            double[] box,
+            List<double[]> outline,
+            double[] rest,
+            double[] zone,
+            int heads,
+            double pitch,
+            String how,
+            List<Placed> parts) {
+
+        /** Nothing lies on it. */
+        static Sheet empty(double[] box) {
+            return new Sheet(box, List.of(), null, null, 1, 0, "", List.of());
+        }
+    }
 
     /**
      * A part where it lies.
@@ -91,7 +110,7 @@ record NestScene(Sheet sheet, List<Sheet> best) {
                             .findFirst()
                             .map(line -> numbers(line.region().box()))
                             .orElse(NO_SHEET);
-            return new Sheet(box, List.of(), null, List.of());
+            return Sheet.empty(box);
         }
         List<Nests.Counted> counted = Nests.counted(Nests.task(result), laid);
         return sheet(result, counted.get(Math.min(number, counted.size()) - 1).sheet());
@@ -102,13 +121,13 @@ record NestScene(Sheet sheet, List<Sheet> best) {
         Nesting nesting = result.nesting().orElseThrow();
         NestTask task = Nests.task(result);
         SheetStock stock = task.sheet(sheet.stock());
+        Stretch cut = sheet.part();
         List<String> parts = result.reading().parts().stream().map(Part::id).toList();
         Map<String, PartLine> lines =
                 nesting.choices().lines().stream()
                         .collect(Collectors.toMap(PartLine::id, Function.identity()));
         NestedSheet known =
-                new NestedSheet(
-                        sheet.stock(),
+                sheet.with(
                         sheet.placements().stream()
                                 .filter(p -> lines.containsKey(p.line()))
                                 .toList());
@@ -120,6 +139,10 @@ record NestScene(Sheet sheet, List<Sheet> best) {
                         .flatMap(s -> Rest.of(task, s))
                         .map(NestScene::numbers)
                         .orElse(null),
+                sheet.stretch() == null ? null : numbers(task.sheet(sheet).region().box()),
+                cut.heads(),
+                cut.pitch(),
+                Nests.how(cut),
                 known.placements().stream().map(p -> placed(p, lines, parts)).toList());
     }
 

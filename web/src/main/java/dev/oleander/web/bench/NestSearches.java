@@ -1,6 +1,7 @@
 package dev.oleander.web.bench;
 
 import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.Sheets;
 import dev.oleander.nesting.choice.NestChoices;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.nest.NestResult;
@@ -86,7 +87,7 @@ public final class NestSearches {
         String missing = best.missing() == 0 ? "" : ", %d missing".formatted(best.missing());
         return "%s, %s, %s%s"
                 .formatted(
-                        NestSlip.count(best.sheets().size(), "sheet"),
+                        NestSlip.count(Sheets.count(best.sheets()), "sheet"),
                         NestSlip.percent(best.share()),
                         Numbers.fixed(best.cost(), 2),
                         missing);

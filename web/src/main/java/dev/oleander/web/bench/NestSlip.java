@@ -4,7 +4,7 @@ import dev.oleander.nesting.NestException;
 import dev.oleander.nesting.NestFigures;
 import dev.oleander.nesting.NestMissing;
 import dev.oleander.nesting.NestTask;
-import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.Sheets;
 import dev.oleander.nesting.choice.NestChoices;
 import dev.oleander.nesting.choice.PartLine;
 import dev.oleander.nesting.choice.StockLine;
@@ -177,7 +177,7 @@ public final class NestSlip {
     /** All parts that are needed, and all that lie on sheets. */
     public String sum() {
         int wanted = nesting.choices().demand().all();
-        int placed = nesting.choices().laid().stream().mapToInt(s -> s.placements().size()).sum();
+        int placed = nesting.choices().placed().values().stream().mapToInt(Integer::intValue).sum();
         return placed == 0
                 ? count(wanted, "part")
                 : "%d of %s laid".formatted(placed, count(wanted, "part"));
@@ -208,9 +208,7 @@ public final class NestSlip {
             String id, String title, String note, int used, List<SlipRow> rows, boolean open) {}
 
     public List<Sheet> stock() {
-        Map<String, Long> used =
-                nesting.choices().laid().stream()
-                        .collect(Collectors.groupingBy(NestedSheet::stock, Collectors.counting()));
+        Map<String, Long> used = Sheets.used(nesting.choices().laid());
         return nesting.choices().stock().stream()
                 .map(line -> sheet(line, used.getOrDefault(line.id(), 0L).intValue()))
                 .toList();

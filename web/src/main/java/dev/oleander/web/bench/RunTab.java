@@ -37,7 +37,7 @@ public record RunTab(int number, String name, String note, String flag, boolean 
                 setUp.number(), "Sheet " + setUp.number(), note(setUp, what), flag, current);
     }
 
-    /** How often a sheet is cut and what lies on it: 2 × 4 copies. */
+    /** How often a sheet is cut and what lies on it: 2 × 4 copies by 2 heads. */
     static String note(SetUp setUp) {
         return note(setUp, "copy");
     }
@@ -45,6 +45,12 @@ public record RunTab(int number, String name, String note, String flag, boolean 
     private static String note(SetUp setUp, String what) {
         String several = what.equals("copy") ? " copies" : " parts";
         String copies = setUp.copies() + (setUp.copies() == 1 ? " " + what : several);
-        return setUp.count() == 1 ? copies : setUp.count() + " × " + copies;
+        String each = setUp.count() == 1 ? copies : setUp.count() + " × " + copies;
+        int heads = setUp.heads().count();
+        return heads > 1 ? "%s by %d heads".formatted(each, heads) : each + beside(setUp);
+    }
+
+    private static String beside(SetUp setUp) {
+        return setUp.begun() ? " beside" : "";
     }
 }

@@ -91,7 +91,7 @@ class EstimateService {
                                         run.run(),
                                         run.timeline(),
                                         run.plan().running(),
-                                        run.setUp().count()))
+                                        run.setUp()))
                 .toList();
     }
 

@@ -252,22 +252,23 @@ public final class StageReport {
 
     /** Share of the stock of a run that becomes parts. */
     public static double usedShare(JobResult run) {
-        return run.run().layout().keptArea(run.reading()) / stock(run);
+        return run.setUp().heads().count() * kept(run) / stock(run);
     }
 
     /** The same of the stock of all runs. */
     private static double usedInAll(JobResult result) {
         double stock = result.runs().stream().mapToDouble(r -> r.setUp().count() * stock(r)).sum();
-        double kept =
-                result.runs().stream()
-                        .mapToDouble(
-                                r -> r.setUp().count() * r.run().layout().keptArea(r.reading()))
-                        .sum();
+        double kept = result.runs().stream().mapToDouble(r -> r.setUp().times() * kept(r)).sum();
         return kept / stock;
     }
 
     private static double stock(JobResult run) {
-        return run.run().layout().stockArea();
+        return run.setUp().stockArea(run.run().layout());
+    }
+
+    /** As one head sees it. */
+    private static double kept(JobResult run) {
+        return run.run().layout().keptArea(run.reading());
     }
 
     private StageView proof() {

@@ -9,6 +9,7 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Transform;
+import dev.oleander.nesting.Heads;
 import dev.oleander.nesting.NestException;
 import dev.oleander.nesting.NestRules;
 import dev.oleander.nesting.NestTask;
@@ -100,7 +101,9 @@ final class CaseNest {
                         rules.remnant()
                                 .map(NestRules.RemnantRule::share)
                                 .orElse(DistanceChoices.USUAL.restShare()),
-                        rules.commonLines().map(kerf -> true).orElse(null));
+                        rules.commonLines().map(kerf -> true).orElse(null),
+                        rules.heads().map(Heads::count).orElse(null),
+                        rules.heads().flatMap(Heads::pitch).map(Typed::of).orElse(null));
         List<StockLine> stock = task.stock().stream().map(CaseNest::stock).toList();
         return new NestChoices(lines, stock, distances, task.locked());
     }

@@ -294,6 +294,7 @@ public class NestEdits {
                     NestDocument changed =
                             nest.changed(c -> c.withDistances(value.put(c.distances(), text)));
                     requireGap(before, changed);
+                    changed.choices().distances().requireHeads(before.machine());
                     return changed;
                 });
     }

@@ -86,7 +86,7 @@ public class NestHand {
                     }
                     List<NestPlacement> more = new ArrayList<>(onto.placements());
                     more.add(found);
-                    return OnSheets.replaced(without, onto, new NestedSheet(onto.stock(), more));
+                    return OnSheets.replaced(without, onto, onto.with(more));
                 });
     }
 
@@ -180,20 +180,17 @@ public class NestHand {
                     List<NestPlacement> rest = new ArrayList<>(on.placements());
                     rest.removeAll(List.of(a, b));
                     NestPlacement first =
-                            OnSheets.nearest(
-                                    task,
-                                    new NestedSheet(on.stock(), rest),
-                                    OnSheets.shifted(a, by));
+                            OnSheets.nearest(task, on.with(rest), OnSheets.shifted(a, by));
                     rest.add(first);
                     NestPlacement second =
                             OnSheets.nearest(
                                     task,
-                                    new NestedSheet(on.stock(), rest),
+                                    on.with(rest),
                                     OnSheets.shifted(b, Point.ORIGIN.minus(by)));
                     List<NestPlacement> all = new ArrayList<>(on.placements());
                     all.set(one - 1, first);
                     all.set(other - 1, second);
-                    return OnSheets.replaced(laid, on, new NestedSheet(on.stock(), all));
+                    return OnSheets.replaced(laid, on, on.with(all));
                 });
     }
 
@@ -215,21 +212,30 @@ public class NestHand {
                                     task.sheet(on.stock()).grainOrNone(),
                                     false,
                                     false);
-                    requireWanted(laid, of);
+                    requireWanted(laid, on, of);
                     NestPlacement wished =
                             OnSheets.shifted(origin, at.minus(OnSheets.middle(task, origin)));
                     List<NestPlacement> more = new ArrayList<>(on.placements());
                     more.add(OnSheets.nearest(task, on, wished));
-                    return OnSheets.replaced(laid, on, new NestedSheet(on.stock(), more));
+                    return OnSheets.replaced(laid, on, on.with(more));
                 });
     }
 
-    private static void requireWanted(List<NestedSheet> laid, OrderLine line) {
-        long there =
-                laid.stream()
-                        .flatMap(s -> s.placements().stream())
-                        .filter(p -> p.line().equals(line.id()))
-                        .count();
+    private static void requireWanted(List<NestedSheet> laid, NestedSheet on, OrderLine line) {
+        long there = 0;
+        for (NestedSheet sheet : laid) {
+            there +=
+                    sheet.heads()
+                            * sheet.placements().stream()
+                                    .filter(p -> p.line().equals(line.id()))
+                                    .count();
+        }
+        long more = laid.stream().filter(on::equals).count() * on.heads();
+        if (there < line.quantity() && there + more > line.quantity()) {
+            throw new RefusedEditException(
+                    "One more here makes %d of %s; %d are left."
+                            .formatted(more, line.id(), line.quantity() - there));
+        }
         if (there >= line.quantity()) {
             throw new RefusedEditException(
                     "All %d of %s lie on sheets already.".formatted(line.quantity(), line.id()));

@@ -63,6 +63,7 @@ public class NestMaker {
         NestDocument nest = NestDocument.empty().withChoices(wishes.begun());
         JobDocument empty = plain.withNest(Optional.of(nest));
         JobResult result = computer.result(empty);
+        nest.choices().distances().requireHeads(result.machine());
         if (!result.kind().nests()) {
             throw new RefusedEditException(
                     "%s does not cut nested parts.".formatted(result.machine().name()));

@@ -150,7 +150,7 @@ public class NestMoves {
                                     .orElseThrow(() -> noPlace(task, now, "there"));
                     List<NestPlacement> all = new ArrayList<>(made.placements());
                     all.add(part - 1, all.remove(all.size() - 1));
-                    return OnSheets.replaced(laid, on, new NestedSheet(on.stock(), all));
+                    return OnSheets.replaced(laid, on, on.with(all));
                 });
     }
 

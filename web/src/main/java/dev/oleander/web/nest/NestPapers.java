@@ -74,7 +74,7 @@ public class NestPapers {
     }
 
     private static String picture(NestTask task, NestedSheet sheet) {
-        Region stock = task.sheet(sheet.stock()).region();
+        Region stock = task.sheet(sheet).region();
         SvgPaths paths = new SvgPaths(stock.box(), PICTURE, 2);
         StringBuilder svg =
                 new StringBuilder(
@@ -114,6 +114,7 @@ public class NestPapers {
     private record Row(
             int sheet,
             int times,
+            int heads,
             int place,
             String line,
             String job,
@@ -136,6 +137,7 @@ public class NestPapers {
                         new Row(
                                 sheet.number(),
                                 sheet.times(),
+                                sheet.heads(),
                                 p.number(),
                                 p.line(),
                                 p.job(),
@@ -166,10 +168,7 @@ public class NestPapers {
         }
         Nests.Counted sheet = all.get(number - 1);
         List<WrittenChain> chains = new ArrayList<>();
-        task.sheet(sheet.sheet().stock())
-                .region()
-                .contours()
-                .forEach(c -> chains.add(written("STOCK", c)));
+        task.sheet(sheet.sheet()).region().contours().forEach(c -> chains.add(written("STOCK", c)));
         for (NestPlacement p : sheet.sheet().placements()) {
             task.line(p.line())
                     .shape()

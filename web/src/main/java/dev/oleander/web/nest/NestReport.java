@@ -55,6 +55,8 @@ public record NestReport(
      * A sheet.
      *
      * @param times it is cut
+     * @param how by several heads, or which stretch of it; empty: all of it by one
+     * @param heads that cut the same at once
      * @param rest size of what is worth keeping of each, mm; empty when nothing is
      * @param seconds of one
      */
@@ -64,6 +66,8 @@ public record NestReport(
             String stock,
             double width,
             double height,
+            String how,
+            int heads,
             int parts,
             String rest,
             double seconds,
@@ -171,7 +175,9 @@ public record NestReport(
                             stock.remnant() == null ? "sheet" : "remnant " + stock.remnant(),
                             stock.width(),
                             stock.height(),
-                            placed.size(),
+                            Nests.how(counted.sheet().part()),
+                            counted.sheet().heads(),
+                            counted.sheet().heads() * placed.size(),
                             counted.rest().map(NestReport::size).orElse(""),
                             runs.get(sheets.size()).timeline().total(),
                             placed));

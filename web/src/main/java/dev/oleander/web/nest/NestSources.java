@@ -203,12 +203,12 @@ class NestSources {
             List<NestPlacement> on = new ArrayList<>();
             for (NestPlacement p : sheet.placements()) {
                 on.add(p);
-                if (!NestCheck.isSound(task, new NestedSheet(sheet.stock(), on))) {
+                if (!NestCheck.isSound(task, sheet.with(on))) {
                     on.remove(on.size() - 1);
                 }
             }
             if (!on.isEmpty()) {
-                kept.add(new NestedSheet(sheet.stock(), on));
+                kept.add(sheet.with(on));
             }
         }
         return withinQuantities(task, kept);
@@ -219,6 +219,16 @@ class NestSources {
         for (OrderLine line : task.lines()) {
             left.put(line.id(), line.quantity());
         }
-        return Sheets.without(sheets, p -> left.merge(p.line(), -1, Integer::sum) < 0);
+        List<NestedSheet> within = new ArrayList<>();
+        for (NestedSheet sheet : sheets) {
+            within.addAll(
+                    Sheets.without(
+                                    List.of(sheet.on(null)),
+                                    p -> left.merge(p.line(), -sheet.heads(), Integer::sum) < 0)
+                            .stream()
+                            .map(s -> s.on(sheet.stretch()))
+                            .toList());
+        }
+        return Sheets.joined(within);
     }
 }

@@ -47,7 +47,8 @@ public class NestTimes {
             planning.aside(result);
             double seconds = result.secondsInAll();
             double machine = result.machine().hourlyRate() * seconds / 3600;
-            int parts = best.sheets().stream().mapToInt(s -> s.placements().size()).sum();
+            int parts =
+                    best.sheets().stream().mapToInt(s -> s.heads() * s.placements().size()).sum();
             double all = best.cost() + machine;
             return new Times(seconds, machine, all, all / Math.max(1, parts), "");
         } catch (PlanException cannot) {

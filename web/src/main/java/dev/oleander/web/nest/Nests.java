@@ -5,7 +5,10 @@ import dev.oleander.nesting.NestMissing;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.Rest;
+import dev.oleander.nesting.Stretch;
 import dev.oleander.nesting.search.Nester;
+import dev.oleander.plan.bed.SetUp;
+import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.document.NestDocument;
 import dev.oleander.web.job.result.JobResult;
@@ -52,6 +55,23 @@ public class Nests {
      * @param rest what is worth keeping of each
      */
     public record Counted(NestedSheet sheet, int times, Optional<Box> rest) {}
+
+    /** How a stretch of a sheet is cut, for people; empty: all of it by one head. */
+    public static String how(Stretch part) {
+        List<String> said = new ArrayList<>();
+        if (part.heads() > 1) {
+            said.add(new SetUp.Heads(part.heads(), part.pitch()).sentence());
+        } else if (part.from() > 0) {
+            said.add("one head");
+        }
+        if (part.from() > 0) {
+            said.add("from %s mm on".formatted(Numbers.plain(part.from(), 1)));
+        }
+        if (!part.reachesEnd()) {
+            said.add("up to %s mm".formatted(Numbers.plain(part.to(), 1)));
+        }
+        return String.join(", ", said);
+    }
 
     /** Equal sheets once, in the order in which they are cut. */
     public static List<Counted> counted(NestTask task, List<NestedSheet> sheets) {

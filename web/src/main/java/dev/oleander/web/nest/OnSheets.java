@@ -6,6 +6,7 @@ import dev.oleander.geometry.Transform;
 import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.Sheets;
 import dev.oleander.nesting.choice.NestChoices;
 import dev.oleander.nesting.search.ByHand;
 import dev.oleander.web.job.JobService;
@@ -31,9 +32,10 @@ final class OnSheets {
                 (before, nest) -> {
                     NestTask task = Nests.task(before);
                     List<NestedSheet> laid =
-                            change.apply(task, nest.choices()).stream()
-                                    .filter(s -> !s.placements().isEmpty())
-                                    .toList();
+                            Sheets.joined(
+                                    change.apply(task, nest.choices()).stream()
+                                            .filter(s -> !s.placements().isEmpty())
+                                            .toList());
                     return nest.changed((NestChoices c) -> c.withLaid(laid));
                 });
     }
@@ -106,13 +108,13 @@ final class OnSheets {
     static NestedSheet with(NestedSheet sheet, int part, NestPlacement p) {
         List<NestPlacement> all = new ArrayList<>(sheet.placements());
         all.set(part - 1, p);
-        return new NestedSheet(sheet.stock(), all);
+        return sheet.with(all);
     }
 
     static NestedSheet without(NestedSheet sheet, int part) {
         List<NestPlacement> all = new ArrayList<>(sheet.placements());
         all.remove(part - 1);
-        return new NestedSheet(sheet.stock(), all);
+        return sheet.with(all);
     }
 
     /** All sheets that are like one. */

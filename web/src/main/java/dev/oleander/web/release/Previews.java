@@ -108,7 +108,7 @@ public class Previews {
         frame.put("job", result.document().name());
         frame.put("revision", runs == 1 ? revision : revision + " sheet " + setUp.number());
         frame.put("date", LocalDate.now(clock.withZone(ZoneOffset.UTC)).toString());
-        frame.put("quantity", String.valueOf(layout.placed()));
+        frame.put("quantity", String.valueOf(setUp.heads().count() * layout.placed()));
         frame.put("material", result.document().material());
         frame.put("thickness", Numbers.plain(result.document().thickness().value(), 2));
         frame.put("stockWidth", Numbers.plain(layout.stock().width(), 1));
@@ -116,6 +116,7 @@ public class Previews {
         frame.put("run", String.valueOf(setUp.number()));
         frame.put("runs", String.valueOf(runs));
         frame.put("times", String.valueOf(setUp.count()));
+        frame.put("heads", setUp.heads().sentence());
         frame.put(
                 "data",
                 result.dataInUse().stream().map(BookRow::label).collect(Collectors.joining("; ")));

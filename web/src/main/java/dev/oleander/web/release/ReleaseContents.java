@@ -94,6 +94,7 @@ class ReleaseContents {
         inputs.put("parameters", wish.parameters());
         inputs.put("stops", wish.stops());
         inputs.put("runs", result.runs().size());
+        inputs.put("heads", result.setUp().heads());
         return inputs;
     }
 

@@ -146,7 +146,12 @@ class ShopSheet {
                     new Fact(
                             "Copies",
                             "%d on this sheet, %d wanted"
-                                    .formatted(run.layout().placed(), result.demand().all())));
+                                    .formatted(
+                                            result.setUp().heads().count() * run.layout().placed(),
+                                            result.demand().all())));
+            if (result.machine().heads().count() > 1) {
+                facts.add(new Fact("Heads", result.setUp().heads().sentence()));
+            }
             facts.addAll(sheets(result));
         }
         return facts;

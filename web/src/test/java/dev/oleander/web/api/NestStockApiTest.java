@@ -98,7 +98,11 @@ class NestStockApiTest extends NestCalls {
         assertThat(mira.get("/api/nests/%d/report.csv".formatted(nest)).status()).isEqualTo(422);
         searched(nest, SHORT);
         ApiClient.Answer csv = good(mira.get("/api/nests/%d/report.csv".formatted(nest)), 200);
-        assertThat(csv.text().lines()).hasSize(4).first().asString().contains("sheet,times,place");
+        assertThat(csv.text().lines())
+                .hasSize(4)
+                .first()
+                .asString()
+                .contains("sheet,times,heads,place");
         double cost = get("/api/nests/%d/results/1".formatted(nest)).get("cost").asDouble();
         assertThat(csv.text())
                 .contains(String.format(Locale.ROOT, ",%.2f", cost).replaceAll("0$", ""));

@@ -483,14 +483,14 @@ public final class JobResult {
             run.plan()
                     .placed()
                     .of()
-                    .forEach((p, n) -> made.merge(p, run.setUp().count() * n, Integer::sum));
+                    .forEach((p, n) -> made.merge(p, run.setUp().times() * n, Integer::sum));
         }
         return new Demand(made);
     }
 
     /** How many sheets, or other pieces of stock, the job takes. */
     public int sheets() {
-        return runs().stream().mapToInt(run -> run.setUp().count()).sum();
+        return runs().stream().mapToInt(run -> run.setUp().sheets()).sum();
     }
 
     /** All stops of all its runs. */

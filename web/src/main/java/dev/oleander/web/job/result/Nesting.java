@@ -25,6 +25,7 @@ import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.quantity.Typed;
 import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.document.NestDocument;
 import dev.oleander.work.NestRuns;
@@ -38,6 +39,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.regex.Matcher;
@@ -87,6 +89,10 @@ public final class Nesting {
 
     public NestChoices choices() {
         return nest.choices();
+    }
+
+    public Machine machine() {
+        return machine;
     }
 
     /** The part that a line is of; empty when its drawing has it no more. */
@@ -148,7 +154,7 @@ public final class Nesting {
      */
     public <C extends Choices<C, S>, S extends Choice<S>> NestRules rules(Work<C, S> of) {
         Spacing usual = spacing(of);
-        return choices().distances().rules(usual.gap(), usual.shared());
+        return choices().distances().rules(usual.gap(), usual.shared(), machine);
     }
 
     /**
@@ -240,10 +246,17 @@ public final class Nesting {
     private <C extends Choices<C, S>, S extends Choice<S>> NestRuns.Laid laid(Work<C, S> of) {
         Map<String, PartRef> parts =
                 choices().lines().stream().collect(Collectors.toMap(PartLine::id, PartLine::ref));
+        requireGap(of);
+        NestRules rules = rules(of);
+        double widest =
+                choices().lines().stream()
+                        .map(PartLine::gap)
+                        .filter(Objects::nonNull)
+                        .mapToDouble(Typed::value)
+                        .reduce(rules.gap(), Math::max);
         Map<String, SheetStock> stock = new HashMap<>();
         choices().stock().forEach(line -> stock.put(line.id(), stock(line)));
-        requireGap(of);
-        return new NestRuns.Laid(choices().laid(), stock, parts, rules(of));
+        return new NestRuns.Laid(choices().laid(), stock, parts, rules, widest);
     }
 
     private <C extends Choices<C, S>, S extends Choice<S>> Function<SheetLayout, Task<C>> tasks(
