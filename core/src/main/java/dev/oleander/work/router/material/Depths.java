@@ -1,0 +1,165 @@
+package dev.oleander.work.router.material;
+
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Leg;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How deep the stock is cut at any place: the lowest height plus profile of all moves near it.
+ * Exact for lines at any slope and for arcs at one height; arcs that go up or down are lines in
+ * pieces that lie within a tenth of a micrometre of them.
+ */
+public final class Depths {
+
+    /** mm between an arc and the lines that stand for it where it climbs. */
+    private static final double FLAT = 1e-4;
+
+    /** Halvings of the stretch in which the lowest place of a climbing line is looked for. */
+    private static final int HALVINGS = 60;
+
+    /**
+     * @param way empty: it goes up and down over a place
+     */
+    private record Piece(
+            Cutting of, int leg, Point at, Optional<Segment> way, double fromZ, double toZ) {
+
+        Box box() {
+            return way.map(Segment::box).orElse(new Box(at, at)).grown(of.form().radius());
+        }
+
+        double distance(Point p) {
+            return way.map(w -> w.distance(p)).orElseGet(() -> at.distance(p));
+        }
+    }
+
+    private final List<Piece> pieces = new ArrayList<>();
+    private final SegmentIndex<Box> index;
+
+    /**
+     * How deep a place is, and what made it so.
+     *
+     * @param depth mm below the top of the stock
+     * @param stop empty where nothing was cut
+     * @param leg its place among those of the stop that cut; -1 where nothing was
+     */
+    public record Depth(double depth, Optional<String> stop, int leg) {
+
+        private static final Depth NONE = new Depth(0, Optional.empty(), -1);
+    }
+
+    /**
+     * @param cuttings in the order in which they are done
+     */
+    public Depths(List<Cutting> cuttings) {
+        for (Cutting cutting : cuttings) {
+            for (int i = 0; i < cutting.legs().size(); i++) {
+                add(cutting, i, cutting.legs().get(i));
+            }
+        }
+        this.index = SegmentIndex.ofBoxes(pieces.stream().map(Piece::box).toList());
+    }
+
+    private void add(Cutting cutting, int leg, Leg of) {
+        if (of.segment().isEmpty() || of.fromZ() == of.toZ()) {
+            double lowest = of.lowest();
+            pieces.add(new Piece(cutting, leg, of.from(), of.segment(), lowest, lowest));
+            return;
+        }
+        Segment way = of.segment().get();
+        int count = way instanceof Line ? 1 : parts(way);
+        double rise = of.toZ() - of.fromZ();
+        for (int i = 0; i < count; i++) {
+            double first = (double) i / count;
+            double last = (double) (i + 1) / count;
+            Line part = new Line(way.at(first), way.at(last));
+            pieces.add(
+                    new Piece(
+                            cutting,
+                            leg,
+                            part.start(),
+                            Optional.of(part),
+                            of.fromZ() + first * rise,
+                            of.fromZ() + last * rise));
+        }
+    }
+
+    private static int parts(Segment arc) {
+        double sweep = 4 * Math.atan(Math.abs(arc.bulge()));
+        double radius = arc.length() / sweep;
+        double most = 2 * Math.acos(Math.max(0, 1 - FLAT / radius));
+        return (int) Math.max(1, Math.ceil(sweep / most));
+    }
+
+    /** At the end of all cuts. */
+    public Depth at(Point p) {
+        Depth deepest = Depth.NONE;
+        for (int i : index.positions(new Box(p, p))) {
+            Piece piece = pieces.get(i);
+            double height = lowest(piece, p);
+            if (-height > deepest.depth()) {
+                deepest = new Depth(-height, Optional.of(piece.of().stop()), piece.leg());
+            }
+        }
+        return deepest;
+    }
+
+    /** Height of the floor that a piece leaves at a place; infinite where it does not come. */
+    private static double lowest(Piece piece, Point p) {
+        Tool.Form form = piece.of().form();
+        if (piece.fromZ() == piece.toZ()) {
+            double off = piece.distance(p);
+            return off <= form.radius() ? piece.fromZ() + form.rise(off) : Double.POSITIVE_INFINITY;
+        }
+        return sloped(piece, p, form);
+    }
+
+    /** Of a climbing line: height and profile together are convex along it. */
+    private static double sloped(Piece piece, Point p, Tool.Form form) {
+        Line line = (Line) piece.way().orElseThrow();
+        double nearest = line.nearest(p);
+        double off = line.at(nearest).distance(p);
+        if (off > form.radius()) {
+            return Double.POSITIVE_INFINITY;
+        }
+        double foot = foot(line, p);
+        double away = line.at(foot).distance(p);
+        double half =
+                Math.sqrt(Math.max(0, form.radius() * form.radius() - away * away)) / line.length();
+        double low = Math.max(0, foot - half);
+        double high = Math.min(1, foot + half);
+        if (low >= high) {
+            return height(piece, line, nearest, p);
+        }
+        for (int i = 0; i < HALVINGS; i++) {
+            double a = low + (high - low) / 3;
+            double b = high - (high - low) / 3;
+            if (height(piece, line, a, p) <= height(piece, line, b, p)) {
+                high = b;
+            } else {
+                low = a;
+            }
+        }
+        return height(piece, line, (low + high) / 2, p);
+    }
+
+    /** Parameter of the foot of the perpendicular; outside 0 to 1 beyond the ends. */
+    private static double foot(Line line, Point p) {
+        Point along = line.end().minus(line.start());
+        Point to = p.minus(line.start());
+        double square = along.x() * along.x() + along.y() * along.y();
+        return (along.x() * to.x() + along.y() * to.y()) / square;
+    }
+
+    private static double height(Piece piece, Line line, double t, Point p) {
+        Tool.Form form = piece.of().form();
+        double off = Math.min(form.radius(), line.at(t).distance(p));
+        return piece.fromZ() + t * (piece.toZ() - piece.fromZ()) + form.rise(off);
+    }
+}

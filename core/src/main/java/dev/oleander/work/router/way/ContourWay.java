@@ -1,0 +1,131 @@
+package dev.oleander.work.router.way;
+
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.offset.Offsetter;
+import dev.oleander.work.router.tool.Tool;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** The way of a tool along a closed contour, at a distance from it, in levels and over tabs. */
+public final class ContourWay {
+
+    /** On which side of the contour the tool is. */
+    public enum Side {
+        OUTSIDE,
+        INSIDE,
+        ON
+    }
+
+    /**
+     * How tabs are wished.
+     *
+     * @param count how many; empty: by the spacing
+     * @param spacing mm between them at most
+     * @param width at the narrowest, mm
+     * @param height over the underside of the stock, mm
+     */
+    public record Tabs(Optional<Integer> count, double spacing, double width, double height) {
+
+        public static Tabs ofCount(int count, double width, double height) {
+            return new Tabs(Optional.of(count), 0, width, height);
+        }
+
+        public static Tabs every(double spacing, double width, double height) {
+            return new Tabs(Optional.empty(), spacing, width, height);
+        }
+
+        private int number(double length) {
+            return count.orElseGet(() -> TabPlaces.count(length, spacing));
+        }
+    }
+
+    /**
+     * What is to be cut.
+     *
+     * @param allowance mm that is left at the wall
+     * @param levels depths, mm, the shallowest first
+     * @param thickness of the stock, mm, from whose underside tabs are measured
+     * @param climb whether the kept wall lies on the right of a tool that turns clockwise
+     */
+    public record Cut(
+            Contour drawn,
+            Side side,
+            double allowance,
+            List<Double> levels,
+            double thickness,
+            Optional<Tabs> tabs,
+            boolean climb) {}
+
+    /**
+     * A round that was cut.
+     *
+     * @param contour of the tool's axis
+     * @param tabs how many stand on it
+     */
+    public record Done(Contour contour, int tabs) {}
+
+    private ContourWay() {}
+
+    /**
+     * Adds the rounds to a way.
+     *
+     * @param ramp steepest way down, radians
+     * @return every round of the axis; empty when there is no room for the tool, or none to go down
+     */
+    public static List<Done> add(ToolWay way, Cut cut, Tool tool, double ramp) {
+        List<Done> done = new ArrayList<>();
+        for (Contour round : rounds(cut, tool)) {
+            Optional<TabLine> tabs = cut.tabs().map(t -> line(t, cut, round, tool, ramp));
+            way.comeTo(round.start(), 0);
+            if (!Rounds.add(way, round, cut.levels(), 0, ramp, tabs)) {
+                return List.of();
+            }
+            way.leave();
+            done.add(new Done(round, tabs.map(t -> t.places().size()).orElse(0)));
+        }
+        return List.copyOf(done);
+    }
+
+    private static TabLine line(Tabs tabs, Cut cut, Contour round, Tool tool, double ramp) {
+        double length = round.length();
+        int count = tabs.number(cut.drawn().length());
+        double takes = tabs.width() + tool.diameter();
+        double floor = -cut.levels().get(cut.levels().size() - 1);
+        return TabLine.of(
+                TabPlaces.even(round, count, takes, tool.diameter()),
+                length,
+                -cut.thickness() + tabs.height(),
+                floor,
+                tabs.width(),
+                tool.diameter(),
+                ramp);
+    }
+
+    /** Ways of the tool's axis; several where a contour is too narrow in places for the tool. */
+    private static List<Contour> rounds(Cut cut, Tool tool) {
+        double off = tool.diameter() / 2 + cut.allowance();
+        Contour drawn = cut.drawn().turning(true);
+        boolean outside = cut.side() != Side.INSIDE;
+        // kept on the right: round an outline clockwise, within an opening anticlockwise
+        boolean anticlockwise = outside == (cut.climb() == tool.edges().left());
+        if (cut.side() == Side.ON) {
+            return List.of(startedOnLine(cut.drawn().turning(anticlockwise)));
+        }
+        return Offsetter.round().offset(drawn, outside ? off : -off).stream()
+                .map(Region::outer)
+                .map(c -> c.turning(anticlockwise))
+                .map(ContourWay::startedOnLine)
+                .sorted(Comparator.comparing(c -> -c.area()))
+                .toList();
+    }
+
+    /** Begun in the middle of the longest segment, away from corners. */
+    static Contour startedOnLine(Contour contour) {
+        Segment longest = contour.longestSegment();
+        return contour.startedAt(contour.nearest(longest.middle()));
+    }
+}

@@ -1,0 +1,58 @@
+package dev.oleander.work.router.way;
+
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import java.util.Optional;
+
+/**
+ * A move of a tool: along a segment, or straight up and down.
+ *
+ * @param segment its way seen from above; empty: it stays over one place
+ * @param from where it begins
+ * @param to where it ends
+ * @param fromZ height of the tip there, mm above the top of the stock
+ * @param toZ height at the end; between them it changes evenly along the way
+ */
+public record Leg(
+        Optional<Segment> segment, Point from, Point to, double fromZ, double toZ, Pace pace) {
+
+    /** How fast a tool goes, by what it does. */
+    public enum Pace {
+        /** through the air */
+        RAPID,
+        /** straight down */
+        PLUNGE,
+        /** down along a way */
+        RAMP,
+        CUT
+    }
+
+    /** Along a segment. */
+    public static Leg along(Segment segment, double fromZ, double toZ, Pace pace) {
+        return new Leg(Optional.of(segment), segment.start(), segment.end(), fromZ, toZ, pace);
+    }
+
+    /** At one place. */
+    public static Leg upright(Point at, double fromZ, double toZ, Pace pace) {
+        return new Leg(Optional.empty(), at, at, fromZ, toZ, pace);
+    }
+
+    /** Straight through the air at one height. */
+    public static Leg travel(Point from, Point to, double z) {
+        return along(new Line(from, to), z, z, Pace.RAPID);
+    }
+
+    /** Length in space, mm. */
+    public double length() {
+        return Math.hypot(segment.map(Segment::length).orElse(0.0), toZ - fromZ);
+    }
+
+    public double lowest() {
+        return Math.min(fromZ, toZ);
+    }
+
+    public boolean cuts() {
+        return pace != Pace.RAPID;
+    }
+}

@@ -1,0 +1,82 @@
+package dev.oleander.work.router.way;
+
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Segment;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Rounds of a closed way that go down as they go: one or more to each level, no steeper than the
+ * tool may, and a level one at the end. So no entry needs room of its own, and nothing is left of
+ * the ramp.
+ */
+public final class Rounds {
+
+    /** Rounds of one level; more mean that the way is far too short for the tool's ramp. */
+    private static final int MOST = 400;
+
+    private Rounds() {}
+
+    /**
+     * How many rounds a step takes.
+     *
+     * @param length of one round, mm
+     * @param step mm down
+     * @param ramp steepest angle, radians, above 0
+     * @return empty when they would be too many
+     */
+    public static Optional<Integer> needed(double length, double step, double ramp) {
+        double rounds = Math.ceil(step / (length * Math.tan(ramp)) - 1e-9);
+        return rounds <= MOST ? Optional.of((int) Math.max(1, rounds)) : Optional.empty();
+    }
+
+    /**
+     * Adds the rounds to a way.
+     *
+     * @param contour of the tool's axis; the way is at its start
+     * @param levels depths below the top of the stock, mm, the shallowest first
+     * @param top height from which the first goes down, mm
+     * @param ramp steepest angle, radians
+     * @param tabs heights that are not gone below, along one round; empty: none
+     * @return whether they are not too many; nothing is added otherwise
+     */
+    public static boolean add(
+            ToolWay way,
+            Contour contour,
+            List<Double> levels,
+            double top,
+            double ramp,
+            Optional<TabLine> tabs) {
+        double length = contour.length();
+        List<double[]> knots = new ArrayList<>();
+        knots.add(new double[] {0, top});
+        double z = top;
+        double s = 0;
+        for (double depth : levels) {
+            Optional<Integer> rounds = needed(length, z + depth, ramp);
+            if (rounds.isEmpty()) {
+                return false;
+            }
+            s += rounds.get() * length;
+            z = -depth;
+            knots.add(new double[] {s, z});
+        }
+        s += length;
+        knots.add(new double[] {s, z});
+        int count = (int) Math.round(s / length);
+        HeightLine line = HeightLine.of(knots);
+        HeightLine kept = tabs.map(t -> line.higherOf(t.over(count))).orElse(line);
+        way.upright(kept.at(0), Leg.Pace.PLUNGE);
+        way.along(repeated(contour, count), kept);
+        return true;
+    }
+
+    private static List<Segment> repeated(Contour contour, int times) {
+        List<Segment> all = new ArrayList<>();
+        for (int i = 0; i < times; i++) {
+            all.addAll(contour.segments());
+        }
+        return all;
+    }
+}
