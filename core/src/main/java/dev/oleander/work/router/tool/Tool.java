@@ -39,8 +39,10 @@ public record Tool(int number, String name, Form form, Edges edges, Shank shank,
             requireWithin(cornerRadius, 0, diameter / 2, what, "corner radius", "mm");
             boolean cone = kind.isConical() || kind.isDrill();
             if (cone) {
+                // a drill may end flat
+                boolean possible = angle > 0 && (angle < 180 || angle == 180 && kind.isDrill());
                 require(
-                        angle > 0 && angle < 180,
+                        possible,
                         "%s has an angle of %s°; it lies between 0 and 180."
                                 .formatted(what, Numbers.plain(angle, 3)));
             }
@@ -72,6 +74,9 @@ public record Tool(int number, String name, Form form, Edges edges, Shank shank,
             }
             if (kind == ToolKind.BALL) {
                 return round(radius(), r);
+            }
+            if (kind.isDrill() && angle == 180) {
+                return 0;
             }
             if (kind.isConical() || kind.isDrill()) {
                 return Math.max(0, r - tipDiameter / 2) / halfTangent();

@@ -1,0 +1,151 @@
+package dev.oleander.work.router.operation;
+
+import dev.oleander.work.router.way.ContourWay;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Something that is done to features with one tool, or with one for each of some diameters.
+ *
+ * @param id by which others speak of it
+ * @param tool its number; empty: the best of those that can
+ * @param floorOf id of the operation whose floor depths count from; empty: the top of the stock
+ */
+public record Operation(
+        String id, On on, Optional<Integer> tool, Optional<String> floorOf, What what) {
+
+    /** What is done. */
+    public sealed interface What permits Round, Clear, Drill, Bore, Follow, Slot, Face {
+
+        /** Word of it in files. */
+        String word();
+    }
+
+    /**
+     * How much at once.
+     *
+     * @param down mm at most; empty: as the data of the tool say
+     * @param floor mm left for a last level; 0: none
+     */
+    public record Steps(Optional<Double> down, double floor) {
+
+        public static final Steps USUAL = new Steps(Optional.empty(), 0);
+    }
+
+    /**
+     * Round a contour.
+     *
+     * @param side empty: outside of outlines, within openings
+     * @param allowance mm that is left at the wall
+     * @param climb whether the edges come out of the wall downwards; conventional otherwise
+     */
+    public record Round(
+            Depth depth,
+            Optional<ContourWay.Side> side,
+            Steps steps,
+            double allowance,
+            Optional<ContourWay.Tabs> tabs,
+            boolean climb)
+            implements What {
+
+        @Override
+        public String word() {
+            return "contour";
+        }
+    }
+
+    /**
+     * A pocket, or what another operation has left of one.
+     *
+     * @param over from one round to the next as a share of the diameter; empty: as the data say
+     * @param islands what stays within it; empty: the openings of the drawing in it
+     * @param restOf id of the operation that has left something; empty: all of the pocket
+     */
+    public record Clear(
+            Depth depth,
+            Steps steps,
+            Optional<Double> over,
+            double allowance,
+            Optional<On> islands,
+            Optional<String> restOf,
+            boolean climb)
+            implements What {
+
+        @Override
+        public String word() {
+            return restOf.isPresent() ? "rest" : "pocket";
+        }
+    }
+
+    /**
+     * Straight down at the middles of circles.
+     *
+     * @param holes by diameter, each with its depth; none: all circles at one depth
+     * @param depth of all where nothing is said by diameter
+     * @param peck mm after which the drill comes up; empty: as the data say
+     */
+    public record Drill(Depth depth, List<Hole> holes, Optional<Double> peck) implements What {
+
+        public Drill {
+            holes = List.copyOf(holes);
+        }
+
+        @Override
+        public String word() {
+            return "drill";
+        }
+    }
+
+    /** Of circles of one diameter, mm. */
+    public record Hole(double diameter, Depth depth) {}
+
+    /** Round holes with a mill. */
+    public record Bore(Depth depth, Steps steps) implements What {
+
+        @Override
+        public String word() {
+            return "bore";
+        }
+    }
+
+    /**
+     * Along lines, at one depth after the other.
+     *
+     * @param depths one or several, the shallowest first
+     * @param steps between them
+     */
+    public record Follow(List<Depth> depths, Steps steps) implements What {
+
+        public Follow {
+            depths = List.copyOf(depths);
+        }
+
+        @Override
+        public String word() {
+            return "follow";
+        }
+    }
+
+    /** Slots drawn as closed contours, as wide as the tool or wider. */
+    public record Slot(Depth depth, Steps steps, boolean climb) implements What {
+
+        @Override
+        public String word() {
+            return "slot";
+        }
+    }
+
+    /**
+     * The whole top of the stock.
+     *
+     * @param over from one way to the next as a share of the diameter; empty: as the data say
+     * @param angle of the ways, degrees
+     */
+    public record Face(Depth depth, Optional<Double> over, double angle) implements What {
+
+        @Override
+        public String word() {
+            return "face";
+        }
+    }
+}

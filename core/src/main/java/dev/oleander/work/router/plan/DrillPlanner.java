@@ -1,0 +1,237 @@
+package dev.oleander.work.router.plan;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Point;
+import dev.oleander.plan.order.Heat;
+import dev.oleander.plan.order.OrderOptimiser;
+import dev.oleander.plan.order.OrderOptions;
+import dev.oleander.plan.order.OrderProblem;
+import dev.oleander.plan.order.TravelTime;
+import dev.oleander.progress.Progress;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.operation.Depth;
+import dev.oleander.work.router.operation.On;
+import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Drill;
+import dev.oleander.work.router.operation.Operation.Hole;
+import dev.oleander.work.router.plan.RouterStop.Figures;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.tool.ToolKind;
+import dev.oleander.work.router.way.HoleWay;
+import dev.oleander.work.router.way.ToolWay;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/** Plans holes that are drilled: those of one diameter and depth are one stop. */
+final class DrillPlanner {
+
+    /** mm by which a drill may differ from the hole that is drawn. */
+    private static final double NEAR = 0.05;
+
+    private final RouterTask task;
+    private final Operation operation;
+    private final Drill drill;
+    private final LevelPlan levels;
+
+    DrillPlanner(RouterTask task, Operation operation) {
+        this.task = task;
+        this.operation = operation;
+        this.drill = (Drill) operation.what();
+        this.levels = new LevelPlan(task, operation);
+    }
+
+    /** Wide and shallow holes before those that go on at their floor. */
+    List<RouterStop> stops() {
+        List<Feature> circles =
+                operation.on().of(task.reading()).stream()
+                        .filter(f -> f.circleDiameter().isPresent())
+                        .toList();
+        if (circles.isEmpty()) {
+            throw new CannotException(
+                    "There are no circles on %s to drill.", operation.on().sentence());
+        }
+        List<RouterStop> stops = new ArrayList<>();
+        if (drill.holes().isEmpty()) {
+            byDiameter(circles)
+                    .forEach((d, of) -> stops.add(guarded(new Hole(d, drill.depth()), of, 0)));
+            return stops;
+        }
+        double above = 0;
+        for (Hole hole : widestFirst()) {
+            List<Feature> of =
+                    circles.stream().filter(f -> On.hasDiameter(f, hole.diameter())).toList();
+            stops.add(guarded(hole, of, above));
+            above = stops.get(stops.size() - 1).isDone() ? levels.below(hole.depth()) : above;
+        }
+        return stops;
+    }
+
+    private List<Hole> widestFirst() {
+        return drill.holes().stream()
+                .sorted(Comparator.comparingDouble(Hole::diameter).reversed())
+                .toList();
+    }
+
+    private static Map<Double, List<Feature>> byDiameter(List<Feature> circles) {
+        Map<Double, List<Feature>> all = new TreeMap<>(Comparator.reverseOrder());
+        for (Feature circle : circles) {
+            double diameter = circle.circleDiameter().getAsDouble();
+            double known =
+                    all.keySet().stream()
+                            .filter(d -> Math.abs(d - diameter) <= On.SAME)
+                            .findFirst()
+                            .orElse(diameter);
+            all.computeIfAbsent(known, d -> new ArrayList<>()).add(circle);
+        }
+        return all;
+    }
+
+    private RouterStop guarded(Hole hole, List<Feature> of, double above) {
+        String id = "%s/%s".formatted(operation.id(), Numbers.plain(hole.diameter(), 3));
+        List<String> features = of.stream().map(Feature::id).toList();
+        try {
+            return stop(id, hole, of, above);
+        } catch (CannotException cannot) {
+            return new RouterStop(
+                    id,
+                    operation.id(),
+                    features,
+                    operation.tool().flatMap(task::tool),
+                    List.of(),
+                    List.of(),
+                    Figures.NONE,
+                    Optional.of(cannot.getMessage()),
+                    false);
+        }
+    }
+
+    /**
+     * @param above depth to which a wider hole is there already, mm
+     */
+    private RouterStop stop(String id, Hole hole, List<Feature> of, double above) {
+        if (of.isEmpty()) {
+            throw new CannotException(
+                    "There are no circles of %s mm on %s.",
+                    Numbers.plain(hole.diameter(), 3), operation.on().sentence());
+        }
+        double shoulder = levels.below(hole.depth());
+        Tool tool = tool(hole, of.size(), shoulder - levels.from());
+        Suitable.whyNotDeep(tool, shoulder - levels.from())
+                .ifPresent(
+                        why -> {
+                            throw new CannotException("%s", why);
+                        });
+        double point = hole.depth().isThrough() ? tool.form().tipLength() : 0;
+        double tip = -(shoulder + point);
+        double peck = drill.peck().orElseGet(() -> task.steps().apply(tool).peck());
+        List<Point> visits = shortest(of.stream().map(f -> f.chain().box().centre()).toList());
+        ToolWay way = new ToolWay(task.heights());
+        visits.forEach(p -> HoleWay.drill(way, p, -Math.max(levels.from(), above), tip, peck));
+        return new RouterStop(
+                id,
+                operation.id(),
+                of.stream().map(Feature::id).toList(),
+                Optional.of(tool),
+                List.of(-tip),
+                way.legs(),
+                Figures.ofVisits(visits),
+                Optional.empty(),
+                false);
+    }
+
+    private Tool tool(Hole hole, int count, double depth) {
+        Optional<Tool> wished = operation.tool().flatMap(task::tool);
+        if (wished.isPresent()) {
+            requireFit(wished.get(), hole, count);
+            return wished.get();
+        }
+        return task.tools().stream()
+                .filter(t -> t.kind().isDrill())
+                .filter(t -> Math.abs(t.diameter() - hole.diameter()) <= NEAR)
+                .min(
+                        Comparator.comparing((Tool t) -> Suitable.whyNotDeep(t, depth).isPresent())
+                                .thenComparing(t -> isOther(t, hole.depth())))
+                .orElseThrow(() -> none(hole, count));
+    }
+
+    /** Drills with a long point are for holes that go through. */
+    private static boolean isOther(Tool tool, Depth depth) {
+        return depth.isThrough() != (tool.kind() == ToolKind.THROUGH_DRILL);
+    }
+
+    private void requireFit(Tool tool, Hole hole, int count) {
+        Suitable.whyNot(tool, drill)
+                .ifPresent(
+                        why -> {
+                            throw new CannotException("%s", why);
+                        });
+        if (tool.kind().isDrill() && Math.abs(tool.diameter() - hole.diameter()) > NEAR) {
+            throw new CannotException(
+                    "%s of %s mm: tool %d has %s mm. Leave them for drilling or add a tool.",
+                    counted(count),
+                    Numbers.plain(hole.diameter(), 3),
+                    tool.number(),
+                    Numbers.plain(tool.diameter(), 3));
+        }
+    }
+
+    private CannotException none(Hole hole, int count) {
+        String mill =
+                task.tools().stream()
+                        .filter(t -> t.kind().isFlat())
+                        .min(Comparator.comparingDouble(Tool::diameter))
+                        .map(t -> ", and the smallest mill is " + Numbers.plain(t.diameter(), 3))
+                        .orElse("");
+        return new CannotException(
+                "%s of %s mm: no such drill%s. Leave them for drilling or add a tool.",
+                counted(count), Numbers.plain(hole.diameter(), 3), mill);
+    }
+
+    private static String counted(int count) {
+        return count == 1 ? "1 hole" : count + " holes";
+    }
+
+    /** The shortest way through all of them that is found. */
+    private static List<Point> shortest(List<Point> places) {
+        List<OrderProblem.Visit> visits =
+                places.stream().map(p -> new OrderProblem.Visit(p, p, 0, 0, List.of())).toList();
+        OrderProblem problem =
+                new OrderProblem(Point.ORIGIN, visits, TravelTime.byLength(), Heat.NONE);
+        int[] first = nearestNext(places);
+        int[] order =
+                new OrderOptimiser(OrderOptions.forVisits(places.size()))
+                        .improve(problem, first, Progress.NONE);
+        List<Point> sorted = new ArrayList<>();
+        for (int i : order) {
+            sorted.add(places.get(i));
+        }
+        return sorted;
+    }
+
+    /** Always on to the nearest that is left. */
+    private static int[] nearestNext(List<Point> places) {
+        int n = places.size();
+        boolean[] done = new boolean[n];
+        int[] order = new int[n];
+        Point at = Point.ORIGIN;
+        for (int k = 0; k < n; k++) {
+            int best = -1;
+            double least = Double.POSITIVE_INFINITY;
+            for (int i = 0; i < n; i++) {
+                double off = done[i] ? Double.POSITIVE_INFINITY : at.distance(places.get(i));
+                if (off < least) {
+                    least = off;
+                    best = i;
+                }
+            }
+            done[best] = true;
+            order[k] = best;
+            at = places.get(best);
+        }
+        return order;
+    }
+}

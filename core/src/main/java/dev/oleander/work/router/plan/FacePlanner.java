@@ -1,0 +1,104 @@
+package dev.oleander.work.router.plan;
+
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Transform;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Face;
+import dev.oleander.work.router.operation.Operation.Steps;
+import dev.oleander.work.router.plan.RouterStop.Figures;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Leg.Pace;
+import dev.oleander.work.router.way.ToolWay;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Faces the whole stock: there and back, from beyond one edge to beyond the other. */
+final class FacePlanner {
+
+    /** Diameters by which every way runs out. */
+    private static final double BEYOND = 0.6;
+
+    private final RouterTask task;
+    private final Operation operation;
+    private final Tool tool;
+    private final Face face;
+
+    FacePlanner(RouterTask task, Operation operation, Tool tool) {
+        this.task = task;
+        this.operation = operation;
+        this.tool = tool;
+        this.face = (Face) operation.what();
+        Suitable.whyNot(tool, face)
+                .ifPresent(
+                        why -> {
+                            throw new CannotException("%s", why);
+                        });
+    }
+
+    RouterStop plan() {
+        double over = face.over().orElseGet(() -> task.steps().apply(tool).over());
+        if (!(over > 0 && over <= 1)) {
+            throw new CannotException(
+                    "Step-over %s D: it lies between 0 and 1.", Numbers.plain(over, 4));
+        }
+        LevelPlan levels = new LevelPlan(task, operation);
+        List<Double> of = levels.of(face.depth(), Steps.USUAL, tool);
+        ToolWay way = new ToolWay(task.heights());
+        List<Point> zigzag = zigzag(over * tool.diameter());
+        for (double depth : of) {
+            way.comeTo(zigzag.get(0), -levels.from());
+            // beside the stock, in the air
+            way.upright(-depth, Pace.PLUNGE);
+            for (int i = 1; i < zigzag.size(); i++) {
+                way.along(List.of(new Line(zigzag.get(i - 1), zigzag.get(i))));
+            }
+            way.leave();
+        }
+        return new RouterStop(
+                operation.id(),
+                operation.id(),
+                List.of(),
+                Optional.of(tool),
+                of,
+                way.legs(),
+                Figures.NONE,
+                Optional.empty(),
+                false);
+    }
+
+    /** Corners of the way, turned as it is wished. */
+    private List<Point> zigzag(double step) {
+        Transform turn = Transform.rotation(Math.toRadians(face.angle()));
+        Transform back = Transform.rotation(-Math.toRadians(face.angle()));
+        Box stock = task.stock();
+        List<Point> corners =
+                List.of(
+                        stock.min(),
+                        new Point(stock.max().x(), stock.min().y()),
+                        stock.max(),
+                        new Point(stock.min().x(), stock.max().y()));
+        Box box = Box.of(back.apply(corners.get(0)), back.apply(corners.get(1)));
+        for (Point corner : corners) {
+            Point p = back.apply(corner);
+            box = Box.around(List.of(box, new Box(p, p)));
+        }
+        double radius = tool.diameter() / 2;
+        double first = box.min().y() + Math.min(radius, box.height() / 2);
+        double last = box.max().y() - Math.min(radius, box.height() / 2);
+        int ways = (int) Math.ceil((last - first) / step - 1e-9) + 1;
+        double left = box.min().x() - BEYOND * tool.diameter();
+        double right = box.max().x() + BEYOND * tool.diameter();
+        List<Point> zigzag = new ArrayList<>();
+        for (int i = 0; i < ways; i++) {
+            double y = ways == 1 ? first : first + (last - first) * i / (ways - 1);
+            boolean there = i % 2 == 0;
+            zigzag.add(turn.apply(new Point(there ? left : right, y)));
+            zigzag.add(turn.apply(new Point(there ? right : left, y)));
+        }
+        return zigzag;
+    }
+}

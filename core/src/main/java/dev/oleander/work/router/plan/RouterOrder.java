@@ -1,0 +1,259 @@
+package dev.oleander.work.router.plan;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Point;
+import dev.oleander.plan.order.Heat;
+import dev.oleander.plan.order.OrderOptimiser;
+import dev.oleander.plan.order.OrderOptions;
+import dev.oleander.plan.order.OrderProblem;
+import dev.oleander.plan.order.TravelTime;
+import dev.oleander.progress.Progress;
+import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Clear;
+import dev.oleander.work.router.operation.Operation.Face;
+import dev.oleander.work.router.operation.Operation.Round;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Puts stops in order: what must come before what, then the fewest changes of tools, then the
+ * shortest ways with each.
+ */
+public final class RouterOrder {
+
+    /** Different tools up to which the fewest changes are found for certain. */
+    private static final int EXACT = 12;
+
+    private final RouterTask task;
+    private final List<RouterStop> stops;
+    private final List<Set<Integer>> before = new ArrayList<>();
+    private final Map<String, Feature> features;
+
+    private RouterOrder(RouterTask task, List<RouterStop> stops) {
+        this.task = task;
+        this.stops = stops;
+        this.features = task.reading().byId();
+        for (int i = 0; i < stops.size(); i++) {
+            before.add(new LinkedHashSet<>());
+            for (int j = 0; j < stops.size(); j++) {
+                if (i != j && comesBefore(stops.get(j), stops.get(i))) {
+                    before.get(i).add(j);
+                }
+            }
+        }
+    }
+
+    /** Refused stops come last. */
+    static List<RouterStop> of(RouterTask task, List<RouterStop> all) {
+        List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
+        List<RouterStop> ordered = new ArrayList<>(new RouterOrder(task, done).ordered());
+        all.stream().filter(s -> !s.isDone()).forEach(ordered::add);
+        return List.copyOf(ordered);
+    }
+
+    /** Changes of the tool in an order, without the first one. */
+    public static int toolChanges(List<RouterStop> order) {
+        int changes = 0;
+        Integer tool = null;
+        for (RouterStop stop : order) {
+            if (stop.isDone()) {
+                int own = stop.tool().orElseThrow().number();
+                changes += tool != null && tool != own ? 1 : 0;
+                tool = own;
+            }
+        }
+        return changes;
+    }
+
+    // ---- what must come before what
+
+    private boolean comesBefore(RouterStop first, RouterStop then) {
+        return faces(first) && !faces(then)
+                || isAskedBy(then, first.operation())
+                || isWider(first, then)
+                || isWithin(first, then);
+    }
+
+    private Operation operation(RouterStop stop) {
+        return task.operation(stop.operation()).orElseThrow();
+    }
+
+    private boolean faces(RouterStop stop) {
+        return operation(stop).what() instanceof Face;
+    }
+
+    /** Its depths count from the other's floor, or it takes the other's rest. */
+    private boolean isAskedBy(RouterStop then, String first) {
+        Operation operation = operation(then);
+        boolean rest =
+                operation.what() instanceof Clear clear
+                        && clear.restOf().filter(first::equals).isPresent();
+        return rest || operation.floorOf().filter(first::equals).isPresent();
+    }
+
+    /** Of a stepped hole the wide and shallow part. */
+    private static boolean isWider(RouterStop first, RouterStop then) {
+        return first.operation().equals(then.operation())
+                && first.features().size() > 1
+                && !first.figures().visits().isEmpty()
+                && first.tool().orElseThrow().diameter() > then.tool().orElseThrow().diameter();
+    }
+
+    /** The other frees what it lies in: outlines and openings are cut when all within them is. */
+    private boolean isWithin(RouterStop first, RouterStop then) {
+        boolean cutsOut = operation(then).what() instanceof Round || then.frees();
+        if (!cutsOut || first.features().equals(then.features())) {
+            return false;
+        }
+        for (String outer : then.features()) {
+            Contour round = closed(outer);
+            for (String inner : first.features()) {
+                Point p = features.get(inner).chain().start();
+                boolean in = round != null && !inner.equals(outer) && round.contains(p);
+                if (in && !isRoundOf(first, outer)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private Contour closed(String id) {
+        Feature feature = features.get(id);
+        return feature.isClosed() ? feature.contour() : null;
+    }
+
+    private static boolean isRoundOf(RouterStop stop, String feature) {
+        return stop.features().contains(feature);
+    }
+
+    // ---- the fewest changes
+
+    private List<RouterStop> ordered() {
+        List<Integer> tools = tools();
+        List<RouterStop> ordered = new ArrayList<>();
+        BitSet done = new BitSet();
+        Map<BitSet, List<Integer>> known = new HashMap<>();
+        List<Integer> plan = tools.size() <= EXACT ? fewest(done, -1, tools, known) : greedy(tools);
+        Point at = task.stock().min();
+        for (int tool : plan) {
+            List<Integer> group = possible(done, tool);
+            List<Integer> sorted = shortest(group, at);
+            sorted.forEach(i -> ordered.add(stops.get(i)));
+            sorted.forEach(done::set);
+            at = sorted.isEmpty() ? at : stops.get(sorted.get(sorted.size() - 1)).end();
+        }
+        if (ordered.size() < stops.size()) {
+            throw new IllegalStateException("stops that wait for each other");
+        }
+        return ordered;
+    }
+
+    private List<Integer> tools() {
+        Set<Integer> tools = new LinkedHashSet<>();
+        stops.forEach(s -> tools.add(s.tool().orElseThrow().number()));
+        return List.copyOf(tools);
+    }
+
+    /** All that can be done with a tool before it must be changed. */
+    private List<Integer> possible(BitSet done, int tool) {
+        BitSet now = (BitSet) done.clone();
+        List<Integer> group = new ArrayList<>();
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (int i = 0; i < stops.size(); i++) {
+                boolean own = stops.get(i).tool().orElseThrow().number() == tool;
+                if (own && !now.get(i) && before.get(i).stream().allMatch(now::get)) {
+                    now.set(i);
+                    group.add(i);
+                    more = true;
+                }
+            }
+        }
+        return group;
+    }
+
+    /** Tools in the order that changes them least; what is done says all that matters. */
+    private List<Integer> fewest(
+            BitSet done, int held, List<Integer> tools, Map<BitSet, List<Integer>> known) {
+        if (done.cardinality() == stops.size()) {
+            return List.of();
+        }
+        List<Integer> seen = known.get(done);
+        if (seen != null) {
+            return seen;
+        }
+        List<Integer> best = null;
+        for (int tool : tools) {
+            List<Integer> group = tool == held ? List.of() : possible(done, tool);
+            if (group.isEmpty()) {
+                continue;
+            }
+            BitSet after = (BitSet) done.clone();
+            group.forEach(after::set);
+            List<Integer> rest = fewest(after, tool, tools, known);
+            if (best == null || rest.size() + 1 < best.size()) {
+                best = new ArrayList<>(List.of(tool));
+                best.addAll(rest);
+            }
+        }
+        List<Integer> found = best == null ? List.of() : best;
+        known.put((BitSet) done.clone(), found);
+        return found;
+    }
+
+    /** The tool with which most can be done, again and again. */
+    private List<Integer> greedy(List<Integer> tools) {
+        BitSet done = new BitSet();
+        List<Integer> plan = new ArrayList<>();
+        while (done.cardinality() < stops.size()) {
+            int best = tools.get(0);
+            int most = -1;
+            for (int tool : tools) {
+                int count = possible(done, tool).size();
+                if (count > most) {
+                    most = count;
+                    best = tool;
+                }
+            }
+            if (most <= 0) {
+                break;
+            }
+            possible(done, best).forEach(done::set);
+            plan.add(best);
+        }
+        return plan;
+    }
+
+    // ---- the shortest ways
+
+    private List<Integer> shortest(List<Integer> group, Point from) {
+        List<OrderProblem.Visit> visits = new ArrayList<>();
+        for (int i : group) {
+            List<Integer> after =
+                    before.get(i).stream().filter(group::contains).map(group::indexOf).toList();
+            RouterStop stop = stops.get(i);
+            visits.add(new OrderProblem.Visit(stop.begin(), stop.end(), 0, 0, after));
+        }
+        int[] first = new int[group.size()];
+        for (int i = 0; i < first.length; i++) {
+            first[i] = i;
+        }
+        OrderProblem problem = new OrderProblem(from, visits, TravelTime.byLength(), Heat.NONE);
+        int[] order =
+                new OrderOptimiser(OrderOptions.forVisits(first.length))
+                        .improve(problem, first, Progress.NONE);
+        List<Integer> sorted = new ArrayList<>();
+        for (int i : order) {
+            sorted.add(group.get(i));
+        }
+        return sorted;
+    }
+}

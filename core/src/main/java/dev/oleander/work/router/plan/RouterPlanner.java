@@ -1,0 +1,191 @@
+package dev.oleander.work.router.plan;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Chain;
+import dev.oleander.progress.Progress;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.operation.Depth;
+import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Drill;
+import dev.oleander.work.router.operation.Operation.Face;
+import dev.oleander.work.router.operation.Operation.Follow;
+import dev.oleander.work.router.plan.RouterStop.Figures;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.ToolWay;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+
+/** Makes stops of operations, and puts them in order. */
+public final class RouterPlanner {
+
+    private final RouterTask task;
+
+    private RouterPlanner(RouterTask task) {
+        this.task = task;
+    }
+
+    /**
+     * All stops in their order; what cannot be done is a stop with a refusal.
+     *
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    public static List<RouterStop> plan(RouterTask task, Progress progress) {
+        RouterPlanner planner = new RouterPlanner(task);
+        List<RouterStop> stops = new ArrayList<>();
+        int count = task.operations().size();
+        for (int i = 0; i < count; i++) {
+            progress.at(0.8 * i / count, task.operations().get(i).id());
+            stops.addAll(planner.stops(task.operations().get(i)));
+        }
+        return RouterOrder.of(task, stops);
+    }
+
+    private List<RouterStop> stops(Operation operation) {
+        if (operation.tool().isPresent() && task.tool(operation.tool().get()).isEmpty()) {
+            return List.of(
+                    refused(
+                            operation,
+                            operation.id(),
+                            List.of(),
+                            "There is no tool %d.".formatted(operation.tool().get())));
+        }
+        if (operation.what() instanceof Drill) {
+            return whole(operation, () -> new DrillPlanner(task, operation).stops());
+        }
+        if (operation.what() instanceof Face) {
+            return whole(
+                    operation,
+                    () ->
+                            List.of(
+                                    best(
+                                            operation,
+                                            t -> new FacePlanner(task, operation, t).plan())));
+        }
+        List<Feature> features = operation.on().of(task.reading());
+        if (features.isEmpty()) {
+            return List.of(
+                    refused(
+                            operation,
+                            operation.id(),
+                            List.of(),
+                            "There is nothing on %s.".formatted(operation.on().sentence())));
+        }
+        return features.stream().map(f -> onFeature(operation, f)).toList();
+    }
+
+    private RouterStop onFeature(Operation operation, Feature feature) {
+        try {
+            return operation.what() instanceof Follow follow
+                    ? best(operation, t -> follow(operation, follow, feature, t))
+                    : best(operation, t -> new StopPlanner(task, operation, t).plan(feature));
+        } catch (CannotException cannot) {
+            String id = operation.id() + "/" + feature.id();
+            return refused(operation, id, List.of(feature.id()), cannot.getMessage());
+        }
+    }
+
+    private List<RouterStop> whole(Operation operation, Supplier<List<RouterStop>> stops) {
+        try {
+            return stops.get();
+        } catch (CannotException cannot) {
+            return List.of(refused(operation, operation.id(), List.of(), cannot.getMessage()));
+        }
+    }
+
+    private RouterStop refused(
+            Operation operation, String id, List<String> features, String sentence) {
+        return new RouterStop(
+                id,
+                operation.id(),
+                features,
+                operation.tool().flatMap(task::tool),
+                List.of(),
+                List.of(),
+                Figures.NONE,
+                Optional.of(sentence),
+                false);
+    }
+
+    /**
+     * With the tool that is wished; without one, with the largest of those that leave least.
+     *
+     * @throws CannotException when none can; of several that cannot, what the largest says
+     */
+    private RouterStop best(Operation operation, Function<Tool, RouterStop> plan) {
+        Optional<Tool> wished = operation.tool().flatMap(task::tool);
+        if (wished.isPresent()) {
+            return plan.apply(wished.get());
+        }
+        RouterStop best = null;
+        CannotException first = null;
+        for (Tool tool : largestFirst(operation)) {
+            try {
+                RouterStop tried = plan.apply(tool);
+                boolean leavesLess =
+                        best == null || tried.figures().rest() < best.figures().rest() - LESS;
+                best = leavesLess ? tried : best;
+            } catch (CannotException cannot) {
+                first = first == null ? cannot : first;
+            }
+        }
+        if (best == null) {
+            throw first == null
+                    ? new CannotException("There is no tool that can.")
+                    : new CannotException("%s", first.getMessage());
+        }
+        return best;
+    }
+
+    /** mm2 that a smaller tool must leave less to be worth its time. */
+    private static final double LESS = 0.01;
+
+    private List<Tool> largestFirst(Operation operation) {
+        return task.tools().stream()
+                .filter(t -> Suitable.whyNot(t, operation.what()).isEmpty())
+                .sorted(Comparator.comparingDouble(Tool::diameter).reversed())
+                .toList();
+    }
+
+    private RouterStop follow(Operation operation, Follow follow, Feature feature, Tool tool) {
+        Suitable.whyNot(tool, follow)
+                .ifPresent(
+                        why -> {
+                            throw new CannotException("%s", why);
+                        });
+        LevelPlan plan = new LevelPlan(task, operation);
+        List<Double> levels = new ArrayList<>();
+        double from = plan.from();
+        for (Depth depth : follow.depths()) {
+            double to = plan.below(depth);
+            if (to <= from) {
+                throw new CannotException(
+                        "A depth of %s mm after one of %s mm: each must be deeper.",
+                        Numbers.plain(to, 3), Numbers.plain(from, 3));
+            }
+            levels.addAll(plan.between(from, to, follow.steps(), tool));
+            from = to;
+        }
+        Suitable.whyNotDeep(tool, from - plan.from())
+                .ifPresent(
+                        why -> {
+                            throw new CannotException("%s", why);
+                        });
+        ToolWay way = new ToolWay(task.heights());
+        List<Chain> chains = List.of(feature.chain());
+        LineWay.add(way, chains, levels, -plan.from(), tool);
+        return new RouterStop(
+                operation.id() + "/" + feature.id(),
+                operation.id(),
+                List.of(feature.id()),
+                Optional.of(tool),
+                levels,
+                way.legs(),
+                Figures.NONE,
+                Optional.empty(),
+                false);
+    }
+}

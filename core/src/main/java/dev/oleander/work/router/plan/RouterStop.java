@@ -1,0 +1,88 @@
+package dev.oleander.work.router.plan;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.work.router.material.Cutting;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Leg;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One operation with one tool on one feature, or on all equal holes.
+ *
+ * @param id of the operation, and of the feature where it has several
+ * @param operation its id
+ * @param features ids of what it is done to
+ * @param tool empty when there is none that can
+ * @param levels depths below the top of the stock, mm, the shallowest first
+ * @param refusal why it cannot be done as it is wished, a sentence; empty when it can
+ * @param frees whether something comes free by it
+ */
+public record RouterStop(
+        String id,
+        String operation,
+        List<String> features,
+        Optional<Tool> tool,
+        List<Double> levels,
+        List<Leg> legs,
+        Figures figures,
+        Optional<String> refusal,
+        boolean frees) {
+
+    public RouterStop {
+        features = List.copyOf(features);
+        levels = List.copyOf(levels);
+        legs = List.copyOf(legs);
+    }
+
+    /**
+     * What it comes to.
+     *
+     * @param area of the pocket, mm2
+     * @param reachable what the tool can reach of it
+     * @param rest what it cannot
+     * @param between what it leaves of what it can reach
+     * @param tabs that stand
+     * @param visits middles of holes in their order
+     */
+    public record Figures(
+            double area,
+            double reachable,
+            double rest,
+            double between,
+            int tabs,
+            List<Point> visits) {
+
+        public static final Figures NONE = new Figures(0, 0, 0, 0, 0, List.of());
+
+        public Figures {
+            visits = List.copyOf(visits);
+        }
+
+        static Figures ofTabs(int tabs) {
+            return new Figures(0, 0, 0, 0, tabs, List.of());
+        }
+
+        static Figures ofVisits(List<Point> visits) {
+            return new Figures(0, 0, 0, 0, 0, visits);
+        }
+    }
+
+    /** What it takes away; nothing when it is refused. */
+    public Cutting cutting() {
+        return new Cutting(id, tool.orElseThrow().form(), legs);
+    }
+
+    public boolean isDone() {
+        return refusal.isEmpty();
+    }
+
+    /** Where its way begins. */
+    public Point begin() {
+        return legs.get(0).from();
+    }
+
+    public Point end() {
+        return legs.get(legs.size() - 1).to();
+    }
+}

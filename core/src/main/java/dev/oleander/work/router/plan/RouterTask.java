@@ -1,0 +1,86 @@
+package dev.oleander.work.router.plan;
+
+import dev.oleander.book.CutDataException;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
+import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.ToolWay.Heights;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/**
+ * What is to be done to one side of a piece of stock.
+ *
+ * @param stock seen from above
+ * @param thickness mm
+ * @param overCut mm that what goes through goes deeper than the stock
+ * @param tools that there are
+ * @param steps what the data say of a tool in the material
+ */
+public record RouterTask(
+        Reading reading,
+        Box stock,
+        double thickness,
+        double overCut,
+        Heights heights,
+        List<Tool> tools,
+        Function<Tool, CutSteps> steps,
+        List<Operation> operations) {
+
+    /** mm that what goes through goes deeper where nothing was said. */
+    public static final double USUAL_OVER_CUT = 0.3;
+
+    /**
+     * How much at once.
+     *
+     * @param down mm
+     * @param over share of the diameter from one way to the next
+     * @param peck mm after which a drill comes up; 0: never
+     */
+    public record CutSteps(double down, double over, double peck) {
+
+        /** Where there are no data: one diameter down, rounds close enough to leave nothing. */
+        public static CutSteps usual(Tool tool) {
+            return new CutSteps(tool.passDepth(), 0.45, 0);
+        }
+    }
+
+    /**
+     * @throws CutDataException when two tools, or two operations, have one name
+     */
+    public RouterTask {
+        tools = List.copyOf(tools);
+        operations = List.copyOf(operations);
+        Set<Integer> numbers = new HashSet<>();
+        for (Tool tool : tools) {
+            if (!numbers.add(tool.number())) {
+                throw new CutDataException(
+                        "Two tools have the number %d.".formatted(tool.number()));
+            }
+        }
+        Set<String> ids = new HashSet<>();
+        for (Operation operation : operations) {
+            if (!ids.add(operation.id())) {
+                throw new CutDataException(
+                        "Two operations are called %s.".formatted(operation.id()));
+            }
+        }
+    }
+
+    /** Depth of what goes through, mm. */
+    public double through() {
+        return thickness + overCut;
+    }
+
+    public Optional<Tool> tool(int number) {
+        return tools.stream().filter(t -> t.number() == number).findFirst();
+    }
+
+    public Optional<Operation> operation(String id) {
+        return operations.stream().filter(o -> o.id().equals(id)).findFirst();
+    }
+}

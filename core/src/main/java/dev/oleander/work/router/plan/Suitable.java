@@ -1,0 +1,80 @@
+package dev.oleander.work.router.plan;
+
+import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.operation.Operation.Bore;
+import dev.oleander.work.router.operation.Operation.Clear;
+import dev.oleander.work.router.operation.Operation.Drill;
+import dev.oleander.work.router.operation.Operation.Face;
+import dev.oleander.work.router.operation.Operation.Follow;
+import dev.oleander.work.router.operation.Operation.Round;
+import dev.oleander.work.router.operation.Operation.Slot;
+import dev.oleander.work.router.operation.Operation.What;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.tool.ToolKind;
+import java.util.Optional;
+
+/** Which tools can do what, and why the others cannot. */
+public final class Suitable {
+
+    private Suitable() {}
+
+    /** Why a tool of its kind cannot do something at all, a sentence; empty when it can. */
+    public static Optional<String> whyNot(Tool tool, What what) {
+        if (does(tool.kind(), what)) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                "Tool %d is a %s of %s mm: it cannot %s."
+                        .formatted(
+                                tool.number(),
+                                tool.kind().label(),
+                                Numbers.plain(tool.diameter(), 3),
+                                deed(what)));
+    }
+
+    private static boolean does(ToolKind kind, What what) {
+        if (what instanceof Drill) {
+            return kind.isDrill() || kind == ToolKind.BALL || kind == ToolKind.COUNTERSINK;
+        }
+        if (what instanceof Follow) {
+            return !kind.isDrill() && kind != ToolKind.SAW;
+        }
+        return kind.isFlat();
+    }
+
+    private static String deed(What what) {
+        if (what instanceof Round) {
+            return "go round a contour";
+        }
+        if (what instanceof Clear) {
+            return "clear a pocket";
+        }
+        if (what instanceof Drill) {
+            return "drill";
+        }
+        if (what instanceof Bore) {
+            return "bore";
+        }
+        if (what instanceof Slot) {
+            return "mill a slot";
+        }
+        return what instanceof Face ? "face the stock" : "follow a line";
+    }
+
+    /**
+     * Why a tool cannot go so deep, a sentence; empty when it can.
+     *
+     * @param depth mm
+     */
+    public static Optional<String> whyNotDeep(Tool tool, double depth) {
+        if (depth <= tool.edges().length() + 1e-9) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                "It would cut %s mm deep; tool %d has %s mm of flutes. Choose a longer tool, or allow it for this stop."
+                        .formatted(
+                                Numbers.plain(depth, 3),
+                                tool.number(),
+                                Numbers.plain(tool.edges().length(), 3)));
+    }
+}
