@@ -6,6 +6,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.Leg;
 import java.util.ArrayList;
 import java.util.List;
@@ -113,11 +114,29 @@ public final class Depths {
     /** Height of the floor that a piece leaves at a place; infinite where it does not come. */
     private static double lowest(Piece piece, Point p) {
         Tool.Form form = piece.of().form();
+        if (form.kind() == ToolKind.SAW) {
+            return sawn(piece, p, form);
+        }
         if (piece.fromZ() == piece.toZ()) {
             double off = piece.distance(p);
             return off <= form.radius() ? piece.fromZ() + form.rise(off) : Double.POSITIVE_INFINITY;
         }
         return sloped(piece, p, form);
+    }
+
+    /** A blade stands along its way: beyond the ends it cuts as its circle does. */
+    private static double sawn(Piece piece, Point p, Tool.Form form) {
+        if (piece.way().isEmpty() || !(piece.way().get() instanceof Line line)) {
+            return Double.POSITIVE_INFINITY;
+        }
+        double foot = foot(line, p);
+        double beside = line.at(foot).distance(p);
+        double beyond = Math.max(0, Math.max(-foot, foot - 1)) * line.length();
+        if (beside > form.bladeWidth() / 2 || beyond > form.radius()) {
+            return Double.POSITIVE_INFINITY;
+        }
+        double rise = form.radius() - Math.sqrt(form.radius() * form.radius() - beyond * beyond);
+        return Math.max(piece.fromZ(), piece.toZ()) + rise;
     }
 
     /** Of a climbing line: height and profile together are convex along it. */

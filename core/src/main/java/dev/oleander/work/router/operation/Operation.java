@@ -1,6 +1,7 @@
 package dev.oleander.work.router.operation;
 
 import dev.oleander.work.router.way.ContourWay;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -10,12 +11,43 @@ import java.util.Optional;
  * @param id by which others speak of it
  * @param tool its number; empty: the best of those that can
  * @param floorOf id of the operation whose floor depths count from; empty: the top of the stock
+ * @param copies round the rotary axis; empty: as drawn
  */
 public record Operation(
-        String id, On on, Optional<Integer> tool, Optional<String> floorOf, What what) {
+        String id,
+        On on,
+        Optional<Integer> tool,
+        Optional<String> floorOf,
+        Optional<Turned> copies,
+        What what) {
+
+    /** As drawn, on a flat piece of stock. */
+    public Operation(
+            String id, On on, Optional<Integer> tool, Optional<String> floorOf, What what) {
+        this(id, on, tool, floorOf, Optional.empty(), what);
+    }
+
+    /**
+     * Copies round an axis, evenly over a whole turn.
+     *
+     * @param count how many
+     * @param start degrees of the first
+     */
+    public record Turned(int count, double start) {
+
+        /** Of each copy, degrees: never a sum of rounded steps. */
+        public List<Double> turns() {
+            List<Double> turns = new ArrayList<>();
+            for (int i = 0; i < count; i++) {
+                turns.add(start + 360.0 * i / count);
+            }
+            return List.copyOf(turns);
+        }
+    }
 
     /** What is done. */
-    public sealed interface What permits Round, Clear, Drill, Bore, Follow, Slot, Face {
+    public sealed interface What
+            permits Round, Clear, Drill, Bore, Follow, Slot, Face, Groove, Carve, Chamfer {
 
         /** Word of it in files. */
         String word();
@@ -146,6 +178,48 @@ public record Operation(
         @Override
         public String word() {
             return "face";
+        }
+    }
+
+    /**
+     * Along straight lines with a saw, whose blade runs out at both ends.
+     *
+     * @param width mm; empty: that of the blade
+     * @param open whether the line ends where the full depth does; otherwise where the blade comes
+     *     out
+     */
+    public record Groove(Depth depth, Optional<Double> width, boolean open) implements What {
+
+        @Override
+        public String word() {
+            return "groove";
+        }
+    }
+
+    /**
+     * What closed contours enclose, with flanks up to their lines.
+     *
+     * @param floor greatest depth, mm; empty: none
+     * @param flatTool number of the tool that clears the floor; empty: nothing does
+     */
+    public record Carve(Optional<Double> floor, Optional<Integer> flatTool) implements What {
+
+        @Override
+        public String word() {
+            return "carve";
+        }
+    }
+
+    /**
+     * A slope between two curves: the tip goes along the one, the flank touches the other.
+     *
+     * @param rim where the slope ends at the top
+     */
+    public record Chamfer(On rim, Steps steps) implements What {
+
+        @Override
+        public String word() {
+            return "chamfer";
         }
     }
 }

@@ -6,9 +6,12 @@ import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.operation.Depth;
 import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Carve;
+import dev.oleander.work.router.operation.Operation.Chamfer;
 import dev.oleander.work.router.operation.Operation.Drill;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Follow;
+import dev.oleander.work.router.operation.Operation.Groove;
 import dev.oleander.work.router.plan.RouterStop.Figures;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.ToolWay;
@@ -39,7 +42,9 @@ public final class RouterPlanner {
         int count = task.operations().size();
         for (int i = 0; i < count; i++) {
             progress.at(0.8 * i / count, task.operations().get(i).id());
-            stops.addAll(planner.stops(task.operations().get(i)));
+            Operation operation = task.operations().get(i);
+            List<Double> turns = operation.copies().map(Operation.Turned::turns).orElse(List.of());
+            planner.stops(operation).forEach(s -> stops.add(s.turned(turns)));
         }
         return RouterOrder.of(task, stops);
     }
@@ -55,6 +60,9 @@ public final class RouterPlanner {
         }
         if (operation.what() instanceof Drill) {
             return whole(operation, () -> new DrillPlanner(task, operation).stops());
+        }
+        if (operation.what() instanceof Carve) {
+            return whole(operation, () -> new CarvePlanner(task, operation).stops());
         }
         if (operation.what() instanceof Face) {
             return whole(
@@ -79,13 +87,29 @@ public final class RouterPlanner {
 
     private RouterStop onFeature(Operation operation, Feature feature) {
         try {
-            return operation.what() instanceof Follow follow
-                    ? best(operation, t -> follow(operation, follow, feature, t))
-                    : best(operation, t -> new StopPlanner(task, operation, t).plan(feature));
+            return best(operation, t -> onFeature(operation, feature, t));
         } catch (CannotException cannot) {
             String id = operation.id() + "/" + feature.id();
             return refused(operation, id, List.of(feature.id()), cannot.getMessage());
         }
+    }
+
+    private RouterStop onFeature(Operation operation, Feature feature, Tool tool) {
+        Suitable.whyNot(tool, operation.what())
+                .ifPresent(
+                        why -> {
+                            throw new CannotException("%s", why);
+                        });
+        if (operation.what() instanceof Follow follow) {
+            return follow(operation, follow, feature, tool);
+        }
+        if (operation.what() instanceof Groove) {
+            return new GroovePlanner(task, operation, tool).plan(feature);
+        }
+        if (operation.what() instanceof Chamfer) {
+            return new ChamferPlanner(task, operation, tool).plan(feature);
+        }
+        return new StopPlanner(task, operation, tool).plan(feature);
     }
 
     private List<RouterStop> whole(Operation operation, Supplier<List<RouterStop>> stops) {
@@ -151,11 +175,6 @@ public final class RouterPlanner {
     }
 
     private RouterStop follow(Operation operation, Follow follow, Feature feature, Tool tool) {
-        Suitable.whyNot(tool, follow)
-                .ifPresent(
-                        why -> {
-                            throw new CannotException("%s", why);
-                        });
         LevelPlan plan = new LevelPlan(task, operation);
         List<Double> levels = new ArrayList<>();
         double from = plan.from();

@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param levels depths below the top of the stock, mm, the shallowest first
  * @param refusal why it cannot be done as it is wished, a sentence; empty when it can
  * @param frees whether something comes free by it
+ * @param turns of the work for each copy round the axis, degrees; none: as it lies
  */
 public record RouterStop(
         String id,
@@ -27,9 +28,31 @@ public record RouterStop(
         List<Leg> legs,
         Figures figures,
         Optional<String> refusal,
-        boolean frees) {
+        boolean frees,
+        List<Double> turns) {
+
+    /** Of work that is not turned. */
+    public RouterStop(
+            String id,
+            String operation,
+            List<String> features,
+            Optional<Tool> tool,
+            List<Double> levels,
+            List<Leg> legs,
+            Figures figures,
+            Optional<String> refusal,
+            boolean frees) {
+        this(id, operation, features, tool, levels, legs, figures, refusal, frees, List.of());
+    }
+
+    /** The same for copies round the axis. */
+    RouterStop turned(List<Double> all) {
+        return new RouterStop(
+                id, operation, features, tool, levels, legs, figures, refusal, frees, all);
+    }
 
     public RouterStop {
+        turns = List.copyOf(turns);
         features = List.copyOf(features);
         levels = List.copyOf(levels);
         legs = List.copyOf(legs);

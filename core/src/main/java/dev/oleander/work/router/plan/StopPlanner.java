@@ -51,11 +51,6 @@ final class StopPlanner {
         this.tool = tool;
         this.levels = new LevelPlan(task, operation);
         this.ramp = Math.toRadians(tool.edges().rampAngle());
-        Suitable.whyNot(tool, operation.what())
-                .ifPresent(
-                        why -> {
-                            throw new CannotException("%s", why);
-                        });
     }
 
     /**

@@ -2,10 +2,13 @@ package dev.oleander.work.router.plan;
 
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.operation.Operation.Bore;
+import dev.oleander.work.router.operation.Operation.Carve;
+import dev.oleander.work.router.operation.Operation.Chamfer;
 import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.operation.Operation.Drill;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Follow;
+import dev.oleander.work.router.operation.Operation.Groove;
 import dev.oleander.work.router.operation.Operation.Round;
 import dev.oleander.work.router.operation.Operation.Slot;
 import dev.oleander.work.router.operation.Operation.What;
@@ -39,7 +42,10 @@ public final class Suitable {
         if (what instanceof Follow) {
             return !kind.isDrill() && kind != ToolKind.SAW;
         }
-        return kind.isFlat();
+        if (what instanceof Carve || what instanceof Chamfer) {
+            return kind.isConical();
+        }
+        return what instanceof Groove ? kind == ToolKind.SAW : kind.isFlat();
     }
 
     private static String deed(What what) {
@@ -57,6 +63,12 @@ public final class Suitable {
         }
         if (what instanceof Slot) {
             return "mill a slot";
+        }
+        if (what instanceof Groove) {
+            return "saw a groove";
+        }
+        if (what instanceof Carve || what instanceof Chamfer) {
+            return "make a slope";
         }
         return what instanceof Face ? "face the stock" : "follow a line";
     }

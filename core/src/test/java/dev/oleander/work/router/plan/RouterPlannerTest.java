@@ -16,7 +16,6 @@ import dev.oleander.work.router.material.Depths;
 import dev.oleander.work.router.material.Removed;
 import dev.oleander.work.router.way.Leg;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -40,28 +39,13 @@ class RouterPlannerTest {
         return RouterPlanner.plan(task, Progress.NONE);
     }
 
-    /** Without what there is no way of yet. */
-    private static JsonNode request(JsonNode truth, String without) {
-        ObjectNode request = (ObjectNode) truth.get("request").deepCopy();
-        List<JsonNode> kept = new ArrayList<>();
-        request.get("operations")
-                .forEach(
-                        o -> {
-                            if (!o.get("kind").asString().equals(without)) {
-                                kept.add(o);
-                            }
-                        });
-        request.putArray("operations").addAll(kept);
-        return request;
-    }
-
     @ParameterizedTest
     @ValueSource(
             strings = {"instrument_panel", "hatch_boards", "sole_board", "jar_rack", "drain_board"})
     void figuresAreThoseOfOtherCode(String name) {
         JsonNode truth = truth(name);
         Reading reading = Samples.reading("router/" + name);
-        RouterTask task = RouterRequests.task(reading, request(truth, "groove"));
+        RouterTask task = RouterRequests.task(reading, truth.get("request"));
         List<RouterStop> stops = plan(task);
         assertThat(stops).allSatisfy(s -> assertThat(s.refusal()).as(s.id()).isEmpty());
         Map<String, List<RouterStop>> byOperation =
@@ -74,7 +58,7 @@ class RouterPlannerTest {
         byOperation.forEach(
                 (id, of) -> new Figures(task, id, of, truth.at("/figures/" + id)).check());
         JsonNode least = truth.at("/totals/leastToolChanges");
-        if (least.isNumber() && request(truth, "groove").equals(truth.get("request"))) {
+        if (least.isNumber()) {
             assertThat(RouterOrder.toolChanges(stops)).isLessThanOrEqualTo(least.asInt());
         }
         points(task, stops, truth);
@@ -126,9 +110,47 @@ class RouterPlannerTest {
                                 .orElseThrow();
                 near("lowestTip", 1, lowest);
             }
+            if (truth.has("turns")) {
+                assertThat(stops).hasSize(1);
+                List<Double> turns = stops.get(0).turns();
+                assertThat(turns).hasSize(truth.get("turns").size());
+                for (int i = 0; i < turns.size(); i++) {
+                    assertThat(turns.get(i))
+                            .isCloseTo(truth.get("turns").get(i).asDouble(), within(0.001));
+                }
+                return;
+            }
+            ways();
             boolean flat = stops.stream().allMatch(s -> s.tool().orElseThrow().kind().isFlat());
             if (flat) {
                 near("removedVolume", n, volume());
+            }
+        }
+
+        /** Of grooves, and of the tip along a slope. */
+        private void ways() {
+            int each = truth.at("/ways/value").asInt(0);
+            if (each > 0) {
+                assertThat(stops).hasSize(truth.at("/count/value").asInt());
+                for (RouterStop stop : stops) {
+                    assertThat(stop.legs().stream().filter(l -> l.pace() == Leg.Pace.CUT))
+                            .hasSize(each);
+                    assertThat(stop.legs().stream().filter(l -> l.pace() == Leg.Pace.CUT))
+                            .allSatisfy(
+                                    l ->
+                                            assertThat(l.length())
+                                                    .isCloseTo(
+                                                            truth.at("/fullDepthLength/value")
+                                                                    .asDouble(),
+                                                            within(0.01)));
+                }
+            }
+            for (JsonNode tip : truth.path("tipDepths")) {
+                Point at = new Point(tip.at("/at/0").asDouble(), tip.at("/at/1").asDouble());
+                Depths depths = new Depths(stops.stream().map(RouterStop::cutting).toList());
+                assertThat(depths.at(at).depth())
+                        .as("%s %s", id, tip)
+                        .isCloseTo(tip.get("depth").asDouble(), within(0.01));
             }
         }
 

@@ -7,10 +7,13 @@ import dev.oleander.work.router.operation.Depth;
 import dev.oleander.work.router.operation.On;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Bore;
+import dev.oleander.work.router.operation.Operation.Carve;
+import dev.oleander.work.router.operation.Operation.Chamfer;
 import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.operation.Operation.Drill;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Follow;
+import dev.oleander.work.router.operation.Operation.Groove;
 import dev.oleander.work.router.operation.Operation.Hole;
 import dev.oleander.work.router.operation.Operation.Round;
 import dev.oleander.work.router.operation.Operation.Slot;
@@ -41,7 +44,7 @@ final class RouterRequests {
         return new RouterTask(
                 reading,
                 box(reading, stock),
-                stock.get("thickness").asDouble(),
+                stock.path("thickness").asDouble(stock.path("diameter").asDouble()),
                 RouterTask.USUAL_OVER_CUT,
                 Heights.USUAL,
                 tools,
@@ -92,7 +95,16 @@ final class RouterRequests {
                 on(o.get("on")),
                 o.has("tool") ? Optional.of(o.get("tool").asInt()) : Optional.empty(),
                 Optional.ofNullable(o.at("/from/floorOf").asString(null)),
+                turned(o.path("copies")),
                 what(o));
+    }
+
+    private static Optional<Operation.Turned> turned(JsonNode copies) {
+        return copies.has("rotary")
+                ? Optional.of(
+                        new Operation.Turned(
+                                copies.get("rotary").asInt(), copies.path("start").asDouble(0)))
+                : Optional.empty();
     }
 
     private static On on(JsonNode on) {
@@ -142,6 +154,18 @@ final class RouterRequests {
             case "bore" -> new Bore(depth(o.get("depth")), steps(o));
             case "follow" -> new Follow(depths(o), steps(o));
             case "slot" -> new Slot(depth(o.get("depth")), steps(o), true);
+            case "groove" ->
+                    new Groove(
+                            depth(o.get("depth")),
+                            number(o.path("width")),
+                            o.path("ends").asString("open").equals("open"));
+            case "carve" ->
+                    new Carve(
+                            number(o.path("floor")),
+                            o.has("flatTool")
+                                    ? Optional.of(o.get("flatTool").asInt())
+                                    : Optional.empty());
+            case "chamfer" -> new Chamfer(On.layer(o.at("/pair/rim").asString()), steps(o));
             case "face" -> new Face(depth(o.get("depth")), number(o.path("stepOver")), 0);
             default -> throw new IllegalArgumentException("kind of " + o);
         };
