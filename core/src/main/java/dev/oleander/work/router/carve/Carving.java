@@ -1,6 +1,8 @@
 package dev.oleander.work.router.carve;
 
+import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
+import dev.oleander.geometry.axis.AxisPoint;
 import dev.oleander.geometry.axis.Branch;
 import dev.oleander.geometry.axis.MiddleAxis;
 import dev.oleander.geometry.offset.Offsetter;
@@ -18,6 +20,12 @@ import java.util.List;
 public final class Carving {
 
     private static final double NO_FLOOR = Double.POSITIVE_INFINITY;
+
+    /** Places on a branch that are looked at. */
+    private static final int STEPS = 64;
+
+    /** mm by which a place may lie beside what a flat tool leaves. */
+    private static final double NEAR = 1e-3;
 
     private final List<Region> regions;
     private final Tool.Form form;
@@ -49,6 +57,47 @@ public final class Carving {
     /** What a flat tool has to clear to the floor. */
     public List<Region> flat() {
         return floor == NO_FLOOR ? List.of() : Offsetter.round().offset(regions, -foot());
+    }
+
+    /**
+     * Ways of the tip on the floor, on the middle axis of what a flat tool does not reach of it:
+     * from the corners of the floor inwards.
+     *
+     * @param left of the floor, as the flat tool leaves it; all of it where none is used
+     */
+    public List<Stroke> corners(List<Region> left, double depth) {
+        List<Stroke> all = new ArrayList<>();
+        for (Branch branch : MiddleAxis.of(flat())) {
+            List<TipPoint> run = new ArrayList<>();
+            for (int i = 0; i <= STEPS; i++) {
+                AxisPoint p = branch.at((double) i / STEPS);
+                if (lies(p, left)) {
+                    run.add(new TipPoint(p.x(), p.y(), depth));
+                } else {
+                    close(run, all);
+                }
+            }
+            close(run, all);
+        }
+        return List.copyOf(all);
+    }
+
+    private static void close(List<TipPoint> run, List<Stroke> all) {
+        if (run.size() > 1) {
+            all.add(new Stroke(run, true));
+        }
+        run.clear();
+    }
+
+    private static boolean lies(AxisPoint p, List<Region> left) {
+        Point at = new Point(p.x(), p.y());
+        return left.stream().anyMatch(r -> r.box().grown(NEAR).contains(at) && isNear(r, at));
+    }
+
+    private static boolean isNear(Region region, Point at) {
+        return region.contains(at)
+                || region.contours().stream()
+                        .anyMatch(c -> c.nearest(at).point().distance(at) < NEAR);
     }
 
     /** All ways of the tip, as found; nobody has put them in order. */

@@ -63,8 +63,11 @@ final class CarvePlanner {
         Tool tip = tip();
         Carving carving = new Carving(regions(), tip.form(), carve.floor().orElse(NO_FLOOR), EXACT);
         List<RouterStop> stops = new ArrayList<>();
-        carve.flatTool().ifPresent(number -> stops.addAll(flat(carving, number)));
-        stops.add(strokes(carving, tip));
+        List<Region> left = new ArrayList<>(carving.flat());
+        carve.flatTool().flatMap(number -> flat(carving, number, left)).ifPresent(stops::add);
+        List<Stroke> strokes = new ArrayList<>(carving.strokes());
+        carve.floor().ifPresent(floor -> strokes.addAll(carving.corners(left, floor)));
+        stops.add(strokes(strokes, tip));
         return stops;
     }
 
@@ -113,15 +116,20 @@ final class CarvePlanner {
 
     // ---- the floor
 
-    private List<RouterStop> flat(Carving carving, int number) {
+    /**
+     * @param left becomes what the flat tool does not reach of the floor
+     */
+    private Optional<RouterStop> flat(Carving carving, int number, List<Region> left) {
         Tool tool =
                 task.tool(number)
                         .orElseThrow(() -> new CannotException("There is no tool %d.", number));
         List<Region> flat = carving.flat();
         Reach reach = Reach.of(flat, tool.diameter() / 2);
         if (reach.centres().isEmpty()) {
-            return List.of();
+            return Optional.empty();
         }
+        left.clear();
+        left.addAll(reach.rest());
         double over = task.steps().apply(tool).over();
         double ramp = Math.toRadians(tool.edges().rampAngle());
         PocketWay pocket =
@@ -144,7 +152,7 @@ final class CarvePlanner {
                         pocket.leftArea(),
                         0,
                         List.of());
-        return List.of(stop("flat", tool, levels, way, figures));
+        return Optional.of(stop("flat", tool, levels, way, figures));
     }
 
     private RouterStop stop(
@@ -163,8 +171,8 @@ final class CarvePlanner {
 
     // ---- the slopes
 
-    private RouterStop strokes(Carving carving, Tool tip) {
-        List<Stroke> strokes = StrokeOrder.of(carving.strokes());
+    private RouterStop strokes(List<Stroke> all, Tool tip) {
+        List<Stroke> strokes = StrokeOrder.of(all);
         double deepest =
                 strokes.stream()
                         .flatMap(s -> s.points().stream())

@@ -53,7 +53,7 @@ final class RouterRequests {
     }
 
     private static Box box(Reading reading, JsonNode stock) {
-        return stock.has("length")
+        return stock.has("width")
                 ? Box.of(
                         Point.ORIGIN,
                         new Point(stock.get("length").asDouble(), stock.get("width").asDouble()))
