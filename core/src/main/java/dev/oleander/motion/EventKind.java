@@ -99,14 +99,14 @@ public enum EventKind {
         return this != COMMENT;
     }
 
-    /** Whether the process works from here on. */
+    /** Whether the process works from here on: a beam is on, or a tool turns. */
     public boolean isOn() {
-        return this == PIERCE || this == MARK_ON || this == PROCESS_ON;
+        return this == PIERCE || this == MARK_ON || this == PROCESS_ON || this == SPINDLE_ON;
     }
 
     /** Whether the process ends here. */
     public boolean isOff() {
-        return this == PROCESS_OFF || this == MARK_OFF;
+        return this == PROCESS_OFF || this == MARK_OFF || this == SPINDLE_OFF;
     }
 
     /**

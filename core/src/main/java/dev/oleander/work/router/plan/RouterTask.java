@@ -4,6 +4,7 @@ import dev.oleander.book.CutDataException;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.tool.CutSteps;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.ToolWay.Heights;
 import java.util.HashSet;
@@ -33,21 +34,6 @@ public record RouterTask(
 
     /** mm that what goes through goes deeper where nothing was said. */
     public static final double USUAL_OVER_CUT = 0.3;
-
-    /**
-     * How much at once.
-     *
-     * @param down mm
-     * @param over share of the diameter from one way to the next
-     * @param peck mm after which a drill comes up; 0: never
-     */
-    public record CutSteps(double down, double over, double peck) {
-
-        /** Where there are no data: one diameter down, rounds close enough to leave nothing. */
-        public static CutSteps usual(Tool tool) {
-            return new CutSteps(tool.passDepth(), 0.45, 0);
-        }
-    }
 
     /**
      * @throws CutDataException when two tools, or two operations, have one name

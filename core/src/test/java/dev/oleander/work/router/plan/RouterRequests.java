@@ -19,6 +19,7 @@ import dev.oleander.work.router.operation.Operation.Round;
 import dev.oleander.work.router.operation.Operation.Slot;
 import dev.oleander.work.router.operation.Operation.Steps;
 import dev.oleander.work.router.operation.Operation.What;
+import dev.oleander.work.router.tool.CutSteps;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.ContourWay;
@@ -31,11 +32,11 @@ import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 
 /** Tasks of the files with known results. */
-final class RouterRequests {
+public final class RouterRequests {
 
     private RouterRequests() {}
 
-    static RouterTask task(Reading reading, JsonNode request) {
+    public static RouterTask task(Reading reading, JsonNode request) {
         List<Tool> tools = new ArrayList<>();
         request.get("tools").forEach(t -> tools.add(tool(t)));
         List<Operation> operations = new ArrayList<>();
@@ -48,7 +49,7 @@ final class RouterRequests {
                 RouterTask.USUAL_OVER_CUT,
                 Heights.USUAL,
                 tools,
-                RouterTask.CutSteps::usual,
+                CutSteps::usual,
                 operations);
     }
 

@@ -1,0 +1,162 @@
+package dev.oleander.work.router.motion;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.motion.EventKind;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Origin;
+import dev.oleander.motion.Pose;
+import dev.oleander.motion.Program;
+import dev.oleander.motion.Rise;
+import dev.oleander.work.router.book.RouterUnit;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.tool.Feeds;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Leg;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+
+/**
+ * Makes the program of a run: tools, spindle, the ways of all stops with their heights, and the
+ * turn of the work. Height 0 is the top of the stock.
+ */
+public final class RouterMotion {
+
+    private final RouterUnit unit;
+    private final Function<RouterStop, Feeds> feeds;
+    private final List<Item> items = new ArrayList<>();
+    private Point at = Point.ORIGIN;
+    private double z;
+    private double turn;
+    private Integer tool;
+    private double speed;
+
+    private RouterMotion(RouterUnit unit, Function<RouterStop, Feeds> feeds) {
+        this.unit = unit;
+        this.feeds = feeds;
+    }
+
+    /**
+     * @param stops in their order; those that cannot be done are left out
+     * @param feeds of each
+     */
+    public static Program of(
+            List<RouterStop> stops, RouterUnit unit, Function<RouterStop, Feeds> feeds) {
+        RouterMotion motion = new RouterMotion(unit, feeds);
+        motion.z = unit.heights().clearance();
+        motion.items.add(
+                new Item.Rapid(
+                        Point.ORIGIN,
+                        Point.ORIGIN,
+                        new Rise(Pose.FLAT, Pose.at(motion.z)),
+                        Origin.FRAME));
+        stops.stream().filter(RouterStop::isDone).forEach(motion::add);
+        motion.end();
+        return new Program(motion.items);
+    }
+
+    private void add(RouterStop stop) {
+        Origin origin = new Origin(stop.id(), 0, -1);
+        Feeds own = feeds.apply(stop);
+        up(unit.heights().clearance(), origin);
+        take(stop.tool().orElseThrow(), own, origin);
+        if (stop.turns().isEmpty()) {
+            legs(stop, own, origin);
+            return;
+        }
+        for (double degrees : stop.turns()) {
+            up(unit.heights().clearance(), origin);
+            turnTo(degrees, origin);
+            legs(stop, own, origin);
+        }
+    }
+
+    /** Changes the tool where another one is held, and turns the spindle. */
+    private void take(Tool next, Feeds own, Origin origin) {
+        boolean other = tool == null || tool != next.number();
+        if (other && tool != null) {
+            items.add(new Item.Event(EventKind.SPINDLE_OFF, Map.of(), origin));
+        }
+        if (other) {
+            Map<String, Double> args =
+                    Map.of(
+                            "tool", (double) next.number(),
+                            "diameter", next.diameter(),
+                            "seconds", unit.changeSeconds());
+            items.add(new Item.Event(EventKind.TOOL, args, next.name(), origin));
+            tool = next.number();
+        }
+        double turns = Math.rint(own.speed());
+        if (other || turns != speed) {
+            double runUp = unit.spindle().runUp();
+            items.add(
+                    new Item.Event(
+                            EventKind.SPINDLE_ON,
+                            Map.of("speed", turns, "seconds", other ? runUp : 0),
+                            origin));
+            speed = turns;
+        }
+    }
+
+    private void legs(RouterStop stop, Feeds own, Origin origin) {
+        List<Leg> legs = stop.legs();
+        travel(legs.get(0).from(), origin);
+        up(legs.get(0).fromZ(), origin);
+        for (int i = 0; i < legs.size(); i++) {
+            leg(legs.get(i), own, new Origin(stop.id(), 1, i));
+        }
+    }
+
+    private void leg(Leg leg, Feeds own, Origin origin) {
+        Rise rise = new Rise(new Pose(leg.fromZ(), turn), new Pose(leg.toZ(), turn));
+        at = leg.to();
+        z = leg.toZ();
+        if (leg.pace() == Leg.Pace.RAPID) {
+            items.add(new Item.Rapid(leg.from(), leg.to(), rise, origin));
+            return;
+        }
+        double feed =
+                switch (leg.pace()) {
+                    case PLUNGE -> own.plunge();
+                    case RAMP -> Math.min(own.feed(), own.ramp());
+                    default -> own.feed();
+                };
+        items.add(
+                leg.segment()
+                        .map(s -> (Item) new Item.Feed(s, rise, feed, true, origin))
+                        .orElseGet(() -> new Item.Plunge(leg.from(), rise, feed, true, origin)));
+    }
+
+    private void travel(Point to, Origin origin) {
+        if (at.distance(to) > 1e-9) {
+            Rise level = Rise.level(new Pose(z, turn));
+            items.add(new Item.Rapid(at, to, level, origin));
+            at = to;
+        }
+    }
+
+    private void up(double height, Origin origin) {
+        if (Math.abs(height - z) > 1e-9) {
+            Rise rise = new Rise(new Pose(z, turn), new Pose(height, turn));
+            items.add(new Item.Rapid(at, at, rise, origin));
+            z = height;
+        }
+    }
+
+    private void turnTo(double degrees, Origin origin) {
+        if (Math.abs(degrees - turn) > 1e-9) {
+            Rise rise = new Rise(new Pose(z, turn), new Pose(z, degrees));
+            items.add(new Item.Rapid(at, at, rise, origin));
+            turn = degrees;
+        }
+    }
+
+    private void end() {
+        up(unit.heights().clearance(), Origin.FRAME);
+        if (tool != null) {
+            items.add(new Item.Event(EventKind.SPINDLE_OFF, Map.of(), Origin.FRAME));
+        }
+        items.add(new Item.Event(EventKind.END, Map.of(), Origin.FRAME));
+    }
+}

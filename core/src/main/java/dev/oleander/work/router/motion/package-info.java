@@ -1,0 +1,2 @@
+/** What a router does, move by move. */
+package dev.oleander.work.router.motion;
