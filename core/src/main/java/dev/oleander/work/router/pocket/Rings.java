@@ -5,6 +5,7 @@ import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.geometry.overlay.Overlay;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Ways round a pocket at equal distances from its walls: C_k = P eroded by R + a + k s (M. Held, On
@@ -15,6 +16,8 @@ import java.util.List;
  *     as the step is at most the radius
  */
 public record Rings(List<List<Region>> rings, List<Region> between) {
+
+    private static final int AT_ONCE = 4;
 
     /**
      * @param allowance mm that is left at the walls
@@ -27,15 +30,30 @@ public record Rings(List<List<Region>> rings, List<Region> between) {
                             .formatted(step, allowance, reach.radius()));
         }
         List<List<Region>> rings = new ArrayList<>();
-        List<Region> removed = List.of();
-        List<Region> ring = within(reach, allowance);
-        List<Region> reached = Offsetter.round().offset(ring, reach.radius());
-        for (int k = 1; !ring.isEmpty(); k++) {
-            rings.add(ring);
-            removed = Overlay.union(removed, swath(ring, reach.radius()));
-            ring = within(reach, allowance + k * step);
+        for (int from = 0; rings.size() == from; from += AT_ONCE) {
+            // each is found from the walls: none waits for another
+            IntStream.range(from, from + AT_ONCE)
+                    .parallel()
+                    .mapToObj(k -> within(reach, allowance + k * step))
+                    .toList()
+                    .stream()
+                    .takeWhile(ring -> !ring.isEmpty())
+                    .forEach(rings::add);
         }
-        return new Rings(List.copyOf(rings), Reach.pieces(reached, removed));
+        boolean close = step <= reach.radius();
+        return new Rings(List.copyOf(rings), close ? List.of() : between(reach, rings));
+    }
+
+    private static List<Region> between(Reach reach, List<List<Region>> rings) {
+        if (rings.isEmpty()) {
+            return List.of();
+        }
+        List<Region> reached = Offsetter.round().offset(rings.get(0), reach.radius());
+        List<Region> removed = List.of();
+        for (List<Region> ring : rings) {
+            removed = Overlay.union(removed, swath(ring, reach.radius()));
+        }
+        return Reach.pieces(reached, removed);
     }
 
     private static List<Region> within(Reach reach, double more) {
