@@ -11,17 +11,23 @@ import dev.oleander.work.router.way.Leg;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.function.ToDoubleFunction;
 
 /**
  * What tools with a flat end take away, exactly: at every height the union of the swaths at or
- * below it. Moves that climb count at their highest, so that nothing counts as cut that is not.
+ * below it. Moves that climb count in two ways, each on the safe side: at their highest where it is
+ * asked what is gone for certain, at their lowest where it is asked what may be gone.
  */
 public final class Removed {
 
     /** mm within which heights are one. */
     private static final double SAME = 1e-7;
 
-    private record Swath(double z, Region region) {}
+    /**
+     * @param certain height down to which all of it is gone
+     * @param lowest height down to which some of it is
+     */
+    private record Swath(double certain, double lowest, Region region) {}
 
     private final List<Swath> swaths = new ArrayList<>();
 
@@ -31,60 +37,101 @@ public final class Removed {
     public Removed(List<Cutting> cuttings) {
         for (Cutting cutting : cuttings) {
             if (cutting.form().kind().isFlat() && cutting.form().cornerRadius() == 0) {
-                add(cutting);
+                new Runs(cutting.form().radius()).add(cutting.legs());
             }
         }
     }
 
-    /** Legs that follow each other at one height are one swath. */
-    private void add(Cutting cutting) {
-        double radius = cutting.form().radius();
-        List<Segment> run = new ArrayList<>();
-        double z = 0;
-        for (Leg leg : cutting.legs()) {
-            double highest = Math.max(leg.fromZ(), leg.toZ());
-            boolean goesOn =
-                    !run.isEmpty()
-                            && Math.abs(highest - z) < SAME
-                            && leg.segment().isPresent()
-                            && leg.from().equals(run.get(run.size() - 1).end());
-            if (!goesOn) {
-                close(run, z, radius);
-                z = highest;
+    /** Legs that follow each other, all at one height or all climbing, are one swath. */
+    private final class Runs {
+
+        private final double radius;
+        private final List<Segment> run = new ArrayList<>();
+        private boolean climbs;
+        private double lowest;
+        private double highest;
+
+        Runs(double radius) {
+            this.radius = radius;
+        }
+
+        void add(List<Leg> legs) {
+            for (Leg leg : legs) {
+                if (leg.segment().isEmpty()) {
+                    close();
+                    disc(leg);
+                    continue;
+                }
+                if (!goesOn(leg)) {
+                    close();
+                    climbs = isClimb(leg);
+                    lowest = leg.lowest();
+                    highest = lowest;
+                }
+                lowest = Math.min(lowest, leg.lowest());
+                highest = Math.max(highest, Math.max(leg.fromZ(), leg.toZ()));
+                run.add(leg.segment().get());
             }
-            leg.segment().ifPresent(run::add);
-            if (leg.segment().isEmpty() && leg.toZ() < leg.fromZ()) {
-                Contour disc = Contour.circle(leg.from(), radius);
-                swaths.add(new Swath(leg.toZ(), new Region(disc, List.of())));
+            close();
+        }
+
+        private boolean goesOn(Leg leg) {
+            return !run.isEmpty()
+                    && leg.from().equals(run.get(run.size() - 1).end())
+                    && climbs == isClimb(leg)
+                    && (climbs || Math.abs(leg.lowest() - lowest) < SAME);
+        }
+
+        private static boolean isClimb(Leg leg) {
+            return Math.abs(leg.toZ() - leg.fromZ()) > SAME;
+        }
+
+        private void disc(Leg leg) {
+            if (leg.toZ() < leg.fromZ()) {
+                Region disc = new Region(Contour.circle(leg.from(), radius), List.of());
+                swaths.add(new Swath(leg.toZ(), leg.toZ(), disc));
             }
         }
-        close(run, z, radius);
-    }
 
-    private void close(List<Segment> run, double z, double radius) {
-        if (!run.isEmpty()) {
-            Offsetter.round().band(new Path(run), radius).forEach(r -> swaths.add(new Swath(z, r)));
-            run.clear();
+        private void close() {
+            if (!run.isEmpty()) {
+                Offsetter.round()
+                        .band(new Path(run), radius)
+                        .forEach(r -> swaths.add(new Swath(highest, lowest, r)));
+                run.clear();
+            }
         }
     }
 
     /**
-     * What is gone at a height.
+     * What is gone at a height for certain.
      *
      * @param z mm above the top of the stock
      */
     public List<Region> at(double z) {
+        return below(z, Swath::certain);
+    }
+
+    /** What may be gone at a height. */
+    public List<Region> atMost(double z) {
+        return below(z, Swath::lowest);
+    }
+
+    private List<Region> below(double z, ToDoubleFunction<Swath> height) {
         return Overlay.union(
-                swaths.stream().filter(s -> s.z() <= z + SAME).map(Swath::region).toList());
+                swaths.stream()
+                        .filter(s -> height.applyAsDouble(s) <= z + SAME)
+                        .map(Swath::region)
+                        .toList());
     }
 
     /** Heights at which something new begins, the lowest first, none above the top. */
     public List<Double> heights() {
         TreeSet<Double> all = new TreeSet<>();
         for (Swath swath : swaths) {
-            Double near = all.floor(swath.z() + SAME);
-            if (swath.z() < -SAME && (near == null || near < swath.z() - SAME)) {
-                all.add(swath.z());
+            Double near = all.floor(swath.certain() + SAME);
+            if (swath.certain() < -SAME && (near == null || near < swath.certain() - SAME)) {
+                all.add(swath.certain());
             }
         }
         return List.copyOf(all);

@@ -1,7 +1,9 @@
 package dev.oleander.work.router.plan;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
 import dev.oleander.plan.order.Heat;
 import dev.oleander.plan.order.OrderOptimiser;
 import dev.oleander.plan.order.OrderOptions;
@@ -9,6 +11,7 @@ import dev.oleander.plan.order.OrderProblem;
 import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.Depth;
 import dev.oleander.work.router.operation.On;
 import dev.oleander.work.router.operation.Operation;
@@ -135,15 +138,26 @@ final class DrillPlanner {
         ToolWay way = new ToolWay(task.heights());
         visits.forEach(p -> HoleWay.drill(way, p, -Math.max(levels.from(), above), tip, peck));
         return new RouterStop(
-                id,
-                operation.id(),
-                of.stream().map(Feature::id).toList(),
-                Optional.of(tool),
-                List.of(-tip),
-                way.legs(),
-                Figures.ofVisits(visits),
-                Optional.empty(),
-                false);
+                        id,
+                        operation.id(),
+                        of.stream().map(Feature::id).toList(),
+                        Optional.of(tool),
+                        List.of(-tip),
+                        way.legs(),
+                        Figures.ofVisits(visits),
+                        Optional.empty(),
+                        false)
+                .asking(Wanted.of(discs(visits, tool, hole), shoulder));
+    }
+
+    /** As wide as the tool cuts at the depth. */
+    private List<Region> discs(List<Point> visits, Tool tool, Hole hole) {
+        double depth = levels.below(hole.depth()) - levels.from();
+        double wide =
+                tool.kind().isDrill() ? hole.diameter() : tool.form().effectiveDiameter(depth);
+        return visits.stream()
+                .map(p -> new Region(Contour.circle(p, wide / 2), List.of()))
+                .toList();
     }
 
     private Tool tool(Hole hole, int count, double depth) {

@@ -1,10 +1,13 @@
 package dev.oleander.work.router.plan;
 
 import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Transform;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Steps;
@@ -59,15 +62,19 @@ final class FacePlanner {
             way.leave();
         }
         return new RouterStop(
-                operation.id(),
-                operation.id(),
-                List.of(),
-                Optional.of(tool),
-                of,
-                way.legs(),
-                Figures.NONE,
-                Optional.empty(),
-                false);
+                        operation.id(),
+                        operation.id(),
+                        List.of(),
+                        Optional.of(tool),
+                        of,
+                        way.legs(),
+                        Figures.NONE,
+                        Optional.empty(),
+                        false)
+                .asking(
+                        Wanted.of(
+                                List.of(new Region(Contour.rectangle(task.stock()), List.of())),
+                                of.get(of.size() - 1)));
     }
 
     /** Corners of the way, turned as it is wished. */

@@ -2,8 +2,12 @@ package dev.oleander.work.router.plan;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Chain;
+import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.Depth;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Carve;
@@ -197,14 +201,22 @@ public final class RouterPlanner {
         List<Chain> chains = List.of(feature.chain());
         LineWay.add(way, chains, levels, -plan.from(), tool);
         return new RouterStop(
-                operation.id() + "/" + feature.id(),
-                operation.id(),
-                List.of(feature.id()),
-                Optional.of(tool),
-                levels,
-                way.legs(),
-                Figures.NONE,
-                Optional.empty(),
-                false);
+                        operation.id() + "/" + feature.id(),
+                        operation.id(),
+                        List.of(feature.id()),
+                        Optional.of(tool),
+                        levels,
+                        way.legs(),
+                        Figures.NONE,
+                        Optional.empty(),
+                        false)
+                .asking(Wanted.of(band(feature, tool, from - plan.from()), from));
+    }
+
+    private static List<Region> band(Feature feature, Tool tool, double depth) {
+        double radius = tool.form().effectiveDiameter(depth) / 2;
+        return radius > 0
+                ? Offsetter.round().band(new Path(feature.chain().segments()), radius)
+                : List.of();
     }
 }

@@ -2,6 +2,7 @@ package dev.oleander.work.router.plan;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.work.router.material.Cutting;
+import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.Leg;
 import java.util.List;
@@ -18,6 +19,7 @@ import java.util.Optional;
  * @param refusal why it cannot be done as it is wished, a sentence; empty when it can
  * @param frees whether something comes free by it
  * @param turns of the work for each copy round the axis, degrees; none: as it lies
+ * @param wanted what the drawing asks for
  */
 public record RouterStop(
         String id,
@@ -29,7 +31,8 @@ public record RouterStop(
         Figures figures,
         Optional<String> refusal,
         boolean frees,
-        List<Double> turns) {
+        List<Double> turns,
+        Wanted wanted) {
 
     /** Of work that is not turned. */
     public RouterStop(
@@ -42,13 +45,30 @@ public record RouterStop(
             Figures figures,
             Optional<String> refusal,
             boolean frees) {
-        this(id, operation, features, tool, levels, legs, figures, refusal, frees, List.of());
+        this(
+                id,
+                operation,
+                features,
+                tool,
+                levels,
+                legs,
+                figures,
+                refusal,
+                frees,
+                List.of(),
+                Wanted.NOTHING);
     }
 
     /** The same for copies round the axis. */
     RouterStop turned(List<Double> all) {
         return new RouterStop(
-                id, operation, features, tool, levels, legs, figures, refusal, frees, all);
+                id, operation, features, tool, levels, legs, figures, refusal, frees, all, wanted);
+    }
+
+    /** The same with what the drawing asks for. */
+    RouterStop asking(Wanted what) {
+        return new RouterStop(
+                id, operation, features, tool, levels, legs, figures, refusal, frees, turns, what);
     }
 
     public RouterStop {

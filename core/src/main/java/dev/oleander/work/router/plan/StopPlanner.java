@@ -2,6 +2,7 @@ package dev.oleander.work.router.plan;
 
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Feature.Kind;
+import dev.oleander.drawing.read.Part;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Path;
@@ -11,7 +12,10 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.axis.AxisPoint;
 import dev.oleander.geometry.axis.Branch;
 import dev.oleander.geometry.axis.MiddleAxis;
+import dev.oleander.geometry.offset.Offsetter;
+import dev.oleander.geometry.overlay.Overlay;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.On;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Bore;
@@ -124,7 +128,50 @@ final class StopPlanner {
         }
         int tabs = done.stream().mapToInt(ContourWay.Done::tabs).sum();
         boolean through = of.get(of.size() - 1) >= task.thickness();
-        return stop(feature, of, way, Figures.ofTabs(tabs), through && tabs == 0);
+        return stop(feature, of, way, Figures.ofTabs(tabs), through && tabs == 0)
+                .asking(kerf(feature, side, of, round, done));
+    }
+
+    /** A way as wide as the tool along the drawn line, but for tabs; not through other parts. */
+    private Wanted kerf(
+            Feature feature,
+            ContourWay.Side side,
+            List<Double> of,
+            Round round,
+            List<ContourWay.Done> done) {
+        double wide = tool.diameter();
+        Contour drawn = feature.contour().turning(true);
+        Region inner = new Region(drawn, List.of());
+        List<Region> band =
+                switch (side) {
+                    case OUTSIDE ->
+                            Overlay.difference(
+                                    Offsetter.round().offset(drawn, wide), List.of(inner));
+                    case INSIDE ->
+                            Overlay.difference(
+                                    List.of(inner), Offsetter.round().offset(drawn, -wide));
+                    case ON ->
+                            Overlay.difference(
+                                    Offsetter.round().offset(drawn, wide / 2),
+                                    Offsetter.round().offset(drawn, -wide / 2));
+                };
+        List<Region> others =
+                task.reading().parts().stream()
+                        .filter(p -> !Optional.of(p.id()).equals(feature.part()))
+                        .map(Part::region)
+                        .toList();
+        List<Wanted.Kept> tabs = new ArrayList<>();
+        for (ContourWay.Done one : done) {
+            one.line()
+                    .map(l -> l.standing(one.contour(), tool.diameter() / 2))
+                    .orElse(List.of())
+                    .forEach(s -> tabs.add(new Wanted.Kept(s.around(), s.core(), tabTop(round))));
+        }
+        return new Wanted(Overlay.difference(band, others), of.get(of.size() - 1), tabs);
+    }
+
+    private double tabTop(Round round) {
+        return task.thickness() - round.tabs().orElseThrow().height();
     }
 
     private void requireTabs(Round round) {
@@ -178,7 +225,8 @@ final class StopPlanner {
                         0,
                         List.of());
         boolean frees = of.get(of.size() - 1) >= task.thickness();
-        return stop(feature, of, way, figures, frees);
+        return stop(feature, of, way, figures, frees)
+                .asking(Wanted.of(reach.pocket(), of.get(of.size() - 1)));
     }
 
     private static void requireOver(double over) {
@@ -298,7 +346,8 @@ final class StopPlanner {
         ToolWay way = new ToolWay(task.heights());
         LineWay.add(way, List.of(middle(region)), of, -levels.from(), tool);
         double area = region.area();
-        return stop(feature, of, way, new Figures(area, area, 0, 0, 0, List.of()), false);
+        return stop(feature, of, way, new Figures(area, area, 0, 0, 0, List.of()), false)
+                .asking(Wanted.of(List.of(region), of.get(of.size() - 1)));
     }
 
     /** The line along which the tool fills a slot. */
@@ -356,6 +405,8 @@ final class StopPlanner {
                     "Tool %d does not cut in its middle and there is no room for a helix of %s mm: drill a start hole.",
                     tool.number(), Numbers.plain(tool.edges().deadDiameter(), 2));
         }
-        return stop(feature, of, way, Figures.ofVisits(List.of(centre)), false);
+        Region hole = new Region(Contour.circle(centre, diameter / 2), List.of());
+        return stop(feature, of, way, Figures.ofVisits(List.of(centre)), false)
+                .asking(Wanted.of(List.of(hole), of.get(of.size() - 1)));
     }
 }

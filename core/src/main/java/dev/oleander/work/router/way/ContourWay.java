@@ -64,9 +64,15 @@ public final class ContourWay {
      * A round that was cut.
      *
      * @param contour of the tool's axis
-     * @param tabs how many stand on it
+     * @param line of the tabs that stand on it; empty: none do
      */
-    public record Done(Contour contour, int tabs) {}
+    public record Done(Contour contour, Optional<TabLine> line) {
+
+        /** How many tabs stand on it. */
+        public int tabs() {
+            return line.map(t -> t.places().size()).orElse(0);
+        }
+    }
 
     private ContourWay() {}
 
@@ -85,7 +91,7 @@ public final class ContourWay {
                 return List.of();
             }
             way.leave();
-            done.add(new Done(round, tabs.map(t -> t.places().size()).orElse(0)));
+            done.add(new Done(round, tabs));
         }
         return List.copyOf(done);
     }

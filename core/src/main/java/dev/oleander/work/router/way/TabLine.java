@@ -1,5 +1,10 @@
 package dev.oleander.work.router.way;
 
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.offset.Offsetter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -18,6 +23,14 @@ import java.util.List;
  */
 public record TabLine(
         List<Double> places, double length, double top, double floor, double flat, double slope) {
+
+    /** Share of half a tab, or of the radius, that is looked at. */
+    private static final double CORE = 0.9;
+
+    private static final double LEAST = 1e-3;
+
+    /** Share of a round that one tab can take. */
+    private static final double MOST = 0.999;
 
     public TabLine {
         places = places.stream().sorted(Comparator.naturalOrder()).toList();
@@ -38,6 +51,37 @@ public record TabLine(
             double ramp) {
         return new TabLine(
                 places, length, top, floor, width + diameter, (top - floor) / Math.tan(ramp));
+    }
+
+    /** A tab seen from above; see {@link dev.oleander.work.router.material.Wanted.Kept}. */
+    public record Standing(Region around, Region core) {}
+
+    /**
+     * The tabs seen from above.
+     *
+     * @param way of the tool's axis
+     * @param radius of the tool, mm
+     */
+    public List<Standing> standing(Contour way, double radius) {
+        List<Standing> all = new ArrayList<>();
+        double width = flat - 2 * radius;
+        double core = CORE * Math.min(width / 2, radius);
+        for (double place : places) {
+            Region around = stretch(way, place, flat / 2 + slope, radius);
+            Region own = stretch(way, place, Math.max(LEAST, width / 2 - core), core);
+            all.add(new Standing(around, own));
+        }
+        return List.copyOf(all);
+    }
+
+    private Region stretch(Contour way, double middle, double half, double radius) {
+        Contour begun = way.startedAt(way.stationAt(within(middle - half)));
+        List<Segment> stretch = begun.beginning(Math.min(2 * half, length * MOST));
+        return Offsetter.round().band(new Path(stretch), radius).get(0);
+    }
+
+    private double within(double place) {
+        return ((place % length) + length) % length;
     }
 
     /** Heights over some rounds one after the other. */
