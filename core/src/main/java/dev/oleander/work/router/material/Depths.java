@@ -26,10 +26,17 @@ public final class Depths {
     private static final int HALVINGS = 60;
 
     /**
+     * @param made how many legs are done before it
      * @param way empty: it goes up and down over a place
      */
     private record Piece(
-            Cutting of, int leg, Point at, Optional<Segment> way, double fromZ, double toZ) {
+            Cutting of,
+            int leg,
+            int made,
+            Point at,
+            Optional<Segment> way,
+            double fromZ,
+            double toZ) {
 
         Box box() {
             return way.map(Segment::box).orElse(new Box(at, at)).grown(of.form().radius());
@@ -41,6 +48,7 @@ public final class Depths {
     }
 
     private final List<Piece> pieces = new ArrayList<>();
+    private int legs;
     private final SegmentIndex<Box> index;
 
     /**
@@ -62,6 +70,7 @@ public final class Depths {
         for (Cutting cutting : cuttings) {
             for (int i = 0; i < cutting.legs().size(); i++) {
                 add(cutting, i, cutting.legs().get(i));
+                legs++;
             }
         }
         this.index = SegmentIndex.ofBoxes(pieces.stream().map(Piece::box).toList());
@@ -70,7 +79,7 @@ public final class Depths {
     private void add(Cutting cutting, int leg, Leg of) {
         if (of.segment().isEmpty() || of.fromZ() == of.toZ()) {
             double lowest = of.lowest();
-            pieces.add(new Piece(cutting, leg, of.from(), of.segment(), lowest, lowest));
+            pieces.add(new Piece(cutting, leg, legs, of.from(), of.segment(), lowest, lowest));
             return;
         }
         Segment way = of.segment().get();
@@ -84,6 +93,7 @@ public final class Depths {
                     new Piece(
                             cutting,
                             leg,
+                            legs,
                             part.start(),
                             Optional.of(part),
                             of.fromZ() + first * rise,
@@ -100,9 +110,21 @@ public final class Depths {
 
     /** At the end of all cuts. */
     public Depth at(Point p) {
+        return at(p, legs);
+    }
+
+    /**
+     * When some of the cuts are done.
+     *
+     * @param made how many of all legs that cut, in their order
+     */
+    public Depth at(Point p, int made) {
         Depth deepest = Depth.NONE;
         for (int i : index.positions(new Box(p, p))) {
             Piece piece = pieces.get(i);
+            if (piece.made() >= made) {
+                continue;
+            }
             double height = lowest(piece, p);
             if (-height > deepest.depth()) {
                 deepest = new Depth(-height, Optional.of(piece.of().stop()), piece.leg());

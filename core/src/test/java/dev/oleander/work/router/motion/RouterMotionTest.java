@@ -7,24 +7,14 @@ import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.Dialect;
 import dev.oleander.dialect.DialectLibrary;
-import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Point;
-import dev.oleander.machine.Machine;
-import dev.oleander.machine.MachineLibrary;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.TimeModel;
-import dev.oleander.progress.Progress;
-import dev.oleander.work.router.book.RouterBook;
 import dev.oleander.work.router.book.RouterMachines;
-import dev.oleander.work.router.book.RouterUnit;
-import dev.oleander.work.router.plan.Conditions;
 import dev.oleander.work.router.plan.RouterOrder;
-import dev.oleander.work.router.plan.RouterPlanner;
-import dev.oleander.work.router.plan.RouterRequests;
 import dev.oleander.work.router.plan.RouterStop;
-import dev.oleander.work.router.plan.RouterTask;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -34,16 +24,10 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Programs of the router: joined, safe, written and read back as they are. */
 class RouterMotionTest {
 
-    private static final MachineLibrary LIBRARY = MachineLibrary.of(List.of(new RouterMachines()));
-    private static final Machine HAZEL = LIBRARY.machines().get(0);
-    private static final RouterUnit UNIT = RouterUnit.of(HAZEL);
-    private static final RouterBook BOOK = (RouterBook) LIBRARY.book(HAZEL);
     private static final Dialect FORMAT = format();
 
     private static Dialect format() {
@@ -52,22 +36,6 @@ class RouterMotionTest {
                     "hazel", new String(in.readAllBytes(), StandardCharsets.UTF_8));
         } catch (IOException unreadable) {
             throw new AssertionError(unreadable);
-        }
-    }
-
-    private record Made(RouterTask task, List<RouterStop> stops, Program program) {
-
-        static Made of(String name) {
-            byte[] bytes = Samples.bytes("router/" + name + ".truth.json");
-            JsonNode truth =
-                    JsonMapper.shared().readTree(new String(bytes, StandardCharsets.UTF_8));
-            Reading reading = Samples.reading("router/" + name);
-            RouterTask task = RouterRequests.task(reading, truth.get("request"));
-            List<RouterStop> stops = RouterPlanner.plan(task, Progress.NONE);
-            String material = truth.at("/job/material").asString();
-            Conditions conditions = new Conditions(task, BOOK, material, UNIT);
-            assertThat(conditions.unknown(stops)).isEmpty();
-            return new Made(task, stops, RouterMotion.of(stops, UNIT, conditions::of));
         }
     }
 
@@ -83,7 +51,7 @@ class RouterMotionTest {
                 "capstan_rim"
             })
     void whatIsWrittenIsReadBackAsItIs(String name) {
-        Made made = Made.of(name);
+        MadeProgram made = MadeProgram.of(name);
         requireJoined(made.program());
         Map<String, String> names =
                 made.stops().stream().collect(Collectors.toMap(RouterStop::id, RouterStop::id));
@@ -91,7 +59,7 @@ class RouterMotionTest {
                 new CheckedWriter(FORMAT).write(made.program(), Samples.FRAME, names);
         assertThat(checked.faults()).as(name).isEmpty();
         assertThat(checked.deviation()).isLessThan(2e-3);
-        assertThat(new TimeModel(HAZEL).time(made.program()).total()).isGreaterThan(10);
+        assertThat(new TimeModel(MadeProgram.HAZEL).time(made.program()).total()).isGreaterThan(10);
     }
 
     private static void requireJoined(Program program) {
@@ -122,7 +90,7 @@ class RouterMotionTest {
 
     @Test
     void toolsAreChangedAsOftenAsTheOrderSays() {
-        Made made = Made.of("instrument_panel");
+        MadeProgram made = MadeProgram.of("instrument_panel");
         long taken =
                 made.program().items().stream()
                         .filter(i -> i instanceof Item.Event e && e.kind() == EventKind.TOOL)
@@ -139,7 +107,7 @@ class RouterMotionTest {
 
     @Test
     void aWheelIsMetAtEveryAngleOnce() {
-        Made made = Made.of("capstan_rim");
+        MadeProgram made = MadeProgram.of("capstan_rim");
         List<Double> turns =
                 made.program().items().stream()
                         .filter(i -> !(i instanceof Item.Event))
@@ -152,11 +120,13 @@ class RouterMotionTest {
 
     @Test
     void dataLieBetweenTwoDiametersOrAreRefused() {
-        var tool = BOOK.tools().get(0);
-        assertThat(BOOK.find(tool, "iroko").interpolated()).isFalse();
-        assertThat(BOOK.row(tool, "granite")).isEmpty();
-        assertThat(BOOK.steps(tool, "aluminium").down()).isCloseTo(3, within(1e-9));
-        assertThat(BOOK.rows()).allSatisfy(r -> assertThat(r.chipMost()).isGreaterThan(r.chip()));
-        assertThat(BOOK.form().write(BOOK.rows().get(0)).values()).hasSize(12);
+        var tool = MadeProgram.BOOK.tools().get(0);
+        assertThat(MadeProgram.BOOK.find(tool, "iroko").interpolated()).isFalse();
+        assertThat(MadeProgram.BOOK.row(tool, "granite")).isEmpty();
+        assertThat(MadeProgram.BOOK.steps(tool, "aluminium").down()).isCloseTo(3, within(1e-9));
+        assertThat(MadeProgram.BOOK.rows())
+                .allSatisfy(r -> assertThat(r.chipMost()).isGreaterThan(r.chip()));
+        assertThat(MadeProgram.BOOK.form().write(MadeProgram.BOOK.rows().get(0)).values())
+                .hasSize(12);
     }
 }

@@ -1,0 +1,2 @@
+/** What a router's program does, judged by its moves alone. */
+package dev.oleander.work.router.proof;
