@@ -41,7 +41,9 @@ final class Border {
     private final double[] turns;
 
     private final BoxTree tree;
-    private final double largest;
+
+    /** Of each edge, a radius that no disc in its region has, mm. */
+    private final List<Double> largest = new ArrayList<>();
 
     /** All is computed about a place among the regions, so that no digits are lost far from 0. */
     final Point origin;
@@ -56,6 +58,11 @@ final class Border {
         for (Region region : regions) {
             addLoop(region.outer().turning(true), segments);
             region.openings().forEach(o -> addLoop(o.turning(false), segments));
+            // twice what any disc has: what is only just too large may be cut by two edges as one
+            double widest = Math.min(region.box().width(), region.box().height());
+            while (largest.size() < edges.size()) {
+                largest.add(widest);
+            }
         }
         this.turns = new double[edges.size()];
         for (int i = 0; i < turns.length; i++) {
@@ -66,7 +73,6 @@ final class Border {
             segments.get(i).box().writeTo(boxes, 4 * i);
         }
         this.tree = BoxTree.of(boxes, segments.size());
-        this.largest = Math.hypot(all.width(), all.height());
     }
 
     private void addLoop(Contour loop, List<Segment> to) {
@@ -137,7 +143,8 @@ final class Border {
 
     /** Radius beyond which discs that touch at a site do not lie in the region. */
     double most(int site) {
-        return isCorner(site) ? largest : Math.min(largest, edges.get(site >> 1).most());
+        double widest = largest.get(site >> 1);
+        return isCorner(site) ? widest : Math.min(widest, edges.get(site >> 1).most());
     }
 
     /** The largest disc in the region that touches at a foot. */

@@ -17,6 +17,12 @@ final class Envelope {
     /** Share of a site; stretches that are shorter are one place. */
     private static final double SHORT = 1e-9;
 
+    /**
+     * Share of a site to which a place is found where two others are as near: beside two corners
+     * that all but touch, the radius changes ten thousand times as fast as the place.
+     */
+    private static final double EXACT = 1e-14;
+
     /** Share of a radius by which another one must be less to come first. */
     private static final double LESS = 1e-10;
 
@@ -120,7 +126,7 @@ final class Envelope {
     private Optional<Place> meeting(Place a, Place b) {
         double low = a.s;
         double high = b.s;
-        for (int k = 0; k < HALVINGS && high - low > SHORT / 4; k++) {
+        for (int k = 0; k < HALVINGS && high - low > EXACT; k++) {
             double s = (low + high) / 2;
             border.foot(site, s, foot);
             boolean first = radius(a.other) <= radius(b.other);
