@@ -30,6 +30,11 @@ final class Border {
 
     private static final int MOST_TRIES = 200;
 
+    /**
+     * Share of the width of a region that the radius of the first disc has: half of it is needed.
+     */
+    private static final double ROOM = 0.55;
+
     private final List<Edge> edges = new ArrayList<>();
 
     /** Of each edge, the one before it on its loop. */
@@ -58,8 +63,9 @@ final class Border {
         for (Region region : regions) {
             addLoop(region.outer().turning(true), segments);
             region.openings().forEach(o -> addLoop(o.turning(false), segments));
-            // twice what any disc has: what is only just too large may be cut by two edges as one
-            double widest = Math.min(region.box().width(), region.box().height());
+            // a little more than any disc has: what is hardly too large may be cut by two edges as
+            // one
+            double widest = ROOM * Math.min(region.box().width(), region.box().height());
             while (largest.size() < edges.size()) {
                 largest.add(widest);
             }

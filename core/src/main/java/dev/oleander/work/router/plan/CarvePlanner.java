@@ -78,11 +78,7 @@ final class CarvePlanner {
                         .flatMap(task::tool)
                         .or(() -> widest())
                         .orElseThrow(() -> new CannotException("There is no pointed tool."));
-        Suitable.whyNot(tool, carve)
-                .ifPresent(
-                        why -> {
-                            throw new CannotException("%s", why);
-                        });
+        CannotException.throwIf(Suitable.whyNot(tool, carve));
         return tool;
     }
 
@@ -157,16 +153,14 @@ final class CarvePlanner {
 
     private RouterStop stop(
             String part, Tool tool, List<Double> levels, ToolWay way, Figures figures) {
-        return new RouterStop(
-                operation.id() + "/" + part,
-                operation.id(),
+        return RouterStop.done(
+                operation,
+                part,
                 features.stream().map(Feature::id).toList(),
-                Optional.of(tool),
+                tool,
                 levels,
-                way.legs(),
-                figures,
-                Optional.empty(),
-                false);
+                way,
+                figures);
     }
 
     // ---- the slopes
@@ -179,11 +173,7 @@ final class CarvePlanner {
                         .mapToDouble(TipPoint::depth)
                         .max()
                         .orElseThrow(() -> new CannotException("Nothing is deep enough to carve."));
-        Suitable.whyNotDeep(tip, deepest)
-                .ifPresent(
-                        why -> {
-                            throw new CannotException("%s", why);
-                        });
+        CannotException.throwIf(Suitable.whyNotDeep(tip, deepest));
         double most = Math.min(task.steps().apply(tip).down(), tip.passDepth());
         List<Double> levels = Levels.equal(deepest, most, 0);
         ToolWay way = new ToolWay(task.heights());

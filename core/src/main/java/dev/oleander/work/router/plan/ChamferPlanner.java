@@ -16,7 +16,6 @@ import dev.oleander.work.router.way.ToolWay;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * Slopes between a rim and the curve of the tip: depth (distance to the rim - tip/2) /
@@ -67,16 +66,8 @@ final class ChamferPlanner {
             way.along(tip.chain().segments(), cut);
             way.leave();
         }
-        return new RouterStop(
-                operation.id() + "/" + tip.id(),
-                operation.id(),
-                List.of(tip.id()),
-                Optional.of(tool),
-                levels,
-                way.legs(),
-                Figures.NONE,
-                Optional.empty(),
-                false);
+        return RouterStop.done(
+                operation, tip.id(), List.of(tip.id()), tool, levels, way, Figures.NONE);
     }
 
     /** The one nearest to the tip's curve. */

@@ -97,28 +97,24 @@ final class DrillPlanner {
     }
 
     private RouterStop guarded(Hole hole, List<Feature> of, double above) {
-        String id = "%s/%s".formatted(operation.id(), Numbers.plain(hole.diameter(), 3));
+        String part = Numbers.plain(hole.diameter(), 3);
         List<String> features = of.stream().map(Feature::id).toList();
         try {
-            return stop(id, hole, of, above);
+            return stop(part, hole, of, above);
         } catch (CannotException cannot) {
-            return new RouterStop(
-                    id,
-                    operation.id(),
+            return RouterStop.refused(
+                    operation,
+                    part,
                     features,
                     operation.tool().flatMap(task::tool),
-                    List.of(),
-                    List.of(),
-                    Figures.NONE,
-                    Optional.of(cannot.getMessage()),
-                    false);
+                    cannot.getMessage());
         }
     }
 
     /**
      * @param above depth to which a wider hole is there already, mm
      */
-    private RouterStop stop(String id, Hole hole, List<Feature> of, double above) {
+    private RouterStop stop(String part, Hole hole, List<Feature> of, double above) {
         if (of.isEmpty()) {
             throw new CannotException(
                     "There are no circles of %s mm on %s.",
@@ -126,27 +122,21 @@ final class DrillPlanner {
         }
         double shoulder = levels.below(hole.depth());
         Tool tool = tool(hole, of.size(), shoulder - levels.from());
-        Suitable.whyNotDeep(tool, shoulder - levels.from())
-                .ifPresent(
-                        why -> {
-                            throw new CannotException("%s", why);
-                        });
+        CannotException.throwIf(Suitable.whyNotDeep(tool, shoulder - levels.from()));
         double point = hole.depth().isThrough() ? tool.form().tipLength() : 0;
         double tip = -(shoulder + point);
         double peck = drill.peck().orElseGet(() -> task.steps().apply(tool).peck());
         List<Point> visits = shortest(of.stream().map(f -> f.chain().box().centre()).toList());
         ToolWay way = new ToolWay(task.heights());
         visits.forEach(p -> HoleWay.drill(way, p, -Math.max(levels.from(), above), tip, peck));
-        return new RouterStop(
-                        id,
-                        operation.id(),
+        return RouterStop.done(
+                        operation,
+                        part,
                         of.stream().map(Feature::id).toList(),
-                        Optional.of(tool),
+                        tool,
                         List.of(-tip),
-                        way.legs(),
-                        Figures.ofVisits(visits),
-                        Optional.empty(),
-                        false)
+                        way,
+                        Figures.ofVisits(visits))
                 .asking(Wanted.of(discs(visits, tool, hole), shoulder));
     }
 
@@ -181,11 +171,7 @@ final class DrillPlanner {
     }
 
     private void requireFit(Tool tool, Hole hole, int count) {
-        Suitable.whyNot(tool, drill)
-                .ifPresent(
-                        why -> {
-                            throw new CannotException("%s", why);
-                        });
+        CannotException.throwIf(Suitable.whyNot(tool, drill));
         if (tool.kind().isDrill() && Math.abs(tool.diameter() - hole.diameter()) > NEAR) {
             throw new CannotException(
                     "%s of %s mm: tool %d has %s mm. Leave them for drilling or add a tool.",

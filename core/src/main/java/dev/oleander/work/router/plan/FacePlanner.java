@@ -17,7 +17,6 @@ import dev.oleander.work.router.way.Leg.Pace;
 import dev.oleander.work.router.way.ToolWay;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** Faces the whole stock: there and back, from beyond one edge to beyond the other. */
 final class FacePlanner {
@@ -35,11 +34,7 @@ final class FacePlanner {
         this.operation = operation;
         this.tool = tool;
         this.face = (Face) operation.what();
-        Suitable.whyNot(tool, face)
-                .ifPresent(
-                        why -> {
-                            throw new CannotException("%s", why);
-                        });
+        CannotException.throwIf(Suitable.whyNot(tool, face));
     }
 
     RouterStop plan() {
@@ -61,16 +56,7 @@ final class FacePlanner {
             }
             way.leave();
         }
-        return new RouterStop(
-                        operation.id(),
-                        operation.id(),
-                        List.of(),
-                        Optional.of(tool),
-                        of,
-                        way.legs(),
-                        Figures.NONE,
-                        Optional.empty(),
-                        false)
+        return RouterStop.done(operation, "", List.of(), tool, of, way, Figures.NONE)
                 .asking(
                         Wanted.of(
                                 List.of(new Region(Contour.rectangle(task.stock()), List.of())),

@@ -13,7 +13,6 @@ import dev.oleander.work.router.way.Leg.Pace;
 import dev.oleander.work.router.way.ToolWay;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** Grooves by a saw: as many ways side by side as the width takes. */
 final class GroovePlanner {
@@ -54,16 +53,14 @@ final class GroovePlanner {
             way.leave();
             back = !back;
         }
-        return new RouterStop(
-                operation.id() + "/" + feature.id(),
-                operation.id(),
+        return RouterStop.done(
+                operation,
+                feature.id(),
                 List.of(feature.id()),
-                Optional.of(tool),
+                tool,
                 List.of(depth),
-                way.legs(),
-                Figures.NONE,
-                Optional.empty(),
-                false);
+                way,
+                Figures.NONE);
     }
 
     /** How far the blade cuts beyond its full depth at each end: sqrt(d (Ds - d)). */

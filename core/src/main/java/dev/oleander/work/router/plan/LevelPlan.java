@@ -57,11 +57,7 @@ final class LevelPlan {
      */
     List<Double> of(Depth depth, Steps steps, Tool tool) {
         double below = below(depth);
-        Suitable.whyNotDeep(tool, below - from())
-                .ifPresent(
-                        why -> {
-                            throw new CannotException("%s", why);
-                        });
+        CannotException.throwIf(Suitable.whyNotDeep(tool, below - from()));
         return between(from(), below, steps, tool);
     }
 

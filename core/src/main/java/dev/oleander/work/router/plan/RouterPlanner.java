@@ -58,7 +58,7 @@ public final class RouterPlanner {
             return List.of(
                     refused(
                             operation,
-                            operation.id(),
+                            "",
                             List.of(),
                             "There is no tool %d.".formatted(operation.tool().get())));
         }
@@ -82,7 +82,7 @@ public final class RouterPlanner {
             return List.of(
                     refused(
                             operation,
-                            operation.id(),
+                            "",
                             List.of(),
                             "There is nothing on %s.".formatted(operation.on().sentence())));
         }
@@ -93,17 +93,12 @@ public final class RouterPlanner {
         try {
             return best(operation, t -> onFeature(operation, feature, t));
         } catch (CannotException cannot) {
-            String id = operation.id() + "/" + feature.id();
-            return refused(operation, id, List.of(feature.id()), cannot.getMessage());
+            return refused(operation, feature.id(), List.of(feature.id()), cannot.getMessage());
         }
     }
 
     private RouterStop onFeature(Operation operation, Feature feature, Tool tool) {
-        Suitable.whyNot(tool, operation.what())
-                .ifPresent(
-                        why -> {
-                            throw new CannotException("%s", why);
-                        });
+        CannotException.throwIf(Suitable.whyNot(tool, operation.what()));
         if (operation.what() instanceof Follow follow) {
             return follow(operation, follow, feature, tool);
         }
@@ -120,22 +115,14 @@ public final class RouterPlanner {
         try {
             return stops.get();
         } catch (CannotException cannot) {
-            return List.of(refused(operation, operation.id(), List.of(), cannot.getMessage()));
+            return List.of(refused(operation, "", List.of(), cannot.getMessage()));
         }
     }
 
     private RouterStop refused(
-            Operation operation, String id, List<String> features, String sentence) {
-        return new RouterStop(
-                id,
-                operation.id(),
-                features,
-                operation.tool().flatMap(task::tool),
-                List.of(),
-                List.of(),
-                Figures.NONE,
-                Optional.of(sentence),
-                false);
+            Operation operation, String part, List<String> features, String sentence) {
+        return RouterStop.refused(
+                operation, part, features, operation.tool().flatMap(task::tool), sentence);
     }
 
     /**
@@ -192,24 +179,18 @@ public final class RouterPlanner {
             levels.addAll(plan.between(from, to, follow.steps(), tool));
             from = to;
         }
-        Suitable.whyNotDeep(tool, from - plan.from())
-                .ifPresent(
-                        why -> {
-                            throw new CannotException("%s", why);
-                        });
+        CannotException.throwIf(Suitable.whyNotDeep(tool, from - plan.from()));
         ToolWay way = new ToolWay(task.heights());
         List<Chain> chains = List.of(feature.chain());
         LineWay.add(way, chains, levels, -plan.from(), tool);
-        return new RouterStop(
-                        operation.id() + "/" + feature.id(),
-                        operation.id(),
+        return RouterStop.done(
+                        operation,
+                        feature.id(),
                         List.of(feature.id()),
-                        Optional.of(tool),
+                        tool,
                         levels,
-                        way.legs(),
-                        Figures.NONE,
-                        Optional.empty(),
-                        false)
+                        way,
+                        Figures.NONE)
                 .asking(Wanted.of(band(feature, tool, from - plan.from()), from));
     }
 

@@ -3,8 +3,10 @@ package dev.oleander.work.router.plan;
 import dev.oleander.geometry.Point;
 import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Wanted;
+import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.Leg;
+import dev.oleander.work.router.way.ToolWay;
 import java.util.List;
 import java.util.Optional;
 
@@ -34,29 +36,67 @@ public record RouterStop(
         List<Double> turns,
         Wanted wanted) {
 
-    /** Of work that is not turned. */
-    public RouterStop(
-            String id,
-            String operation,
+    /**
+     * One that can be done.
+     *
+     * @param part of the operation: the feature, or what tells it from others; empty: all of it
+     */
+    static RouterStop done(
+            Operation operation,
+            String part,
             List<String> features,
-            Optional<Tool> tool,
+            Tool tool,
             List<Double> levels,
-            List<Leg> legs,
-            Figures figures,
-            Optional<String> refusal,
-            boolean frees) {
-        this(
-                id,
-                operation,
+            ToolWay way,
+            Figures figures) {
+        return new RouterStop(
+                id(operation, part),
+                operation.id(),
                 features,
-                tool,
+                Optional.of(tool),
                 levels,
-                legs,
+                way.legs(),
                 figures,
-                refusal,
-                frees,
+                Optional.empty(),
+                false,
                 List.of(),
                 Wanted.NOTHING);
+    }
+
+    /**
+     * One that cannot.
+     *
+     * @param sentence why
+     */
+    static RouterStop refused(
+            Operation operation,
+            String part,
+            List<String> features,
+            Optional<Tool> tool,
+            String sentence) {
+        return new RouterStop(
+                id(operation, part),
+                operation.id(),
+                features,
+                tool,
+                List.of(),
+                List.of(),
+                Figures.NONE,
+                Optional.of(sentence),
+                false,
+                List.of(),
+                Wanted.NOTHING);
+    }
+
+    private static String id(Operation operation, String part) {
+        return part.isEmpty() ? operation.id() : operation.id() + "/" + part;
+    }
+
+    /** The same, by which something comes free or does not. */
+    RouterStop freeing(boolean value) {
+        return new RouterStop(
+                id, operation, features, tool, levels, legs, figures, refusal, value, turns,
+                wanted);
     }
 
     /** The same for copies round the axis. */

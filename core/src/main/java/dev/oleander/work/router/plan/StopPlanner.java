@@ -89,16 +89,9 @@ final class StopPlanner {
 
     private RouterStop stop(
             Feature feature, List<Double> of, ToolWay way, Figures figures, boolean frees) {
-        return new RouterStop(
-                operation.id() + "/" + feature.id(),
-                operation.id(),
-                List.of(feature.id()),
-                Optional.of(tool),
-                of,
-                way.legs(),
-                figures,
-                Optional.empty(),
-                frees);
+        return RouterStop.done(
+                        operation, feature.id(), List.of(feature.id()), tool, of, way, figures)
+                .freeing(frees);
     }
 
     // ---- round a contour
