@@ -47,7 +47,8 @@ public final class Samples {
                     "material", "mild steel",
                     "thickness", "6",
                     "stockWidth", "1500",
-                    "stockHeight", "1000");
+                    "stockHeight", "1000",
+                    "heads", "1 head");
 
     private Samples() {}
 

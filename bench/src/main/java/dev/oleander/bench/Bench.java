@@ -19,6 +19,7 @@ public final class Bench {
                     new CuttingArea(),
                     new MotionArea(),
                     new WireArea(),
+                    new RouterArea(),
                     new NestingArea(),
                     new EditsArea(),
                     new LoadArea(),
