@@ -37,7 +37,6 @@ public record NestFigures(
         double cost = 0;
         int parts = 0;
         List<Optional<Box>> rests = new ArrayList<>();
-        Map<String, Integer> placed = new HashMap<>();
         for (NestedSheet sheet : sheets) {
             SheetStock stock = task.sheet(sheet);
             Optional<Box> rest = Rest.of(task, sheet);
@@ -49,7 +48,6 @@ public record NestFigures(
             cost += stock.price() * (1 - share * left / area);
             for (NestPlacement p : sheet.placements()) {
                 kept += sheet.heads() * task.line(p.line()).shape().area();
-                placed.merge(p.line(), sheet.heads(), Integer::sum);
                 parts += sheet.heads();
             }
         }
@@ -59,7 +57,7 @@ public record NestFigures(
                 used > 0 ? kept / used : 0,
                 cost,
                 rests,
-                left(task, placed));
+                left(task, Sheets.placed(sheets)));
     }
 
     private static Map<String, Integer> left(NestTask task, Map<String, Integer> placed) {

@@ -63,20 +63,19 @@ public record NestTask(
     /** Parts are of lines and sheets that there are, and no more than are asked for. */
     private static void requireKnown(
             List<NestedSheet> sheets, String how, List<OrderLine> lines, List<SheetStock> stock) {
-        Map<String, Integer> placed = new HashMap<>();
         for (NestedSheet sheet : sheets) {
             found(stock, s -> s.id().equals(sheet.stock()), "sheet", sheet.stock());
-            sheet.placements().forEach(p -> placed.merge(p.line(), sheet.heads(), Integer::sum));
         }
-        placed.forEach(
-                (id, n) -> {
-                    OrderLine line = found(lines, l -> l.id().equals(id), "line", id);
-                    if (n > line.quantity()) {
-                        throw new NestException(
-                                "%d parts of %s are %s; %d are asked for."
-                                        .formatted(n, id, how, line.quantity()));
-                    }
-                });
+        Sheets.placed(sheets)
+                .forEach(
+                        (id, n) -> {
+                            OrderLine line = found(lines, l -> l.id().equals(id), "line", id);
+                            if (n > line.quantity()) {
+                                throw new NestException(
+                                        "%d parts of %s are %s; %d are asked for."
+                                                .formatted(n, id, how, line.quantity()));
+                            }
+                        });
     }
 
     private static <T> T found(List<T> all, Predicate<T> wanted, String what, String id) {

@@ -1,6 +1,7 @@
 package dev.oleander.nesting;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -42,6 +43,15 @@ public final class Sheets {
         Set<NestPlacement> places = new HashSet<>();
         fixed.forEach(sheet -> sheet.placements().forEach(p -> places.add(p.locked(true))));
         return changed(sheets, p -> p.locked(places.contains(p.locked(true))));
+    }
+
+    /** How many come of each line, by id: as many of each part as heads cut it. */
+    public static Map<String, Integer> placed(List<NestedSheet> sheets) {
+        Map<String, Integer> placed = new HashMap<>();
+        for (NestedSheet sheet : sheets) {
+            sheet.placements().forEach(p -> placed.merge(p.line(), sheet.heads(), Integer::sum));
+        }
+        return placed;
     }
 
     /** How many sheets they are: those that share one count once. */

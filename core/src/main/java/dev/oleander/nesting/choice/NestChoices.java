@@ -7,7 +7,6 @@ import dev.oleander.nesting.Sheets;
 import dev.oleander.plan.bed.Demand;
 import dev.oleander.plan.bed.PartRef;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -55,11 +54,7 @@ public record NestChoices(
 
     /** How many of each line lie on sheets, by id. */
     public Map<String, Integer> placed() {
-        Map<String, Integer> placed = new HashMap<>();
-        for (NestedSheet sheet : laid) {
-            sheet.placements().forEach(p -> placed.merge(p.line(), sheet.heads(), Integer::sum));
-        }
-        return placed;
+        return Sheets.placed(laid);
     }
 
     public NestChoices withLines(List<PartLine> value) {

@@ -97,8 +97,8 @@ final class ByHeads {
     /** The zones; empty when no line has so many parts, or no sheet is high enough. */
     private Optional<NestTask> even() {
         List<NestedSheet> locked = of(task.locked(), true);
-        Map<String, Integer> alone = placed(of(task.locked(), false));
-        placed(kept).forEach((line, n) -> alone.merge(line, n, Integer::sum));
+        Map<String, Integer> alone = Sheets.placed(of(task.locked(), false));
+        Sheets.placed(kept).forEach((line, n) -> alone.merge(line, n, Integer::sum));
         List<OrderLine> lines = new ArrayList<>();
         for (OrderLine line : task.lines()) {
             int free = line.quantity() - alone.getOrDefault(line.id(), 0);
@@ -160,18 +160,10 @@ final class ByHeads {
         return found.stream().map(sheet -> sheet.on(zones.get(sheet.stock()))).toList();
     }
 
-    private static Map<String, Integer> placed(List<NestedSheet> sheets) {
-        Map<String, Integer> placed = new HashMap<>();
-        for (NestedSheet sheet : sheets) {
-            sheet.placements().forEach(p -> placed.merge(p.line(), sheet.heads(), Integer::sum));
-        }
-        return placed;
-    }
-
     /** What is left for one head. */
     private Optional<Odd> odd(List<NestedSheet> evenly) {
-        Map<String, Integer> placed = placed(evenly);
-        placed(kept).forEach((line, n) -> placed.merge(line, n, Integer::sum));
+        Map<String, Integer> placed = Sheets.placed(evenly);
+        Sheets.placed(kept).forEach((line, n) -> placed.merge(line, n, Integer::sum));
         List<OrderLine> lines = new ArrayList<>();
         for (OrderLine line : task.lines()) {
             int left = line.quantity() - placed.getOrDefault(line.id(), 0);

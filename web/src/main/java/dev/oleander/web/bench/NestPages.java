@@ -245,12 +245,9 @@ class NestPages {
     }
 
     private static String picture(NestTask task, Nests.Counted counted) {
-        List<Region> parts =
-                counted.sheet().placements().stream()
-                        .map(p -> task.line(p.line()).shape().transformed(p.transform()))
-                        .toList();
+        List<Region> parts = Nests.parts(task, counted.sheet());
         return RegionPicture.of(
-                task.sheet(counted.sheet()).region().box(),
+                task.sheet(counted.sheet().stock()).region().box(),
                 parts,
                 PICTURE,
                 "%d × a sheet with %d parts".formatted(counted.times(), parts.size()));

@@ -204,7 +204,7 @@ public class NestHand {
                 (task, choices) -> {
                     List<NestedSheet> laid = choices.laid();
                     NestedSheet on = OnSheets.sheet(laid, sheet);
-                    OrderLine of = task.line(line);
+                    task.line(line);
                     NestPlacement origin =
                             new NestPlacement(
                                     line,
@@ -212,34 +212,12 @@ public class NestHand {
                                     task.sheet(on.stock()).grainOrNone(),
                                     false,
                                     false);
-                    requireWanted(laid, on, of);
                     NestPlacement wished =
                             OnSheets.shifted(origin, at.minus(OnSheets.middle(task, origin)));
                     List<NestPlacement> more = new ArrayList<>(on.placements());
                     more.add(OnSheets.nearest(task, on, wished));
                     return OnSheets.replaced(laid, on, on.with(more));
                 });
-    }
-
-    private static void requireWanted(List<NestedSheet> laid, NestedSheet on, OrderLine line) {
-        long there = 0;
-        for (NestedSheet sheet : laid) {
-            there +=
-                    sheet.heads()
-                            * sheet.placements().stream()
-                                    .filter(p -> p.line().equals(line.id()))
-                                    .count();
-        }
-        long more = laid.stream().filter(on::equals).count() * on.heads();
-        if (there < line.quantity() && there + more > line.quantity()) {
-            throw new RefusedEditException(
-                    "One more here makes %d of %s; %d are left."
-                            .formatted(more, line.id(), line.quantity() - there));
-        }
-        if (there >= line.quantity()) {
-            throw new RefusedEditException(
-                    "All %d of %s lie on sheets already.".formatted(line.quantity(), line.id()));
-        }
     }
 
     // ---- what it is made of

@@ -5,7 +5,6 @@ import dev.oleander.drawing.write.WrittenChain;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Region;
-import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.web.job.JobView;
@@ -74,7 +73,7 @@ public class NestPapers {
     }
 
     private static String picture(NestTask task, NestedSheet sheet) {
-        Region stock = task.sheet(sheet).region();
+        Region stock = task.sheet(sheet.stock()).region();
         SvgPaths paths = new SvgPaths(stock.box(), PICTURE, 2);
         StringBuilder svg =
                 new StringBuilder(
@@ -87,9 +86,8 @@ public class NestPapers {
                                 paths.height()));
         append(svg, paths, stock, "fill=\"#fbfaf5\" stroke=\"#8d897c\"");
         StringBuilder numbers = new StringBuilder();
-        int number = 1;
-        for (NestPlacement p : sheet.placements()) {
-            Region part = task.line(p.line()).shape().transformed(p.transform());
+        int number = 0;
+        for (Region part : Nests.parts(task, sheet)) {
             append(svg, paths, part, "fill=\"#dcebe1\" stroke=\"#1f4a38\" stroke-width=\"0.7\"");
             Box box = part.box();
             numbers.append(
@@ -99,7 +97,7 @@ public class NestPapers {
                             paths.shown(box.centre()).x(),
                             paths.shown(box.centre()).y() + NUMBER / 3,
                             NUMBER,
-                            number++));
+                            1 + number++ % sheet.placements().size()));
         }
         return svg.append(numbers).append("</svg>").toString();
     }
@@ -169,12 +167,8 @@ public class NestPapers {
         Nests.Counted sheet = all.get(number - 1);
         List<WrittenChain> chains = new ArrayList<>();
         task.sheet(sheet.sheet()).region().contours().forEach(c -> chains.add(written("STOCK", c)));
-        for (NestPlacement p : sheet.sheet().placements()) {
-            task.line(p.line())
-                    .shape()
-                    .transformed(p.transform())
-                    .contours()
-                    .forEach(c -> chains.add(written("PARTS", c)));
+        for (Region part : Nests.parts(task, sheet.sheet())) {
+            part.contours().forEach(c -> chains.add(written("PARTS", c)));
         }
         sheet.rest().ifPresent(box -> chains.add(written("REST", Contour.rectangle(box))));
         return DxfWriter.write(chains);

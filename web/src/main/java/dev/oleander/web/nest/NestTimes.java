@@ -1,5 +1,6 @@
 package dev.oleander.web.nest;
 
+import dev.oleander.nesting.Sheets;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.web.job.planning.Planning;
 import dev.oleander.web.job.result.JobComputer;
@@ -47,8 +48,7 @@ public class NestTimes {
             planning.aside(result);
             double seconds = result.secondsInAll();
             double machine = result.machine().hourlyRate() * seconds / 3600;
-            int parts =
-                    best.sheets().stream().mapToInt(s -> s.heads() * s.placements().size()).sum();
+            int parts = Sheets.placed(best.sheets()).values().stream().mapToInt(n -> n).sum();
             double all = best.cost() + machine;
             return new Times(seconds, machine, all, all / Math.max(1, parts), "");
         } catch (PlanException cannot) {

@@ -1,7 +1,11 @@
 package dev.oleander.web.nest;
 
 import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.Transform;
 import dev.oleander.nesting.NestMissing;
+import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
 import dev.oleander.nesting.Rest;
@@ -55,6 +59,19 @@ public class Nests {
      * @param rest what is worth keeping of each
      */
     public record Counted(NestedSheet sheet, int times, Optional<Box> rest) {}
+
+    /** All that is cut of a sheet, the parts of the lowest head first. */
+    public static List<Region> parts(NestTask task, NestedSheet sheet) {
+        List<Region> all = new ArrayList<>();
+        for (int k = 0; k < sheet.heads(); k++) {
+            Transform up = Transform.translation(new Point(0, k * sheet.part().pitch()));
+            for (NestPlacement p : sheet.placements()) {
+                Region part = task.line(p.line()).shape().transformed(p.transform());
+                all.add(k == 0 ? part : part.transformed(up));
+            }
+        }
+        return List.copyOf(all);
+    }
 
     /** How a stretch of a sheet is cut, for people; empty: all of it by one head. */
     public static String how(Stretch part) {

@@ -6,6 +6,7 @@ import dev.oleander.geometry.Transform;
 import dev.oleander.nesting.NestPlacement;
 import dev.oleander.nesting.NestTask;
 import dev.oleander.nesting.NestedSheet;
+import dev.oleander.nesting.OrderLine;
 import dev.oleander.nesting.Sheets;
 import dev.oleander.nesting.choice.NestChoices;
 import dev.oleander.nesting.search.ByHand;
@@ -15,6 +16,7 @@ import dev.oleander.web.job.document.RefusedEditException;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Single parts on the sheets of a nest, and what replaces them. */
@@ -36,8 +38,26 @@ final class OnSheets {
                                     change.apply(task, nest.choices()).stream()
                                             .filter(s -> !s.placements().isEmpty())
                                             .toList());
+                    requireNoMore(task, nest.choices().laid(), laid);
                     return nest.changed((NestChoices c) -> c.withLaid(laid));
                 });
+    }
+
+    /** What is done to one of several equal sheets is done to all, and by all heads. */
+    private static void requireNoMore(
+            NestTask task, List<NestedSheet> before, List<NestedSheet> after) {
+        Map<String, Integer> then = Sheets.placed(before);
+        Sheets.placed(after)
+                .forEach(
+                        (line, now) -> {
+                            OrderLine of = task.line(line);
+                            boolean more = now > then.getOrDefault(line, 0);
+                            if (more && now > of.quantity()) {
+                                throw new RefusedEditException(
+                                        "That would make %d of %s; %d are asked for."
+                                                .formatted(now, of.job(), of.quantity()));
+                            }
+                        });
     }
 
     static NestedSheet sheet(List<NestedSheet> laid, int number) {

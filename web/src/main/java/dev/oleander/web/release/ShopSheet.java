@@ -200,6 +200,7 @@ class ShopSheet {
     /** How many of each part lie on the sheet. */
     private static List<Fact> parts(JobResult result) {
         List<Placement> places = result.run().layout().placements();
+        int heads = result.setUp().heads().count();
         return result.reading().parts().stream()
                 .filter(p -> places.stream().anyMatch(at -> at.of().holds(p)))
                 .map(
@@ -208,9 +209,14 @@ class ShopSheet {
                                         PartRef.label(p.id()),
                                         "%d, each %s mm²"
                                                 .formatted(
-                                                        places.stream()
-                                                                .filter(at -> at.of().holds(p))
-                                                                .count(),
+                                                        heads
+                                                                * places.stream()
+                                                                        .filter(
+                                                                                at ->
+                                                                                        at.of()
+                                                                                                .holds(
+                                                                                                        p))
+                                                                        .count(),
                                                         Numbers.plain(p.region().area(), 0))))
                 .toList();
     }

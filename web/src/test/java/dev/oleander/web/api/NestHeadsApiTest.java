@@ -41,6 +41,14 @@ class NestHeadsApiTest extends NestCalls {
                 .isCloseTo((700 - 2 * margin + gap) / 2, within(1e-9));
         assertThat(told.get("laid").get(1).get("stretch").get("from").asDouble())
                 .isEqualTo(both.get("to").asDouble());
+        // onto the zone it would be cut twice
+        ApiClient.Answer twice =
+                mira.send(
+                        "PATCH",
+                        "/api/nests/%d/sheets/2/placements/1".formatted(nest),
+                        "{\"sheet\": 1, \"x\": 100, \"y\": 100}");
+        assertThat(twice.status()).isEqualTo(422);
+        assertThat(twice.detail()).matches(".*(would make 8 of|no free place).*");
         // one sheet, and every part once
         get("/api/jobs/%d/runs".formatted(nest));
         JobResult result = jobs.view(nest).result();
@@ -63,9 +71,18 @@ class NestHeadsApiTest extends NestCalls {
         String csv = good(mira.get("/api/nests/%d/report.csv".formatted(nest)), 200).text();
         assertThat(csv.lines().filter(l -> l.startsWith("1,1,2,"))).hasSize(2);
         assertThat(csv.lines().filter(l -> l.startsWith("2,1,1,"))).hasSize(1);
+        String drawing = good(mira.get("/api/nests/%d/sheets/1.dxf".formatted(nest)), 200).text();
+        String beside = good(mira.get("/api/nests/%d/sheets/2.dxf".formatted(nest)), 200).text();
+        // two parts by two heads, and one
+        assertThat(occurrences(drawing, "\nPARTS\n"))
+                .isEqualTo(4 * occurrences(beside, "\nPARTS\n"));
         for (String paper : List.of("report.pdf", "labels.pdf")) {
             good(mira.get("/api/nests/%d/%s".formatted(nest, paper)), 200);
         }
+    }
+
+    private static int occurrences(String text, String of) {
+        return text.split(of, -1).length - 1;
     }
 
     private List<String> programs(long release) {

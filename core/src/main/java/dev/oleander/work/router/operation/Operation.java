@@ -1,5 +1,6 @@
 package dev.oleander.work.router.operation;
 
+import dev.oleander.book.CutDataException;
 import dev.oleander.work.router.way.ContourWay;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,6 +35,20 @@ public record Operation(
      * @param start degrees of the first
      */
     public record Turned(int count, double start) {
+
+        /** A tenth of a degree apart; more are a mistake of typing. */
+        public static final int MOST = 3_600;
+
+        /**
+         * @throws CutDataException when there are none, or too many
+         */
+        public Turned {
+            if (count < 1 || count > MOST || !Double.isFinite(start)) {
+                throw new CutDataException(
+                        "%d copies round the axis from %s°; there are 1 to %d."
+                                .formatted(count, start, MOST));
+            }
+        }
 
         /** Of each copy, degrees: never a sum of rounded steps. */
         public List<Double> turns() {

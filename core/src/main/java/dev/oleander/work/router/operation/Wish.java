@@ -72,6 +72,7 @@ public record Wish(
         String way) {
 
     private static final String THROUGH = "through";
+    private static final int MOST_TABS = 1_000;
 
     /** Which features; see {@link On}. */
     public record Place(String layer, List<String> contours, Double diameter) {
@@ -164,9 +165,6 @@ public record Wish(
         }
 
         private Operation.Turned turned(Copies wished) {
-            if (wished.rotary() < 1) {
-                throw wrong("%d copies; there is at least one.", wished.rotary());
-            }
             return new Operation.Turned(
                     wished.rotary(), Objects.requireNonNullElse(wished.start(), 0.0));
         }
@@ -228,12 +226,17 @@ public record Wish(
             double wide = positive(wished.width(), "width of the tabs");
             double high = positive(wished.height(), "height of the tabs");
             if (wished.count() != null) {
-                if (wished.count() < 1) {
-                    throw wrong("%d tabs; there is at least one.", wished.count());
+                if (wished.count() < 1 || wished.count() > MOST_TABS) {
+                    throw wrong("%d tabs; there are 1 to %d.", wished.count(), MOST_TABS);
                 }
                 return ContourWay.Tabs.ofCount(wished.count(), wide, high);
             }
             double apart = positive(wished.spacing(), "spacing of the tabs");
+            if (apart < wide) {
+                throw wrong(
+                        "tabs of %s mm every %s mm: nothing would be cut.",
+                        wished.width(), wished.spacing());
+            }
             return ContourWay.Tabs.every(apart, wide, high);
         }
 

@@ -10,6 +10,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.carve.Carving;
 import dev.oleander.work.router.carve.Stroke;
 import dev.oleander.work.router.carve.TipPoint;
+import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Carve;
 import dev.oleander.work.router.plan.RouterStop.Figures;
@@ -148,7 +149,8 @@ final class CarvePlanner {
                         pocket.leftArea(),
                         0,
                         List.of());
-        return Optional.of(stop("flat", tool, levels, way, figures));
+        Wanted floor = Wanted.of(flat, levels.get(levels.size() - 1));
+        return Optional.of(stop("flat", tool, levels, way, figures).asking(floor));
     }
 
     private RouterStop stop(

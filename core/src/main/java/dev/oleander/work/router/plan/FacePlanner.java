@@ -6,7 +6,6 @@ import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Transform;
-import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Face;
@@ -39,10 +38,7 @@ final class FacePlanner {
 
     RouterStop plan() {
         double over = face.over().orElseGet(() -> task.steps().apply(tool).over());
-        if (!(over > 0 && over <= 1)) {
-            throw new CannotException(
-                    "Step-over %s D: it lies between 0 and 1.", Numbers.plain(over, 4));
-        }
+        LevelPlan.requireOver(over);
         LevelPlan levels = new LevelPlan(task, operation);
         List<Double> of = levels.of(face.depth(), Steps.USUAL, tool);
         ToolWay way = new ToolWay(task.heights());

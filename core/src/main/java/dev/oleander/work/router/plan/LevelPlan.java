@@ -15,6 +15,9 @@ import java.util.Optional;
 /** The depths of an operation, from where it begins to where it ends. */
 final class LevelPlan {
 
+    /** Diameters; less is a mistake of typing, and ways without end. */
+    private static final double LEAST_OVER = 0.01;
+
     private final RouterTask task;
     private final Operation operation;
 
@@ -94,5 +97,18 @@ final class LevelPlan {
             deeper.add(from + up + level);
         }
         return Optional.of(List.copyOf(deeper));
+    }
+
+    /**
+     * @param over from one way to the next, as a share of the diameter
+     */
+    static void requireOver(double over) {
+        if (!(over >= LEAST_OVER && over <= 1)) {
+            throw new CannotException(
+                    over > 1
+                            ? "Step-over %s D: more than the tool is wide."
+                            : "Step-over %s D: it must be at least 0.01.",
+                    Numbers.plain(over, 6));
+        }
     }
 }

@@ -19,6 +19,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 
 /**
@@ -236,9 +237,11 @@ public final class RouterOrder {
 
     private List<Integer> shortest(List<Integer> group, Point from) {
         List<OrderProblem.Visit> visits = new ArrayList<>();
+        Map<Integer, Integer> places = new HashMap<>();
+        group.forEach(i -> places.put(i, places.size()));
         for (int i : group) {
             List<Integer> after =
-                    before.get(i).stream().filter(group::contains).map(group::indexOf).toList();
+                    before.get(i).stream().map(places::get).filter(Objects::nonNull).toList();
             RouterStop stop = stops.get(i);
             visits.add(new OrderProblem.Visit(stop.begin(), stop.end(), 0, 0, after));
         }

@@ -183,7 +183,7 @@ final class StopPlanner {
 
     private RouterStop clear(Feature feature, Clear clear) {
         double over = clear.over().orElseGet(() -> task.steps().apply(tool).over());
-        requireOver(over);
+        LevelPlan.requireOver(over);
         List<Double> of = levels.of(clear.depth(), clear.steps(), tool);
         Region pocket = pocket(feature, clear.islands());
         Reach reach = reach(pocket, clear);
@@ -222,16 +222,6 @@ final class StopPlanner {
                 .asking(Wanted.of(reach.pocket(), of.get(of.size() - 1)));
     }
 
-    private static void requireOver(double over) {
-        if (!(over > 0 && over <= 1)) {
-            throw new CannotException(
-                    over > 1
-                            ? "Step-over %s D: more than the tool is wide."
-                            : "Step-over %s D: it must be above 0.",
-                    Numbers.plain(over, 4));
-        }
-    }
-
     private Reach reach(Region pocket, Clear clear) {
         if (clear.restOf().isEmpty()) {
             return Reach.of(List.of(pocket), tool.diameter() / 2);
@@ -258,45 +248,25 @@ final class StopPlanner {
     /** With its islands: those that are wished, or what the drawing has in it. */
     private Region pocket(Feature feature, Optional<On> islands) {
         Contour outer = feature.contour().turning(true);
-        List<Contour> within = new ArrayList<>();
-        for (Feature other : task.reading().features()) {
-            boolean isIsland =
-                    islands.map(on -> on.of(task.reading()).contains(other))
-                            .orElseGet(
-                                    () ->
-                                            other.parent().equals(Optional.of(feature.id()))
-                                                    && other.isWorked());
-            if (isIsland && other.isClosed() && outer.contains(other.chain().start())) {
-                within.add(other.contour().turning(false));
-            }
-        }
+        List<Feature> wished =
+                islands.map(on -> on.of(task.reading())).orElseGet(() -> openingsIn(feature));
+        List<Contour> within =
+                wished.stream()
+                        .filter(f -> f.isClosed() && outer.contains(f.chain().start()))
+                        .map(f -> f.contour().turning(false))
+                        .toList();
         return new Region(outer, within);
+    }
+
+    private List<Feature> openingsIn(Feature feature) {
+        return task.reading().features().stream()
+                .filter(f -> f.parent().equals(Optional.of(feature.id())) && f.isWorked())
+                .toList();
     }
 
     /** Says how wide it is, and what would fit. */
     private CannotException tooWide(Region pocket, Feature feature) {
         double widest = 2 * widest(pocket);
-        String fits =
-                task.tools().stream()
-                        .filter(t -> Suitable.whyNot(t, operation.what()).isEmpty())
-                        .filter(t -> t.diameter() <= widest)
-                        .max(Comparator.comparingDouble(Tool::diameter))
-                        .map(
-                                t ->
-                                        ": tool %d (%s mm) would leave %s mm2"
-                                                .formatted(
-                                                        t.number(),
-                                                        Numbers.plain(t.diameter(), 3),
-                                                        Numbers.plain(
-                                                                Reach.area(
-                                                                        Reach.of(
-                                                                                        List.of(
-                                                                                                pocket),
-                                                                                        t.diameter()
-                                                                                                / 2)
-                                                                                .rest()),
-                                                                1)))
-                        .orElse("");
         return new CannotException(
                 "%s is %s mm wide at its widest; tool %d has %s mm. Choose up to %s mm%s.",
                 feature.id(),
@@ -304,7 +274,21 @@ final class StopPlanner {
                 tool.number(),
                 Numbers.plain(tool.diameter(), 3),
                 Numbers.plain(widest, 3),
-                fits);
+                fitting(widest).map(t -> wouldLeave(t, pocket)).orElse(""));
+    }
+
+    private Optional<Tool> fitting(double widest) {
+        return task.tools().stream()
+                .filter(t -> Suitable.whyNot(t, operation.what()).isEmpty())
+                .filter(t -> t.diameter() <= widest)
+                .max(Comparator.comparingDouble(Tool::diameter));
+    }
+
+    private static String wouldLeave(Tool other, Region pocket) {
+        double left = Reach.area(Reach.of(List.of(pocket), other.diameter() / 2).rest());
+        return ": tool %d (%s mm) would leave %s mm2"
+                .formatted(
+                        other.number(), Numbers.plain(other.diameter(), 3), Numbers.plain(left, 1));
     }
 
     /** Radius of the largest disc in a region, mm. */

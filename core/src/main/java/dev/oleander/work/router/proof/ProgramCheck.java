@@ -15,6 +15,7 @@ import dev.oleander.work.router.way.Leg;
 import dev.oleander.work.router.way.Leg.Pace;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -71,19 +72,9 @@ public final class ProgramCheck {
     }
 
     private List<Fault> once() {
-        List<Fault> first = new ArrayList<>();
-        for (Fault fault : faults) {
-            boolean known =
-                    first.stream()
-                            .anyMatch(
-                                    f ->
-                                            f.rule().equals(fault.rule())
-                                                    && f.stop().equals(fault.stop()));
-            if (!known) {
-                first.add(fault);
-            }
-        }
-        return List.copyOf(first);
+        Map<List<String>, Fault> first = new LinkedHashMap<>();
+        faults.forEach(f -> first.putIfAbsent(List.of(f.rule(), f.stop()), f));
+        return List.copyOf(first.values());
     }
 
     private void fault(

@@ -18,6 +18,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -76,6 +78,14 @@ class DifferenceTest {
         Difference.Found none = difference(boards, cuttings(boards));
         assertThat(none.rests()).isEmpty();
         assertThat(none.gouge()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"sole_board", "jar_rack", "drain_board", "hatch_bevel", "name_board_star"})
+    void nothingIsMissingBeyondWhatIsAskedFor(String name) {
+        RouterTask task = task(name);
+        assertThat(difference(task, cuttings(task)).gouge()).isEmpty();
     }
 
     @Test
