@@ -15,8 +15,7 @@ import java.util.Optional;
 public final class DialectLibrary {
 
     /** Those that belong to no machine. */
-    private static final List<String> PLAIN =
-            List.of("hazel", "iso6983", "iso6582", "iso3592", "moves");
+    private static final List<String> PLAIN = List.of("iso6983", "iso6582", "iso3592", "moves");
 
     private static final Map<String, URL> SHIPPED = descriptions();
 

@@ -51,8 +51,13 @@ public interface Choices<C extends Choices<C, S>, S extends Choice<S>> {
 
     /** What was set for one stop: for this copy first, then for the feature. */
     default S of(String feature, int copy) {
-        S all = stops().getOrDefault(feature, nothing());
-        return stops().getOrDefault(FeatureKey.of(feature, copy).text(), nothing()).over(all);
+        return of(FeatureKey.of(feature, copy));
+    }
+
+    /** What was set for one of the things done to a copy of a feature, then for all copies. */
+    default S of(FeatureKey key) {
+        S all = stops().getOrDefault(key.ofAllCopies().text(), nothing());
+        return stops().getOrDefault(key.text(), nothing()).over(all);
     }
 
     /** Replaces what is set under a key; nothing set removes it. */
@@ -117,9 +122,9 @@ public interface Choices<C extends Choices<C, S>, S extends Choice<S>> {
     }
 
     /** What a recipe now says of a stop is no longer set there as well; places stay. */
-    default C leftToRecipe(String feature, int copy) {
+    default C leftToRecipe(FeatureKey of) {
         Map<String, S> changed = new TreeMap<>(stops());
-        for (String key : List.of(feature, FeatureKey.of(feature, copy).text())) {
+        for (String key : List.of(of.ofAllCopies().text(), of.text())) {
             changed.computeIfPresent(
                     key,
                     (k, set) -> {

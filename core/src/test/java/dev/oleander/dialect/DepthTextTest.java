@@ -42,9 +42,7 @@ class DepthTextTest {
 
     /** Words by radius, the motion word in every block. */
     private static String words() {
-        return shipped("hazel")
-                .replace("modal: false", DEPTH)
-                .replace("height: \"G0 Z{{height}}\"", "height: \"\"");
+        return DialectLibrary.description("hazel");
     }
 
     private static Dialect dialect(String yaml) {

@@ -6,14 +6,15 @@ import java.util.regex.Pattern;
 
 /**
  * Names a feature of a drawing, one copy of it on the bed, or one visit to that copy. As text, in
- * documents and over HTTP: {@code c3}, {@code c3.2}, {@code c3.2-off}.
+ * documents and over HTTP: {@code c3}, {@code c3.2}, {@code c3.2-off}, {@code c3-off}.
  *
  * @param copy empty: all of them
  * @param visit empty: all of them
  */
 public record FeatureKey(String feature, OptionalInt copy, String visit) {
 
-    private static final Pattern TEXT = Pattern.compile("(.+)\\.(-?\\d+)(?:-(\\w+))?");
+    private static final Pattern TEXT =
+            Pattern.compile("([^.-]+)(?:\\.(-?\\d+))?(?:-(\\w[\\w-]*))?");
 
     /** Between the name of a source and an id, where drawings of several jobs are read as one. */
     private static final char OF_SOURCE = '~';
@@ -47,7 +48,7 @@ public record FeatureKey(String feature, OptionalInt copy, String visit) {
         return new FeatureKey(feature, OptionalInt.of(copy), "");
     }
 
-    /** From text; what names no copy names a feature. */
+    /** From text; what is no key names a feature. */
     public static FeatureKey parse(String text) {
         Matcher parts = TEXT.matcher(text);
         if (!parts.matches()) {
@@ -55,12 +56,21 @@ public record FeatureKey(String feature, OptionalInt copy, String visit) {
         }
         String visit = parts.group(3) == null ? "" : parts.group(3);
         return new FeatureKey(
-                parts.group(1), OptionalInt.of(Integer.parseInt(parts.group(2))), visit);
+                parts.group(1),
+                parts.group(2) == null
+                        ? OptionalInt.empty()
+                        : OptionalInt.of(Integer.parseInt(parts.group(2))),
+                visit);
     }
 
     /** One of the visits to the copy. */
     public FeatureKey visit(String name) {
         return new FeatureKey(feature, copy, name);
+    }
+
+    /** The same of all copies. */
+    public FeatureKey ofAllCopies() {
+        return new FeatureKey(feature, OptionalInt.empty(), visit);
     }
 
     /** The same of another feature. */

@@ -29,6 +29,8 @@ public record Refusal(Kind kind, String sentence, Point place, double value, dou
         HOLE,
         /** a hold does not fit where it is */
         HOLD,
+        /** no tool can do it so */
+        TOOL,
         /** it lies beyond the edge of the stock */
         OUTSIDE
     }

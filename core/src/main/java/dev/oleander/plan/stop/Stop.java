@@ -45,18 +45,39 @@ public record Stop(
      * @param id feature and copy, for example c3.2
      * @param number place in the order, from 1
      * @param name what it is, for people: Hole Ø 9
+     * @param deed which of the things that are done to the feature it is, where people can set
+     *     values for each; empty where they set them for all
      */
     public record Head(
-            String id, int number, String feature, String part, int copy, Kind kind, String name) {
+            String id,
+            int number,
+            String feature,
+            String part,
+            int copy,
+            Kind kind,
+            String name,
+            String deed) {
+
+        /** One of which the values are those of its feature. */
+        public Head(
+                String id,
+                int number,
+                String feature,
+                String part,
+                int copy,
+                Kind kind,
+                String name) {
+            this(id, number, feature, part, copy, kind, name, "");
+        }
 
         Head numbered(int value) {
-            return new Head(id, value, feature, part, copy, kind, name);
+            return new Head(id, value, feature, part, copy, kind, name, deed);
         }
 
         /** The same of a copy. Its number follows with the order. */
         Head of(int aCopy) {
-            return new Head(
-                    FeatureKey.of(feature, aCopy).text(), 0, feature, part, aCopy, kind, name);
+            String ofCopy = FeatureKey.of(feature, aCopy).text();
+            return new Head(ofCopy, 0, feature, part, aCopy, kind, name, deed);
         }
     }
 
@@ -125,9 +146,19 @@ public record Stop(
         }
     }
 
-    /** Names its feature and copy, which other stops may be for as well. */
+    /** Names what its values are set for, which other stops may be of as well. */
     public String subject() {
-        return FeatureKey.of(feature(), copy()).text();
+        return key().text();
+    }
+
+    /** The same, of all copies. */
+    public String subjectOfAll() {
+        return key().ofAllCopies().text();
+    }
+
+    /** Names what its values are set for. */
+    public FeatureKey key() {
+        return FeatureKey.of(feature(), copy()).visit(head.deed());
     }
 
     public String id() {

@@ -26,7 +26,7 @@ import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Says what is wrong with a call as problem details: what, where, which value, which limit. */
-@RestControllerAdvice(basePackageClasses = ApiErrors.class)
+@RestControllerAdvice(basePackageClasses = ApiErrors.class, annotations = ApiOfWork.class)
 class ApiErrors extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler

@@ -1,5 +1,6 @@
 package dev.oleander.web.api;
 
+import com.fasterxml.jackson.annotation.JsonAnyGetter;
 import dev.oleander.motion.MotionItem;
 import java.util.List;
 import java.util.Map;
@@ -110,7 +111,10 @@ final class ApiJson {
 
     record PassJson(int number, double offset, double feed, double seconds) {}
 
-    /** {@code refusal} says why a stop is not cut; null when it is. */
+    /**
+     * {@code refusal} says why a stop is not cut; null when it is. {@code ofWork} are fields of its
+     * kind of work, beside the others.
+     */
     record StopJson(
             String id,
             int number,
@@ -135,7 +139,8 @@ final class ApiJson {
             List<EventJson> events,
             Map<String, String> sources,
             List<String> remarks,
-            String refusal) {}
+            String refusal,
+            @JsonAnyGetter Map<String, Object> ofWork) {}
 
     /** What happens at a stop besides its cut. */
     record EventJson(String kind, String when, double amount, String text) {}
@@ -143,7 +148,21 @@ final class ApiJson {
     /** A tab: distances along the path, mm. */
     record TabJson(double from, double to, boolean lifts) {}
 
-    record RunJson(String machine, String order, SecondsJson seconds, List<StopJson> stops) {}
+    /**
+     * Where a copy lies.
+     *
+     * @param x and {@code y}: where the zero of the drawing is, mm
+     * @param turn degrees anticlockwise, before which it is mirrored
+     */
+    record PlacementJson(int copy, double x, double y, double turn, boolean mirrored) {}
+
+    record RunJson(
+            String machine,
+            String order,
+            SecondsJson seconds,
+            List<PlacementJson> placements,
+            List<StopJson> stops,
+            @JsonAnyGetter Map<String, Object> ofWork) {}
 
     /**
      * A run of a job: one clamping of stock.

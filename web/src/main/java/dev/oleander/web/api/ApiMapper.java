@@ -7,11 +7,13 @@ import dev.oleander.drawing.read.FormGroup;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Transform;
 import dev.oleander.motion.MotionItem;
 import dev.oleander.motion.PassSeconds;
 import dev.oleander.motion.Seconds;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.StopEvent;
+import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.Lead;
 import dev.oleander.plan.stop.Pass;
 import dev.oleander.plan.stop.Stop;
@@ -30,6 +32,7 @@ import dev.oleander.web.api.ApiJson.JobJson;
 import dev.oleander.web.api.ApiJson.LeadJson;
 import dev.oleander.web.api.ApiJson.MotionJson;
 import dev.oleander.web.api.ApiJson.PassJson;
+import dev.oleander.web.api.ApiJson.PlacementJson;
 import dev.oleander.web.api.ApiJson.ProblemJson;
 import dev.oleander.web.api.ApiJson.ProofJson;
 import dev.oleander.web.api.ApiJson.ReadBackJson;
@@ -154,24 +157,35 @@ final class ApiMapper {
                 f.sentence());
     }
 
-    static RunJson run(JobResult result) {
+    static RunJson run(JobResult result, FieldsOfWork fields) {
         return new RunJson(
                 result.machine().name(),
                 result.run().order().word(),
                 seconds(result.timeline().seconds()),
-                stops(result));
+                result.run().layout().placements().stream().map(ApiMapper::placement).toList(),
+                stops(result, fields),
+                fields.ofRun(result));
     }
 
-    private static List<StopJson> stops(JobResult result) {
+    private static PlacementJson placement(Placement placement) {
+        Transform to = placement.transform();
+        Point zero = to.apply(Point.ORIGIN);
+        Point right = to.applyToVector(new Point(1, 0));
+        double turn = Math.toDegrees(Math.atan2(right.y(), right.x()));
+        return new PlacementJson(placement.copy(), zero.x(), zero.y(), turn, to.isMirrored());
+    }
+
+    private static List<StopJson> stops(JobResult result, FieldsOfWork fields) {
         PassSeconds seconds = PassSeconds.of(result.timeline());
-        return result.run().stops().stream().map(s -> stop(s, result, seconds)).toList();
+        return result.run().stops().stream().map(s -> stop(s, result, seconds, fields)).toList();
     }
 
-    static StopJson stop(Stop s, JobResult result) {
-        return stop(s, result, PassSeconds.of(result.timeline()));
+    static StopJson stop(Stop s, JobResult result, FieldsOfWork fields) {
+        return stop(s, result, PassSeconds.of(result.timeline()), fields);
     }
 
-    private static StopJson stop(Stop s, JobResult result, PassSeconds seconds) {
+    private static StopJson stop(
+            Stop s, JobResult result, PassSeconds seconds, FieldsOfWork fields) {
         Map<String, String> sources = new TreeMap<>();
         s.sources().forEach((name, source) -> sources.put(name, source.word()));
         return new StopJson(
@@ -198,7 +212,8 @@ final class ApiMapper {
                 result.run().eventsOf(s).stream().map(ApiMapper::event).toList(),
                 sources,
                 s.remarks(),
-                s.refusalSentence().orElse(null));
+                s.refusalSentence().orElse(null),
+                fields.ofStop(result, s));
     }
 
     private static EventJson event(StopEvent e) {

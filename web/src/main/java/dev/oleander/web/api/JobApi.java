@@ -65,6 +65,7 @@ class JobApi {
     private final MachineLibrary machines;
     private final PlanPatch plans;
     private final PlannedJobs planned;
+    private final FieldsOfWork fields;
 
     JobApi(
             JobService jobs,
@@ -72,7 +73,9 @@ class JobApi {
             ValueEdits valueEdits,
             MachineLibrary machines,
             PlanPatch plans,
-            PlannedJobs planned) {
+            PlannedJobs planned,
+            FieldsOfWork fields) {
+        this.fields = fields;
         this.planned = planned;
         this.plans = plans;
         this.jobs = jobs;
@@ -232,7 +235,7 @@ class JobApi {
 
     @GetMapping("/{id}/run")
     RunJson run(@PathVariable long id, Patience patience) {
-        return ApiMapper.run(planned.complete(id, "run", patience));
+        return ApiMapper.run(planned.complete(id, "run", patience), fields);
     }
 
     /** Changes values of one stop; null takes a value back. */
@@ -261,7 +264,7 @@ class JobApi {
                         who);
         seen.tell(job);
         JobResult result = planned.complete(id, "run", patience).at(stop);
-        return ApiMapper.stop(result.stops().get(stop), result);
+        return ApiMapper.stop(result.stops().get(stop), result, fields);
     }
 
     /**

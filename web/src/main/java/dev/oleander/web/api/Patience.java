@@ -18,7 +18,7 @@ import org.springframework.web.method.support.ModelAndViewContainer;
  * with {@code Prefer: respond-async}, some seconds with {@code Prefer: wait=60}, else a little.
  */
 @Hidden
-record Patience(Duration longest) {
+public record Patience(Duration longest) {
 
     private static final Duration USUAL = Duration.ofSeconds(2);
     private static final int MOST_SECONDS = 300;

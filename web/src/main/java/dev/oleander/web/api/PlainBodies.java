@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.servlet.mvc.method.annotation.RequestBodyAdviceAdapter;
 
 /** Refuses control characters in JSON, as pages refuse them in forms. */
-@RestControllerAdvice(basePackageClasses = PlainBodies.class)
+@RestControllerAdvice(basePackageClasses = PlainBodies.class, annotations = ApiOfWork.class)
 class PlainBodies extends RequestBodyAdviceAdapter {
 
     /** An escaped character; of two reverse solidi the second escapes nothing. */

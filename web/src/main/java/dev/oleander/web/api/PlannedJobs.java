@@ -13,7 +13,7 @@ import org.springframework.stereotype.Component;
 
 /** Jobs with their plans, as long as a call waits for them. */
 @Component
-class PlannedJobs {
+public class PlannedJobs {
 
     private final JobService jobs;
 
@@ -27,7 +27,7 @@ class PlannedJobs {
      * @param what is asked for, after the address of the job
      * @throws NotYetException when they are not there in time
      */
-    JobResult complete(long id, String what, Patience patience) {
+    public JobResult complete(long id, String what, Patience patience) {
         JobView job = jobs.finished(id, null, patience.longest());
         Optional<Planning.State> state = job.planning();
         if (state.isEmpty()) {

@@ -30,8 +30,10 @@ import org.springframework.web.bind.annotation.RestController;
 class RunsApi {
 
     private final PlannedJobs planned;
+    private final FieldsOfWork fields;
 
-    RunsApi(PlannedJobs planned) {
+    RunsApi(PlannedJobs planned, FieldsOfWork fields) {
+        this.fields = fields;
         this.planned = planned;
     }
 
@@ -47,7 +49,7 @@ class RunsApi {
      */
     @GetMapping("/{number}")
     RunJson run(@PathVariable long id, @PathVariable int number, Patience patience) {
-        return ApiMapper.run(of(id, number, "", patience));
+        return ApiMapper.run(of(id, number, "", patience), fields);
     }
 
     @GetMapping("/{number}/motion")

@@ -18,10 +18,10 @@ import org.springframework.web.method.support.ModelAndViewContainer;
  * the number of its present step (RFC 9110, 13.1.1).
  */
 @Hidden
-record SeenStep(Integer number, HttpServletResponse response) {
+public record SeenStep(Integer number, HttpServletResponse response) {
 
     /** Gives the tag of a job to the answer. */
-    JobView tell(JobView job) {
+    public JobView tell(JobView job) {
         response.setHeader(HttpHeaders.ETAG, "\"%d\"".formatted(job.step()));
         return job;
     }

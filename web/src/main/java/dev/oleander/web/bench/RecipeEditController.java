@@ -96,7 +96,7 @@ class RecipeEditController {
             JobResult before, Work<C, S> kind, Context context, Recipe<S> recipe) {
         C choices = before.document().choices(kind);
         for (Stop stop : context.selected(before)) {
-            choices = choices.leftToRecipe(stop.feature(), stop.copy());
+            choices = choices.leftToRecipe(stop.key());
         }
         return before.document().with(kind, choices.given(recipe, context.features(before)));
     }

@@ -139,11 +139,12 @@ public class ValueEdits {
         // a value set for one copy would hide the one for all
         C changed = choices;
         for (String key : choices.stops().keySet()) {
-            if (key.startsWith(stop.feature() + ".")) {
+            FeatureKey of = FeatureKey.parse(key);
+            if (of.copy().isPresent() && of.ofAllCopies().text().equals(stop.subjectOfAll())) {
                 changed = put(changed, key, value, Entry.NOTHING);
             }
         }
-        return put(changed, stop.feature(), value, entry);
+        return put(changed, stop.subjectOfAll(), value, entry);
     }
 
     private static <C extends Choices<C, S>, S extends Choice<S>> C put(
@@ -164,7 +165,7 @@ public class ValueEdits {
             for (Stop seen : edited) {
                 boolean fresh = stop.copy() > copies;
                 boolean same =
-                        stop.feature().equals(seen.feature())
+                        stop.subjectOfAll().equals(seen.subjectOfAll())
                                 && (stop.copy() == seen.copy() || fresh);
                 if (same && seen.refusal().isEmpty()) {
                     throw RefusedEditException.of(fresh ? stop : stop.numbered(seen.number()));
@@ -182,7 +183,7 @@ public class ValueEdits {
             JobResult before, Work<C, S> kind, String stopId) {
         Stop stop = before.requireStops(List.of(stopId)).get(0);
         C choices = before.document().choices(kind);
-        S set = choices.of(stop.feature(), stop.copy());
+        S set = choices.of(stop.key());
         if (set.isNothing()) {
             throw new RefusedEditException(
                     "Nothing is set for this stop that could be copied to equal parts.");
@@ -192,7 +193,8 @@ public class ValueEdits {
         Map<String, Transform> others = new Counterparts(before.reading(), EQUAL).of(own);
         for (Map.Entry<String, Transform> other : others.entrySet()) {
             Carrying onto = Carrying.onto(own, features.get(other.getKey()), other.getValue());
-            choices = choices.withStop(other.getKey(), set.carried(own.id(), onto));
+            String key = stop.key().ofAllCopies().with(other.getKey()).text();
+            choices = choices.withStop(key, set.carried(own.id(), onto));
         }
         return before.document().with(kind, choices);
     }

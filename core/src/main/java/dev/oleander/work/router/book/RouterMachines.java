@@ -23,10 +23,9 @@ public final class RouterMachines implements MachineKind {
         return List.of(RouterMachines.class.getResource("hazel.yaml"));
     }
 
-    /** The format of Hazel ships with the others that are not of one machine. */
     @Override
     public Map<String, URL> formats() {
-        return Map.of();
+        return Map.of("hazel", RouterMachines.class.getResource("hazel-format.yaml"));
     }
 
     @Override

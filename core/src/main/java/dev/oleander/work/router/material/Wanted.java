@@ -1,6 +1,7 @@
 package dev.oleander.work.router.material;
 
 import dev.oleander.geometry.Region;
+import dev.oleander.geometry.Transform;
 import java.util.List;
 
 /**
@@ -30,5 +31,20 @@ public record Wanted(List<Region> regions, double depth, List<Kept> kept) {
 
     public static Wanted of(List<Region> regions, double depth) {
         return new Wanted(regions, depth, List.of());
+    }
+
+    /** Carried to another place. */
+    public Wanted transformed(Transform to) {
+        return new Wanted(
+                regions.stream().map(r -> r.transformed(to)).toList(),
+                depth,
+                kept.stream()
+                        .map(
+                                k ->
+                                        new Kept(
+                                                k.around().transformed(to),
+                                                k.core().transformed(to),
+                                                k.below()))
+                        .toList());
     }
 }

@@ -2,11 +2,13 @@ package dev.oleander.work.router.motion;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.EventKind;
+import dev.oleander.motion.HappeningItems;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Origin;
 import dev.oleander.motion.Pose;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.Rise;
+import dev.oleander.plan.StopEvent;
 import dev.oleander.work.router.book.RouterUnit;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.tool.Feeds;
@@ -23,9 +25,13 @@ import java.util.function.Function;
  */
 public final class RouterMotion {
 
+    /** mm */
+    private static final double SAME = 1e-6;
+
     private final RouterUnit unit;
     private final Function<RouterStop, Feeds> feeds;
     private final List<Item> items = new ArrayList<>();
+    private Function<RouterStop, List<StopEvent>> events;
     private Point at = Point.ORIGIN;
     private double z;
     private double turn;
@@ -43,7 +49,19 @@ public final class RouterMotion {
      */
     public static Program of(
             List<RouterStop> stops, RouterUnit unit, Function<RouterStop, Feeds> feeds) {
+        return of(stops, unit, feeds, stop -> List.of());
+    }
+
+    /**
+     * @param events what people want to happen at a stop besides
+     */
+    public static Program of(
+            List<RouterStop> stops,
+            RouterUnit unit,
+            Function<RouterStop, Feeds> feeds,
+            Function<RouterStop, List<StopEvent>> events) {
         RouterMotion motion = new RouterMotion(unit, feeds);
+        motion.events = events;
         motion.z = unit.heights().clearance();
         motion.items.add(
                 new Item.Rapid(
@@ -60,15 +78,26 @@ public final class RouterMotion {
         Origin origin = new Origin(stop.id(), 0, -1);
         Feeds own = feeds.apply(stop);
         up(unit.heights().clearance(), origin);
+        happens(stop, true, origin);
         take(stop.tool().orElseThrow(), own, origin);
         if (stop.turns().isEmpty()) {
             legs(stop, own, origin);
-            return;
         }
         for (double degrees : stop.turns()) {
             up(unit.heights().clearance(), origin);
             turnTo(degrees, origin);
             legs(stop, own, origin);
+        }
+        happens(stop, false, origin);
+    }
+
+    /** What people want; before it somebody may stand at the machine, so the tool is up. */
+    private void happens(RouterStop stop, boolean before, Origin origin) {
+        for (StopEvent event : events.apply(stop)) {
+            if (event.before() == before) {
+                up(unit.heights().clearance(), origin);
+                items.add(HappeningItems.of(event, origin));
+            }
         }
     }
 
@@ -104,8 +133,18 @@ public final class RouterMotion {
         travel(legs.get(0).from(), origin);
         up(legs.get(0).fromZ(), origin);
         for (int i = 0; i < legs.size(); i++) {
-            leg(legs.get(i), own, new Origin(stop.id(), 1, i));
+            leg(legs.get(i), own, new Origin(stop.id(), level(stop, legs.get(i)), i));
         }
+    }
+
+    /** Number of the level that a leg leads to, from 1. */
+    private static int level(RouterStop stop, Leg leg) {
+        List<Double> levels = stop.levels();
+        int level = 1;
+        while (level < levels.size() && -leg.lowest() > levels.get(level - 1) + SAME) {
+            level++;
+        }
+        return level;
     }
 
     private void leg(Leg leg, Feeds own, Origin origin) {

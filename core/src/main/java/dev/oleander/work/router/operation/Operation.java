@@ -28,6 +28,30 @@ public record Operation(
         this(id, on, tool, floorOf, Optional.empty(), what);
     }
 
+    /** Between the name of an operation and the number of those of its features set otherwise. */
+    private static final char PART = '~';
+
+    /**
+     * The id of what is done to some of the features of an operation, for which something else is
+     * set.
+     *
+     * @param number from 1; the first keeps the name
+     */
+    public static String id(String name, int number) {
+        return number == 1 ? name : name + PART + number;
+    }
+
+    /** By which people speak of it, also where its features are worked differently. */
+    public String name() {
+        return nameOf(id);
+    }
+
+    /** The name within an id. */
+    public static String nameOf(String id) {
+        int part = id.indexOf(PART);
+        return part < 0 ? id : id.substring(0, part);
+    }
+
     /**
      * Copies round an axis, evenly over a whole turn.
      *

@@ -1,6 +1,7 @@
 package dev.oleander.work.router.operation;
 
 import dev.oleander.book.CutDataException;
+import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
 import dev.oleander.work.router.operation.Operation.Bore;
@@ -77,7 +78,11 @@ public record Wish(
     /** Which features; see {@link On}. */
     public record Place(String layer, List<String> contours, Double diameter) {
 
-        On on() {
+        Place carried(Carrying to) {
+            return new Place(layer, contours == null ? null : to.keys(contours), diameter);
+        }
+
+        public On on() {
             return new On(
                     Optional.ofNullable(layer),
                     Objects.requireNonNullElse(contours, List.of()),
@@ -87,6 +92,50 @@ public record Wish(
 
     /** Holes of one diameter, mm. */
     public record HoleWish(double diameter, String depth) {}
+
+    /** The same for a new version of the drawing. */
+    public Wish carried(Carrying to) {
+        return on(on == null ? null : on.carried(to), islands == null ? null : islands.carried(to));
+    }
+
+    /** The same on other features. */
+    public Wish on(Place other) {
+        return on(other, islands);
+    }
+
+    private Wish on(Place other, Place otherIslands) {
+        return new Wish(
+                id,
+                other,
+                kind,
+                tool,
+                depth,
+                depths,
+                diameters,
+                from,
+                side,
+                otherIslands,
+                stepDown,
+                stepOver,
+                manner,
+                angle,
+                allowance,
+                tabs,
+                width,
+                ends,
+                pair,
+                floor,
+                flatTool,
+                restOf,
+                copies,
+                peck,
+                way);
+    }
+
+    /** Which features it names. */
+    public On features() {
+        return Objects.requireNonNullElse(on, new Place(null, null, null)).on();
+    }
 
     /** Where depths count from: the floor of another operation. */
     public record From(String floorOf) {}
@@ -157,7 +206,7 @@ public record Wish(
         Operation operation() {
             return new Operation(
                     own,
-                    Objects.requireNonNullElse(on, new Place(null, null, null)).on(),
+                    features(),
                     Optional.ofNullable(tool),
                     Optional.ofNullable(from).map(From::floorOf),
                     Optional.ofNullable(copies).filter(c -> c.rotary() != null).map(this::turned),

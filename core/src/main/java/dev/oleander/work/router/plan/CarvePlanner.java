@@ -141,14 +141,7 @@ final class CarvePlanner {
             throw new CannotException(
                     "Tool %d does not find a way down into the floor.", tool.number());
         }
-        Figures figures =
-                new Figures(
-                        Reach.area(flat),
-                        Reach.area(reach.clean()),
-                        Reach.area(reach.rest()),
-                        pocket.leftArea(),
-                        0,
-                        List.of());
+        Figures figures = Figures.ofPocket(reach, pocket.leftArea());
         Wanted floor = Wanted.of(flat, levels.get(levels.size() - 1));
         return Optional.of(stop("flat", tool, levels, way, figures).asking(floor));
     }

@@ -136,8 +136,26 @@ final class DrillPlanner {
                         tool,
                         List.of(-tip),
                         way,
-                        Figures.ofVisits(visits))
+                        Figures.ofVisits(visits, volume(visits.size(), tool, hole, above)))
                 .asking(Wanted.of(discs(visits, tool, hole), shoulder));
+    }
+
+    /**
+     * Within the stock, mm3: a cylinder with the cone of its point, or a cap of the ball.
+     *
+     * @param above depth to which a wider hole is there already, mm
+     */
+    private double volume(int count, Tool tool, Hole hole, double above) {
+        double from = Math.max(levels.from(), above);
+        double to = Math.min(levels.below(hole.depth()), task.thickness());
+        double deep = to - from;
+        double radius = tool.form().radius();
+        if (tool.kind() == ToolKind.BALL && deep <= radius) {
+            return count * Math.PI * deep * deep * (radius - deep / 3);
+        }
+        double below = Math.min(tool.form().tipLength(), task.thickness() - to);
+        double point = tool.kind().isDrill() ? Math.PI * radius * radius * below / 3 : 0;
+        return count * (Math.PI * radius * radius * deep + point);
     }
 
     /** As wide as the tool cuts at the depth. */

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * Puts stops in order: what must come before what, then the fewest changes of tools, then the
@@ -50,12 +51,38 @@ public final class RouterOrder {
         }
     }
 
-    /** Refused stops come last. */
-    static List<RouterStop> of(RouterTask task, List<RouterStop> all) {
+    /**
+     * With the fewest changes of tools, then the shortest ways. Refused stops come last.
+     *
+     * @param all of the drawing, or of all copies
+     */
+    public static List<RouterStop> of(RouterTask task, List<RouterStop> all) {
         List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
         List<RouterStop> ordered = new ArrayList<>(new RouterOrder(task, done).ordered());
         all.stream().filter(s -> !s.isDone()).forEach(ordered::add);
         return List.copyOf(ordered);
+    }
+
+    /** The same for one copy after the other. */
+    public static List<RouterStop> copyByCopy(RouterTask task, List<RouterStop> all) {
+        Map<Integer, List<RouterStop>> byCopy = new TreeMap<>();
+        all.forEach(s -> byCopy.computeIfAbsent(s.copy(), c -> new ArrayList<>()).add(s));
+        List<RouterStop> ordered = new ArrayList<>();
+        byCopy.values().forEach(copy -> ordered.addAll(of(task, copy)));
+        return List.copyOf(ordered);
+    }
+
+    /** By id of a stop, the ids of those that must come before it. */
+    public static Map<String, Set<String>> before(RouterTask task, List<RouterStop> all) {
+        List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
+        RouterOrder order = new RouterOrder(task, done);
+        Map<String, Set<String>> before = new HashMap<>();
+        for (int i = 0; i < done.size(); i++) {
+            Set<String> must = new LinkedHashSet<>();
+            order.before.get(i).forEach(j -> must.add(done.get(j).id()));
+            before.put(done.get(i).id(), must);
+        }
+        return before;
     }
 
     /** Changes of the tool in an order, without the first one. */
@@ -76,9 +103,10 @@ public final class RouterOrder {
 
     private boolean comesBefore(RouterStop first, RouterStop then) {
         return faces(first) && !faces(then)
-                || isAskedBy(then, first.operation())
-                || isWider(first, then)
-                || isWithin(first, then);
+                || first.copy() == then.copy()
+                        && (isAskedBy(then, first.operation())
+                                || isWider(first, then)
+                                || isWithin(first, then));
     }
 
     private Operation operation(RouterStop stop) {
@@ -90,8 +118,9 @@ public final class RouterOrder {
     }
 
     /** Its depths count from the other's floor, or it takes the other's rest. */
-    private boolean isAskedBy(RouterStop then, String first) {
+    private boolean isAskedBy(RouterStop then, String other) {
         Operation operation = operation(then);
+        String first = Operation.nameOf(other);
         boolean rest =
                 operation.what() instanceof Clear clear
                         && clear.restOf().filter(first::equals).isPresent();

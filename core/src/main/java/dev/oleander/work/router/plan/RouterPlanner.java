@@ -12,6 +12,7 @@ import dev.oleander.work.router.operation.Depth;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Carve;
 import dev.oleander.work.router.operation.Operation.Chamfer;
+import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.operation.Operation.Drill;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Follow;
@@ -21,7 +22,9 @@ import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.ToolWay;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -30,6 +33,9 @@ import java.util.function.Supplier;
 public final class RouterPlanner {
 
     private final RouterTask task;
+
+    /** By name of an operation and feature, the tool it was done with. */
+    private final Map<List<String>, Tool> used = new HashMap<>();
 
     private RouterPlanner(RouterTask task) {
         this.task = task;
@@ -41,16 +47,32 @@ public final class RouterPlanner {
      * @throws dev.oleander.progress.CancelledException when the progress says so
      */
     public static List<RouterStop> plan(RouterTask task, Progress progress) {
+        return RouterOrder.of(task, stops(task, progress));
+    }
+
+    /** The same in the order of the operations; what takes a rest comes after all others. */
+    public static List<RouterStop> stops(RouterTask task, Progress progress) {
         RouterPlanner planner = new RouterPlanner(task);
         List<RouterStop> stops = new ArrayList<>();
-        int count = task.operations().size();
-        for (int i = 0; i < count; i++) {
-            progress.at(0.8 * i / count, task.operations().get(i).id());
-            Operation operation = task.operations().get(i);
+        List<Operation> operations = new ArrayList<>(task.operations());
+        operations.sort(Comparator.comparing(RouterPlanner::takesRest));
+        for (int i = 0; i < operations.size(); i++) {
+            Operation operation = operations.get(i);
+            progress.at(0.8 * i / operations.size(), operation.name());
             List<Double> turns = operation.copies().map(Operation.Turned::turns).orElse(List.of());
-            planner.stops(operation).forEach(s -> stops.add(s.turned(turns)));
+            planner.stops(operation).forEach(s -> stops.add(planner.noted(s.turned(turns))));
         }
-        return RouterOrder.of(task, stops);
+        return List.copyOf(stops);
+    }
+
+    private static boolean takesRest(Operation operation) {
+        return operation.what() instanceof Clear clear && clear.restOf().isPresent();
+    }
+
+    private RouterStop noted(RouterStop stop) {
+        String name = Operation.nameOf(stop.operation());
+        stop.tool().ifPresent(t -> stop.features().forEach(f -> used.put(List.of(name, f), t)));
+        return stop;
     }
 
     private List<RouterStop> stops(Operation operation) {
@@ -108,7 +130,14 @@ public final class RouterPlanner {
         if (operation.what() instanceof Chamfer) {
             return new ChamferPlanner(task, operation, tool).plan(feature);
         }
-        return new StopPlanner(task, operation, tool).plan(feature);
+        return new StopPlanner(task, operation, tool, before(operation, feature)).plan(feature);
+    }
+
+    /** The tool that has left the rest that an operation takes. */
+    private Optional<Tool> before(Operation operation, Feature feature) {
+        return operation.what() instanceof Clear clear
+                ? clear.restOf().map(name -> used.get(List.of(name, feature.id())))
+                : Optional.empty();
     }
 
     private List<RouterStop> whole(Operation operation, Supplier<List<RouterStop>> stops) {

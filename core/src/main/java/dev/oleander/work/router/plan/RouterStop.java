@@ -1,9 +1,12 @@
 package dev.oleander.work.router.plan;
 
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Transform;
+import dev.oleander.plan.bed.Placement;
 import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.Leg;
 import dev.oleander.work.router.way.ToolWay;
@@ -22,6 +25,7 @@ import java.util.Optional;
  * @param frees whether something comes free by it
  * @param turns of the work for each copy round the axis, degrees; none: as it lies
  * @param wanted what the drawing asks for
+ * @param copy number of the copy it lies on; 0: in the drawing itself
  */
 public record RouterStop(
         String id,
@@ -34,7 +38,8 @@ public record RouterStop(
         Optional<String> refusal,
         boolean frees,
         List<Double> turns,
-        Wanted wanted) {
+        Wanted wanted,
+        int copy) {
 
     /**
      * One that can be done.
@@ -60,7 +65,8 @@ public record RouterStop(
                 Optional.empty(),
                 false,
                 List.of(),
-                Wanted.NOTHING);
+                Wanted.NOTHING,
+                0);
     }
 
     /**
@@ -85,7 +91,29 @@ public record RouterStop(
                 Optional.of(sentence),
                 false,
                 List.of(),
-                Wanted.NOTHING);
+                Wanted.NOTHING,
+                0);
+    }
+
+    /**
+     * One of an operation that cannot be read.
+     *
+     * @param sentence why
+     */
+    public static RouterStop unreadable(String operation, List<String> features, String sentence) {
+        return new RouterStop(
+                operation,
+                operation,
+                features,
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                Figures.NONE,
+                Optional.of(sentence),
+                false,
+                List.of(),
+                Wanted.NOTHING,
+                0);
     }
 
     private static String id(Operation operation, String part) {
@@ -94,21 +122,47 @@ public record RouterStop(
 
     /** The same, by which something comes free or does not. */
     RouterStop freeing(boolean value) {
-        return new RouterStop(
-                id, operation, features, tool, levels, legs, figures, refusal, value, turns,
-                wanted);
+        return with(refusal, value, turns, wanted);
     }
 
     /** The same for copies round the axis. */
     RouterStop turned(List<Double> all) {
-        return new RouterStop(
-                id, operation, features, tool, levels, legs, figures, refusal, frees, all, wanted);
+        return with(refusal, frees, all, wanted);
     }
 
     /** The same with what the drawing asks for. */
     RouterStop asking(Wanted what) {
+        return with(refusal, frees, turns, what);
+    }
+
+    /** The same that cannot be done after all. */
+    public RouterStop refusing(String sentence) {
+        return with(Optional.of(sentence), frees, turns, wanted);
+    }
+
+    private RouterStop with(
+            Optional<String> why, boolean freeing, List<Double> turned, Wanted asked) {
         return new RouterStop(
-                id, operation, features, tool, levels, legs, figures, refusal, frees, turns, what);
+                id, operation, features, tool, levels, legs, figures, why, freeing, turned, asked,
+                copy);
+    }
+
+    /** This stop of the drawing, carried to where a copy lies. */
+    public RouterStop at(String ofCopy, Placement placement) {
+        Transform to = placement.transform();
+        return new RouterStop(
+                ofCopy,
+                operation,
+                features,
+                tool,
+                levels,
+                legs.stream().map(leg -> leg.transformed(to)).toList(),
+                figures.transformed(to),
+                refusal,
+                frees,
+                turns,
+                wanted.transformed(to),
+                placement.copy());
     }
 
     public RouterStop {
@@ -127,6 +181,7 @@ public record RouterStop(
      * @param between what it leaves of what it can reach
      * @param tabs that stand
      * @param visits middles of holes in their order
+     * @param volume that holes take away within the stock, mm3; 0 of others: their moves tell it
      */
     public record Figures(
             double area,
@@ -134,20 +189,37 @@ public record RouterStop(
             double rest,
             double between,
             int tabs,
-            List<Point> visits) {
+            List<Point> visits,
+            double volume) {
 
-        public static final Figures NONE = new Figures(0, 0, 0, 0, 0, List.of());
+        public static final Figures NONE = new Figures(0, 0, 0, 0, 0, List.of(), 0);
 
         public Figures {
             visits = List.copyOf(visits);
         }
 
-        static Figures ofTabs(int tabs) {
-            return new Figures(0, 0, 0, 0, tabs, List.of());
+        Figures transformed(Transform to) {
+            List<Point> there = visits.stream().map(to::apply).toList();
+            return new Figures(area, reachable, rest, between, tabs, there, volume);
         }
 
-        static Figures ofVisits(List<Point> visits) {
-            return new Figures(0, 0, 0, 0, 0, visits);
+        static Figures ofTabs(int tabs) {
+            return new Figures(0, 0, 0, 0, tabs, List.of(), 0);
+        }
+
+        static Figures ofPocket(Reach reach, double between) {
+            return new Figures(
+                    Reach.area(reach.pocket()),
+                    Reach.area(reach.clean()),
+                    Reach.area(reach.rest()),
+                    between,
+                    0,
+                    List.of(),
+                    0);
+        }
+
+        static Figures ofVisits(List<Point> visits, double volume) {
+            return new Figures(0, 0, 0, 0, 0, visits, volume);
         }
     }
 

@@ -57,6 +57,11 @@ public record RouterTask(
         }
     }
 
+    /** The same for some of the features. */
+    public RouterTask of(Reading some) {
+        return new RouterTask(some, stock, thickness, overCut, heights, tools, steps, operations);
+    }
+
     /** Depth of what goes through, mm. */
     public double through() {
         return thickness + overCut;

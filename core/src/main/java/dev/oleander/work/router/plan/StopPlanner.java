@@ -48,8 +48,13 @@ final class StopPlanner {
     private final Tool tool;
     private final LevelPlan levels;
     private final double ramp;
+    private final Optional<Tool> before;
 
-    StopPlanner(RouterTask task, Operation operation, Tool tool) {
+    /**
+     * @param before tool that has left the rest which the operation takes; empty when it takes none
+     */
+    StopPlanner(RouterTask task, Operation operation, Tool tool, Optional<Tool> before) {
+        this.before = before;
         this.task = task;
         this.operation = operation;
         this.tool = tool;
@@ -209,14 +214,7 @@ final class StopPlanner {
                     "Tool %d does not find a way down of at most %s° in %s: drill a start hole.",
                     tool.number(), Numbers.plain(tool.edges().rampAngle(), 2), feature.id());
         }
-        Figures figures =
-                new Figures(
-                        Reach.area(reach.pocket()),
-                        Reach.area(reach.clean()),
-                        Reach.area(reach.rest()),
-                        pocket.leftArea(),
-                        0,
-                        List.of());
+        Figures figures = Figures.ofPocket(reach, pocket.leftArea());
         boolean frees = of.get(of.size() - 1) >= task.thickness();
         return stop(feature, of, way, figures, frees)
                 .asking(Wanted.of(reach.pocket(), of.get(of.size() - 1)));
@@ -226,23 +224,14 @@ final class StopPlanner {
         if (clear.restOf().isEmpty()) {
             return Reach.of(List.of(pocket), tool.diameter() / 2);
         }
-        Operation first =
-                task.operation(clear.restOf().get())
-                        .orElseThrow(
-                                () ->
-                                        new CannotException(
-                                                "There is no operation %s whose rest could be taken.",
-                                                clear.restOf().get()));
         Tool larger =
-                first.tool()
-                        .flatMap(task::tool)
-                        .orElseThrow(
-                                () ->
-                                        new CannotException(
-                                                "Operation %s has no tool that leaves a rest.",
-                                                first.id()));
-        Reach before = Reach.of(List.of(pocket), larger.diameter() / 2);
-        return before.restBy(tool.diameter() / 2, NEAR * tool.diameter());
+                before.orElseThrow(
+                        () ->
+                                new CannotException(
+                                        "There is no operation %s here whose rest could be taken.",
+                                        clear.restOf().get()));
+        Reach left = Reach.of(List.of(pocket), larger.diameter() / 2);
+        return left.restBy(tool.diameter() / 2, NEAR * tool.diameter());
     }
 
     /** With its islands: those that are wished, or what the drawing has in it. */
@@ -323,7 +312,7 @@ final class StopPlanner {
         ToolWay way = new ToolWay(task.heights());
         LineWay.add(way, List.of(middle(region)), of, -levels.from(), tool);
         double area = region.area();
-        return stop(feature, of, way, new Figures(area, area, 0, 0, 0, List.of()), false)
+        return stop(feature, of, way, new Figures(area, area, 0, 0, 0, List.of(), 0), false)
                 .asking(Wanted.of(List.of(region), of.get(of.size() - 1)));
     }
 
@@ -383,7 +372,7 @@ final class StopPlanner {
                     tool.number(), Numbers.plain(tool.edges().deadDiameter(), 2));
         }
         Region hole = new Region(Contour.circle(centre, diameter / 2), List.of());
-        return stop(feature, of, way, Figures.ofVisits(List.of(centre)), false)
+        return stop(feature, of, way, Figures.ofVisits(List.of(centre), 0), false)
                 .asking(Wanted.of(List.of(hole), of.get(of.size() - 1)));
     }
 }

@@ -1,8 +1,11 @@
 package dev.oleander.work.router.way;
 
 import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.Transform;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -41,6 +44,18 @@ public record Leg(
     /** Straight through the air at one height. */
     public static Leg travel(Point from, Point to, double z) {
         return along(new Line(from, to), z, z, Pace.RAPID);
+    }
+
+    /** Carried to another place in the plane. */
+    public Leg transformed(Transform to) {
+        return segment.map(
+                        s ->
+                                along(
+                                        new Path(List.of(s)).transformed(to).segments().get(0),
+                                        fromZ,
+                                        toZ,
+                                        pace))
+                .orElseGet(() -> upright(to.apply(from), fromZ, toZ, pace));
     }
 
     /** Length in space, mm. */

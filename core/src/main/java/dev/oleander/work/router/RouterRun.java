@@ -1,0 +1,231 @@
+package dev.oleander.work.router;
+
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.material.Leftover;
+import dev.oleander.material.MaterialState;
+import dev.oleander.motion.PostedProgram;
+import dev.oleander.motion.Program;
+import dev.oleander.motion.TimeModel;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.RunRules;
+import dev.oleander.plan.bed.Placement;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.progress.Once;
+import dev.oleander.progress.Progress;
+import dev.oleander.proof.ProofInput;
+import dev.oleander.work.Plan;
+import dev.oleander.work.router.book.ToolRow;
+import dev.oleander.work.router.material.Depths;
+import dev.oleander.work.router.material.Difference;
+import dev.oleander.work.router.material.Removed;
+import dev.oleander.work.router.motion.RouterMotion;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.proof.Fault;
+import dev.oleander.work.router.proof.ProgramCheck;
+import dev.oleander.work.router.proof.RouterProof;
+import dev.oleander.work.router.run.RouterPlan;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/** All that is planned for a router, with what follows from it. */
+public final class RouterRun implements Plan, RouterProof {
+
+    private final Reading reading;
+    private final RouterPlan plan;
+    private final Once<Program> program;
+    private final Once<Timeline> timeline;
+    private final Once<List<Fault>> faults;
+    private final Once<Depths> depths;
+    private final Once<Removed> removed;
+    private final Once<Difference.Found> difference;
+    private final Once<Map<String, Double>> volumes;
+
+    RouterRun(Reading reading, RouterPlan plan) {
+        this.reading = reading;
+        this.plan = plan;
+        Map<String, Stop> entries =
+                plan.run().stops().stream()
+                        .collect(Collectors.toMap(Stop::id, Function.identity()));
+        this.program =
+                new Once<>(
+                        progress ->
+                                RouterMotion.of(
+                                        plan.stops(),
+                                        plan.unit(),
+                                        stop -> plan.feeds().get(stop.id()),
+                                        stop -> plan.run().eventsOf(entries.get(stop.id()))));
+        this.timeline =
+                new Once<>(
+                        progress ->
+                                new TimeModel(plan.run().machine()).time(program.get(progress)));
+        this.faults = new Once<>(progress -> faults(program.get(progress)));
+        this.depths = new Once<>(progress -> new Depths(plan.cuttings()));
+        this.removed = new Once<>(progress -> new Removed(plan.cuttings()));
+        this.volumes = new Once<>(progress -> volumes());
+        this.difference =
+                new Once<>(
+                        progress ->
+                                Difference.of(
+                                        plan.asked(),
+                                        removed.get(progress),
+                                        plan.stock(),
+                                        plan.task().thickness()));
+    }
+
+    /** What can be asked of the plan besides. */
+    @Override
+    public RouterPlan plan() {
+        return plan;
+    }
+
+    /** What the program does that it must not. */
+    @Override
+    public List<Fault> faults() {
+        return faults.get(Progress.NONE);
+    }
+
+    private List<Fault> faults(Program of) {
+        return ProgramCheck.faults(
+                of,
+                plan.task().tools(),
+                plan.run().layout().stock(),
+                plan.task().thickness(),
+                plan.unit());
+    }
+
+    /** Depth at any place, after any number of moves. */
+    public Depths depths() {
+        return depths.get(Progress.NONE);
+    }
+
+    /** What is gone in the end, by height. */
+    public Removed removed() {
+        return removed.get(Progress.NONE);
+    }
+
+    /** What a stop takes away within the stock, mm3; empty of tools that are not flat. */
+    public Optional<Double> volume(String stop) {
+        return Optional.ofNullable(volumes.get(Progress.NONE).get(stop));
+    }
+
+    private Map<String, Double> volumes() {
+        Map<String, Double> all = new HashMap<>();
+        for (RouterStop stop : plan.done()) {
+            boolean flat = stop.tool().orElseThrow().kind().isFlat();
+            if (stop.figures().volume() > 0) {
+                all.put(stop.id(), stop.figures().volume());
+            } else if (flat && stop.turns().isEmpty()) {
+                Removed own = new Removed(List.of(stop.cutting()));
+                all.put(stop.id(), own.volume(plan.stock(), plan.task().thickness()));
+            }
+        }
+        return all;
+    }
+
+    /** What is left of what is asked for, and what is gone beyond it, of flat stock. */
+    @Override
+    public Difference.Found difference() {
+        return difference.get(Progress.NONE);
+    }
+
+    @Override
+    public Run run() {
+        return plan.run();
+    }
+
+    @Override
+    public List<Placement> copies() {
+        return plan.run().layout().placements();
+    }
+
+    @Override
+    public RunRules rules() {
+        return plan.rules();
+    }
+
+    @Override
+    public Timeline timeline(Progress progress) {
+        return timeline.get(progress);
+    }
+
+    /** Tools and power are in the hourly rate of the machine. */
+    @Override
+    public double running() {
+        return 0;
+    }
+
+    /** Heights are written from where the zero lies. */
+    @Override
+    public PostedProgram posted() {
+        Program planned = program.get(Progress.NONE);
+        double up = plan.zeroBelow();
+        Program written = up == 0 ? planned : Raised.by(planned, up);
+        return new PostedProgram(written, IntStream.range(0, planned.size()).boxed().toList());
+    }
+
+    @Override
+    public ProofInput proofInput() {
+        return ProofInput.of(
+                RouterMilling.WORK, reading, run(), timeline(Progress.NONE), material(), this);
+    }
+
+    @Override
+    public List<ToolRow> dataInUse() {
+        return plan.rowsInUse();
+    }
+
+    @Override
+    public Map<String, String> stopNames() {
+        return run().stops().stream()
+                .collect(
+                        Collectors.toMap(
+                                Stop::id,
+                                stop -> "%d %s".formatted(stop.number(), stop.name()),
+                                (a, b) -> a));
+    }
+
+    /** What comes free its own rules say. */
+    @Override
+    public MaterialState material() {
+        return new MaterialState(List.of());
+    }
+
+    @Override
+    public List<Leftover> remains() {
+        return List.of();
+    }
+
+    @Override
+    public boolean callsCopies() {
+        return true;
+    }
+
+    /** It must do nothing that the planned program does not do. */
+    @Override
+    public Recheck recheck(Program read, Optional<Set<String>> stops) {
+        double up = plan.zeroBelow();
+        Program planned = up == 0 ? read : Raised.by(read, -up);
+        Set<String> known = new HashSet<>();
+        faults().forEach(f -> known.add(f.sentence()));
+        List<String> fresh =
+                faults(planned).stream()
+                        .map(Fault::sentence)
+                        .filter(sentence -> !known.contains(sentence))
+                        .distinct()
+                        .toList();
+        return new Recheck(0, fresh);
+    }
+
+    /** Of a stop of the run, where its ways are. */
+    public Optional<RouterStop> stop(String id) {
+        return plan.stop(id);
+    }
+}

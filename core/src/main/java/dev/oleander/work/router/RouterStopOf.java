@@ -1,0 +1,51 @@
+package dev.oleander.work.router;
+
+import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.choice.WishValues;
+import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.run.RouterPlan;
+import dev.oleander.work.router.run.RouterWork;
+import dev.oleander.work.router.tool.CutSteps;
+import dev.oleander.work.router.tool.Tool;
+import java.util.List;
+import java.util.Optional;
+
+/** What the values of a stop of a router are asked of. */
+public record RouterStopOf(RouterWork work, RouterPlan plan) {
+
+    public Optional<Tool> tool() {
+        return work.stop().tool();
+    }
+
+    /** All that there are. */
+    public List<Tool> tools() {
+        return plan.task().tools();
+    }
+
+    public Optional<Operation> operation() {
+        return work.deed().operation();
+    }
+
+    /** What people or rules say. */
+    public Optional<String> said(String word) {
+        return work.deed().values().get(word);
+    }
+
+    /** What holds: as it is said, or as the data of the tool say; empty where nothing does. */
+    public String used(String word) {
+        return said(word).or(() -> byData(word)).orElse("");
+    }
+
+    private Optional<String> byData(String word) {
+        return tool().flatMap(t -> byData(word, plan.task().steps().apply(t)));
+    }
+
+    private static Optional<String> byData(String word, CutSteps steps) {
+        return switch (word) {
+            case WishValues.STEP_DOWN -> Optional.of(Numbers.plain(steps.down(), 3));
+            case WishValues.STEP_OVER -> Optional.of(Numbers.plain(steps.over(), 3));
+            case WishValues.PECK -> Optional.of(Numbers.plain(steps.peck(), 3));
+            default -> Optional.empty();
+        };
+    }
+}

@@ -1,0 +1,214 @@
+package dev.oleander.work.router;
+
+import dev.oleander.quantity.Numbers;
+import dev.oleander.quantity.Typed;
+import dev.oleander.value.Entry;
+import dev.oleander.value.Form;
+import dev.oleander.value.Subject;
+import dev.oleander.value.Value;
+import dev.oleander.value.ValueException;
+import dev.oleander.value.Word;
+import dev.oleander.work.router.choice.RouterChoice;
+import dev.oleander.work.router.choice.RouterKind;
+import dev.oleander.work.router.choice.WishValues;
+import dev.oleander.work.router.plan.Suitable;
+import dev.oleander.work.router.tool.Tool;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** What people set for what is done to a feature. Lengths mm. */
+final class RouterStopValues {
+
+    private static final double DEEPEST = 500;
+    private static final double WIDEST = 500;
+
+    static final List<Value<RouterChoice>> ALL =
+            List.of(
+                    words(WishValues.WORK, "work", RouterKind.values(), "Work"),
+                    tool(WishValues.TOOL, "tool", "Tool", RouterStopValues::toolInUse),
+                    depth(),
+                    words(
+                            WishValues.SIDE,
+                            "side",
+                            "Side",
+                            new Word("outside", "outside"),
+                            new Word("inside", "inside"),
+                            new Word("on", "on the line")),
+                    words(
+                            WishValues.WAY,
+                            "way of cutting",
+                            "Cut",
+                            new Word("climb", "climb"),
+                            new Word("conventional", "conventional")),
+                    number(WishValues.STEP_DOWN, "step down", 0.01, DEEPEST, "Step down", "mm")
+                            .used(RouterStopOf.class, s -> s.used(WishValues.STEP_DOWN)),
+                    number(WishValues.STEP_OVER, "step-over", 0.01, 1, "Step-over", "D")
+                            .used(RouterStopOf.class, s -> s.used(WishValues.STEP_OVER)),
+                    number(WishValues.ALLOWANCE, "allowance", 0, WIDEST, "Left at walls", "mm"),
+                    number(WishValues.TAB_COUNT, "number of tabs", 0, 1000, "Tabs", ""),
+                    number(
+                            WishValues.TAB_SPACING,
+                            "spacing of tabs",
+                            1,
+                            10_000,
+                            "A tab every",
+                            "mm"),
+                    number(WishValues.TAB_WIDTH, "width of tabs", 0.1, WIDEST, "Tab width", "mm"),
+                    number(
+                            WishValues.TAB_HEIGHT,
+                            "height of tabs",
+                            0.1,
+                            DEEPEST,
+                            "Tab height",
+                            "mm"),
+                    number(WishValues.WIDTH, "width of the groove", 0.1, WIDEST, "Width", "mm"),
+                    words(
+                            WishValues.ENDS,
+                            "ends of the groove",
+                            "Ends",
+                            new Word("open", "the full depth reaches the ends"),
+                            new Word("closed", "the blade stays within")),
+                    number(WishValues.FLOOR, "floor of the carving", 0.01, DEEPEST, "Floor", "mm"),
+                    tool(
+                            WishValues.FLAT_TOOL,
+                            "tool for the floor",
+                            "Tool for the floor",
+                            s -> Optional.empty()),
+                    number(WishValues.PECK, "peck", 0, DEEPEST, "Peck", "mm")
+                            .used(RouterStopOf.class, s -> s.used(WishValues.PECK)));
+
+    private RouterStopValues() {}
+
+    private static Function<RouterChoice, String> get(String word) {
+        return set -> set.get(word).orElse(null);
+    }
+
+    private static Value<RouterChoice> shown(Value<RouterChoice> value, String label, String unit) {
+        return value.label(label, unit)
+                .ofAllCopies()
+                .used(RouterStopOf.class, s -> s.used(value.word()));
+    }
+
+    private static Value<RouterChoice> words(
+            String word, String name, RouterKind[] kinds, String label) {
+        return words(word, name, label, Word.all(kinds).toArray(Word[]::new));
+    }
+
+    private static Value<RouterChoice> words(
+            String word, String name, String label, Word... words) {
+        return shown(
+                Value.listed(
+                        word,
+                        name,
+                        subjects -> List.of(words),
+                        get(word),
+                        (set, text) -> set.with(word, required(name, text, words))),
+                label,
+                "");
+    }
+
+    private static String required(String name, String text, Word... words) {
+        if (text == null) {
+            return null;
+        }
+        List<String> known = new ArrayList<>();
+        for (Word word : words) {
+            known.add(word.value());
+        }
+        if (!known.contains(text)) {
+            throw new ValueException(
+                    "The %s cannot be \"%s\"; known are %s."
+                            .formatted(name, text, String.join(", ", known)));
+        }
+        return text;
+    }
+
+    private static Value<RouterChoice> number(
+            String word, String name, double least, double most, String label, String unit) {
+        Form.Number<RouterChoice> limits =
+                word.equals(WishValues.TAB_COUNT)
+                        ? Value.wholeBetween(least, most)
+                        : Value.between(least, most);
+        return shown(
+                Value.number(
+                        word,
+                        name,
+                        limits,
+                        set -> set.get(word).map(text -> new Typed(text, 0)).orElse(null),
+                        (set, typed) -> set.with(word, typed == null ? null : typed.text())),
+                label,
+                unit);
+    }
+
+    private static Value<RouterChoice> depth() {
+        return shown(
+                Value.text(
+                        WishValues.DEPTH,
+                        "depth",
+                        get(WishValues.DEPTH),
+                        (set, entry) -> set.with(WishValues.DEPTH, depth(entry))),
+                "Depth",
+                "mm");
+    }
+
+    /** A formula, or that it goes through. */
+    private static String depth(Entry entry) {
+        if (entry.isEmpty() || entry.text().equals("through")) {
+            return entry.text();
+        }
+        return entry.number("The depth", 0.01, DEEPEST).text();
+    }
+
+    // ---- tools
+
+    private static Value<RouterChoice> tool(
+            String word, String name, String label, Function<RouterStopOf, Optional<String>> used) {
+        return Value.<RouterChoice>listed(
+                        word,
+                        name,
+                        RouterStopValues::tools,
+                        get(word),
+                        (set, text) -> set.with(word, number(name, text)))
+                .label(label, "")
+                .ofAllCopies()
+                .usually(
+                        subject ->
+                                subject.work(RouterStopOf.class)
+                                        .flatMap(s -> used.apply(s).or(() -> s.said(word))));
+    }
+
+    private static Optional<String> toolInUse(RouterStopOf stop) {
+        return stop.tool().map(t -> String.valueOf(t.number()));
+    }
+
+    private static String number(String name, String text) {
+        if (text != null && !text.matches("\\d{1,6}")) {
+            throw new ValueException("The %s is \"%s\"; it is a number.".formatted(name, text));
+        }
+        return text;
+    }
+
+    /** All there are, each with why it cannot, of the first of the stops. */
+    private static List<Word> tools(List<Subject<RouterChoice>> stops) {
+        return stops.stream()
+                .flatMap(s -> s.work(RouterStopOf.class).stream())
+                .limit(1)
+                .flatMap(s -> s.tools().stream().map(t -> word(t, s)))
+                .toList();
+    }
+
+    private static Word word(Tool tool, RouterStopOf stop) {
+        String what =
+                "%d: %s %s %s mm"
+                        .formatted(
+                                tool.number(),
+                                tool.name(),
+                                tool.kind().label(),
+                                Numbers.plain(tool.diameter(), 3))
+                        .replace("  ", " ");
+        boolean cannot = stop.operation().flatMap(o -> Suitable.whyNot(tool, o.what())).isPresent();
+        return new Word(String.valueOf(tool.number()), cannot ? what + " (cannot)" : what);
+    }
+}

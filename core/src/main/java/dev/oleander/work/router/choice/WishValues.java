@@ -1,0 +1,129 @@
+package dev.oleander.work.router.choice;
+
+import dev.oleander.book.CutDataException;
+import dev.oleander.work.router.operation.Wish;
+import java.util.List;
+import java.util.Optional;
+
+/** What can be set for single features, as it stands in an operation that people wish. */
+public final class WishValues {
+
+    public static final String WORK = "work";
+    public static final String TOOL = "tool";
+    public static final String DEPTH = "depth";
+    public static final String SIDE = "side";
+    public static final String WAY = "way";
+    public static final String STEP_DOWN = "stepDown";
+    public static final String STEP_OVER = "stepOver";
+    public static final String ALLOWANCE = "allowance";
+    public static final String TAB_COUNT = "tabs.count";
+    public static final String TAB_SPACING = "tabs.spacing";
+    public static final String TAB_WIDTH = "tabs.width";
+    public static final String TAB_HEIGHT = "tabs.height";
+    public static final String WIDTH = "width";
+    public static final String ENDS = "ends";
+    public static final String FLOOR = "floor";
+    public static final String FLAT_TOOL = "flatTool";
+    public static final String PECK = "peck";
+
+    private WishValues() {}
+
+    /** What an operation says. */
+    public static RouterChoice of(Wish wish) {
+        RouterChoice values =
+                RouterChoice.NOTHING
+                        .with(WORK, wish.kind())
+                        .with(TOOL, text(wish.tool()))
+                        .with(DEPTH, wish.depth())
+                        .with(SIDE, wish.side())
+                        .with(WAY, wish.way())
+                        .with(STEP_DOWN, wish.stepDown())
+                        .with(STEP_OVER, wish.stepOver())
+                        .with(ALLOWANCE, wish.allowance())
+                        .with(WIDTH, wish.width())
+                        .with(ENDS, wish.ends())
+                        .with(FLOOR, wish.floor())
+                        .with(FLAT_TOOL, text(wish.flatTool()))
+                        .with(PECK, wish.peck());
+        Wish.TabWish tabs = wish.tabs();
+        return tabs == null
+                ? values
+                : values.with(TAB_COUNT, text(tabs.count()))
+                        .with(TAB_SPACING, tabs.spacing())
+                        .with(TAB_WIDTH, tabs.width())
+                        .with(TAB_HEIGHT, tabs.height());
+    }
+
+    private static String text(Integer number) {
+        return number == null ? null : number.toString();
+    }
+
+    /**
+     * An operation that says something else; what values do not speak of it keeps.
+     *
+     * @throws CutDataException when the number of a tool, or of tabs, is none
+     */
+    public static Wish with(Wish wish, String id, Wish.Place on, RouterChoice values) {
+        return new Wish(
+                id,
+                on,
+                values.get(WORK).orElse(null),
+                whole(values, TOOL, "tool"),
+                values.get(DEPTH).orElse(null),
+                wish.depths(),
+                wish.diameters(),
+                wish.from(),
+                values.get(SIDE).orElse(null),
+                wish.islands(),
+                values.get(STEP_DOWN).orElse(null),
+                values.get(STEP_OVER).orElse(null),
+                wish.manner(),
+                wish.angle(),
+                values.get(ALLOWANCE).orElse(null),
+                tabs(values),
+                values.get(WIDTH).orElse(null),
+                values.get(ENDS).orElse(null),
+                wish.pair(),
+                values.get(FLOOR).orElse(null),
+                whole(values, FLAT_TOOL, "flat tool"),
+                wish.restOf(),
+                wish.copies(),
+                values.get(PECK).orElse(null),
+                values.get(WAY).orElse(null));
+    }
+
+    private static Wish.TabWish tabs(RouterChoice values) {
+        boolean none =
+                values.get(TAB_COUNT).filter(n -> !n.equals("0")).isEmpty()
+                        && (values.get(TAB_COUNT).isPresent() || values.get(TAB_SPACING).isEmpty());
+        return none
+                ? null
+                : new Wish.TabWish(
+                        whole(values, TAB_COUNT, "number of tabs"),
+                        values.get(TAB_SPACING).orElse(null),
+                        values.get(TAB_WIDTH).orElse(null),
+                        values.get(TAB_HEIGHT).orElse(null));
+    }
+
+    private static Integer whole(RouterChoice values, String word, String what) {
+        Optional<String> text = values.get(word);
+        try {
+            return text.map(Integer::valueOf).orElse(null);
+        } catch (NumberFormatException none) {
+            throw new CutDataException(
+                    "The %s is \"%s\"; it is a whole number.".formatted(what, text.get()));
+        }
+    }
+
+    /** An operation of which nothing is said but what it is called. */
+    public static Wish empty(String id) {
+        return new Wish(
+                id, null, null, null, null, null, null, null, null, null, null, null, null, null,
+                null, null, null, null, null, null, null, null, null, null, null);
+    }
+
+    /** Single features. */
+    public static Wish.Place contours(List<String> ids) {
+        return new Wish.Place(null, ids, null);
+    }
+}

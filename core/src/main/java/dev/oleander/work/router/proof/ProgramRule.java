@@ -1,0 +1,76 @@
+package dev.oleander.work.router.proof;
+
+import dev.oleander.proof.Severity;
+
+/** One of the things that {@link ProgramCheck} finds in the moves of a program. */
+abstract class ProgramRule extends RouterRule {
+
+    ProgramRule(String id, String title) {
+        super(id, title);
+    }
+
+    @Override
+    void check(RouterProof proof, Findings findings) {
+        findings.checked(proof.plan().done().size());
+        for (Fault fault : proof.faults()) {
+            if (fault.rule().equals(id())) {
+                findings.add(
+                        Severity.MUST_FIX,
+                        fault.stop(),
+                        fault.place(),
+                        fault.value(),
+                        fault.limit(),
+                        fault.sentence());
+            }
+        }
+    }
+
+    /** Nothing touches uncut stock above the flutes. */
+    public static final class Flutes extends ProgramRule {
+        public Flutes() {
+            super("flutes", "no tool is deeper in the stock than its flutes are long");
+        }
+    }
+
+    /** Ways down. */
+    public static final class Entry extends ProgramRule {
+        public Entry() {
+            super("entry", "every way down is one that the tool can cut");
+        }
+    }
+
+    /** Moves through the air. */
+    public static final class Rapid extends ProgramRule {
+        public Rapid() {
+            super("rapid", "rapid moves keep clear of the stock as it is then");
+        }
+    }
+
+    /** Speeds. */
+    public static final class Spindle extends ProgramRule {
+        public Spindle() {
+            super("spindle", "the spindle turns in every feed, as fast as the tool may");
+        }
+    }
+
+    /** What lies under the stock. */
+    public static final class Table extends ProgramRule {
+        public Table() {
+            super("table", "no tool goes deeper than the board under the stock allows");
+        }
+    }
+
+    /** The rotary axis. */
+    public static final class Turn extends ProgramRule {
+        public Turn() {
+            super("turn", "the work turns only while the tool is above it");
+        }
+    }
+
+    /** Tools that are called. */
+    public static final class Station extends ProgramRule {
+        public Station() {
+            super("station", "every tool that is called is there");
+        }
+    }
+}

@@ -1,0 +1,105 @@
+package dev.oleander.work.router.run;
+
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Region;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.RunRules;
+import dev.oleander.work.router.book.RouterBook;
+import dev.oleander.work.router.book.RouterUnit;
+import dev.oleander.work.router.book.ToolRow;
+import dev.oleander.work.router.choice.RouterChoices;
+import dev.oleander.work.router.deed.Deed;
+import dev.oleander.work.router.material.Cutting;
+import dev.oleander.work.router.material.Difference.Asked;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.plan.RouterTask;
+import dev.oleander.work.router.tool.Feeds;
+import dev.oleander.work.router.tool.Tool;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * All that is planned for a router.
+ *
+ * @param task what is done to one copy, in the coordinates of the drawing
+ * @param stops in the order of the run, in the coordinates of the machine
+ * @param deeds what the stops do, by id of the operation
+ * @param feeds of stops that can be done, by id
+ */
+public record RouterPlan(
+        RouterTask task,
+        RouterChoices choices,
+        RouterUnit unit,
+        RouterBook book,
+        String material,
+        Run run,
+        List<RouterStop> stops,
+        Map<String, Deed> deeds,
+        Map<String, Feeds> feeds,
+        RunRules rules) {
+
+    public RouterPlan {
+        stops = List.copyOf(stops);
+        deeds = Map.copyOf(deeds);
+        feeds = Map.copyOf(feeds);
+    }
+
+    public Optional<RouterStop> stop(String id) {
+        return stops.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    /** Those that can be done. */
+    public List<RouterStop> done() {
+        return stops.stream().filter(RouterStop::isDone).toList();
+    }
+
+    /** What a stop does. */
+    public Deed deed(RouterStop stop) {
+        return deeds.get(stop.operation());
+    }
+
+    /** Tools that are used, each once, in the order in which they are taken first. */
+    public List<Tool> toolsInUse() {
+        return done().stream().map(s -> s.tool().orElseThrow()).distinct().toList();
+    }
+
+    /** Rows of the book that are used, in the order of their names. */
+    public List<ToolRow> rowsInUse() {
+        return toolsInUse().stream()
+                .flatMap(t -> book.row(t, material).stream())
+                .distinct()
+                .sorted(Comparator.comparing(ToolRow::id))
+                .toList();
+    }
+
+    /** What all stops take away, in their order. */
+    public List<Cutting> cuttings() {
+        return done().stream().map(RouterStop::cutting).toList();
+    }
+
+    /** What all stops are asked for. */
+    public List<Asked> asked() {
+        return done().stream()
+                .map(s -> new Asked(s.id(), s.wanted(), s.tool().orElseThrow().kind().isFlat()))
+                .toList();
+    }
+
+    /** Whether an axis turns the work for some of it. */
+    public boolean turns() {
+        return stops.stream().anyMatch(s -> !s.turns().isEmpty());
+    }
+
+    /** The stock seen from above. */
+    public Region stock() {
+        return run.layout()
+                .outline()
+                .orElseGet(() -> new Region(Contour.rectangle(run.layout().stock()), List.of()));
+    }
+
+    /** mm by which heights in the program lie above those that are planned. */
+    public double zeroBelow() {
+        return choices.zero().isOnTable() ? task.thickness() : 0;
+    }
+}

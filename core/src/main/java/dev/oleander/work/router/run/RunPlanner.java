@@ -1,0 +1,324 @@
+package dev.oleander.work.router.run;
+
+import dev.oleander.book.CutDataException;
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.FeatureKey;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Transform;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.RunRules;
+import dev.oleander.plan.bed.PartRef;
+import dev.oleander.plan.bed.Placement;
+import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.bed.SheetLayout;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.progress.Progress;
+import dev.oleander.work.Task;
+import dev.oleander.work.router.book.FlatTool;
+import dev.oleander.work.router.book.RouterBook;
+import dev.oleander.work.router.book.RouterUnit;
+import dev.oleander.work.router.choice.RouterChoices;
+import dev.oleander.work.router.choice.RouterOrders;
+import dev.oleander.work.router.deed.Deed;
+import dev.oleander.work.router.deed.Deeds;
+import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Face;
+import dev.oleander.work.router.plan.Conditions;
+import dev.oleander.work.router.plan.RouterOrder;
+import dev.oleander.work.router.plan.RouterPlanner;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.plan.RouterTask;
+import dev.oleander.work.router.tool.Feeds;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.ToolWay.Heights;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/** Plans a whole job: what is done to one copy, then that on all copies, in order. */
+public final class RunPlanner {
+
+    private final Task<RouterChoices> task;
+    private final RouterChoices choices;
+    private final RouterUnit unit;
+    private final RouterBook book;
+    private final List<Tool> tools;
+
+    /** What is known of stops of the drawing. */
+    private final Map<String, Deed> deeds = new LinkedHashMap<>();
+
+    private final Map<String, Feeds> feeds = new HashMap<>();
+    private final List<Stop> entries = new ArrayList<>();
+
+    private RunPlanner(Task<RouterChoices> task) {
+        this.task = task;
+        this.choices = task.choices();
+        this.unit = RouterUnit.of(task.machine());
+        this.book = (RouterBook) task.book();
+        this.tools = tools(choices, book);
+    }
+
+    /**
+     * @throws PlanException when there can be no plan
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    public static RouterPlan plan(Task<RouterChoices> task, Progress progress) {
+        if (task.reading().features().isEmpty()) {
+            throw new PlanException("There is nothing in the drawing that could be worked.");
+        }
+        return new RunPlanner(task).plan(progress);
+    }
+
+    /**
+     * Those of the job, or else of the machine.
+     *
+     * @throws PlanException naming what is wrong with one of the job
+     */
+    public static List<Tool> tools(RouterChoices choices, RouterBook book) {
+        try {
+            return choices.tools().isEmpty()
+                    ? book.tools()
+                    : choices.tools().stream().map(FlatTool::tool).toList();
+        } catch (CutDataException wrong) {
+            throw new PlanException(wrong.getMessage());
+        }
+    }
+
+    private RouterPlan plan(Progress progress) {
+        SheetLayout layout = Beds.of(task, tools);
+        RouterTask one = ofOneCopy(layout);
+        Map<PartRef, List<RouterStop>> drawn = new LinkedHashMap<>();
+        for (Placement placement : layout.placements()) {
+            if (!drawn.containsKey(placement.of())) {
+                drawn.put(placement.of(), drawn(one, placement.of(), progress));
+            }
+        }
+        List<RouterStop> laid = laid(one, drawn, layout);
+        List<RouterStop> ordered = ordered(one, laid);
+        RunRules rules = rules(one, laid);
+        List<Stop> run = arranged(rules, ordered);
+        return planned(one, layout, rules, run, laid);
+    }
+
+    private RouterPlan planned(
+            RouterTask one,
+            SheetLayout layout,
+            RunRules rules,
+            List<Stop> stops,
+            List<RouterStop> laid) {
+        Map<String, RouterStop> byId =
+                laid.stream().collect(Collectors.toMap(RouterStop::id, Function.identity()));
+        Run run =
+                new Run(
+                        task.machine(),
+                        choices.order(),
+                        layout,
+                        stops,
+                        choices.run().eventsOf(stops),
+                        List.of());
+        return new RouterPlan(
+                one,
+                choices,
+                unit,
+                book,
+                task.order().material(),
+                run,
+                stops.stream().map(s -> byId.get(s.id())).toList(),
+                deeds,
+                feeds,
+                rules);
+    }
+
+    // ---- one copy
+
+    private RouterTask ofOneCopy(SheetLayout layout) {
+        Box stock = asSeenByFirst(layout);
+        double thickness =
+                choices.wholeBlock().map(b -> b.diameter()).orElse(task.order().thickness());
+        List<Operation> operations = new ArrayList<>();
+        for (Deed deed : Deeds.of(task.reading(), choices, thickness, stock, tools)) {
+            deeds.put(deed.id(), deed);
+            deed.operation().ifPresent(operations::add);
+        }
+        try {
+            return new RouterTask(
+                    task.reading(),
+                    stock,
+                    thickness,
+                    unit.overCut(),
+                    heights(),
+                    tools,
+                    tool -> book.steps(tool, task.order().material()),
+                    operations);
+        } catch (CutDataException twice) {
+            throw new PlanException(twice.getMessage());
+        }
+    }
+
+    private Heights heights() {
+        RouterUnit.Lifts lifts = unit.heights();
+        return new Heights(lifts.clearance(), lifts.retract(), lifts.feedHeight());
+    }
+
+    /** The stock in the coordinates of the drawing, from where the first copy lies. */
+    private static Box asSeenByFirst(SheetLayout layout) {
+        if (layout.placements().isEmpty()) {
+            return layout.stock();
+        }
+        Transform back = layout.placements().get(0).transform().inverse();
+        Box stock = layout.stock();
+        List<Box> corners = new ArrayList<>();
+        for (double x : new double[] {stock.min().x(), stock.max().x()}) {
+            for (double y : new double[] {stock.min().y(), stock.max().y()}) {
+                Point corner = back.apply(new Point(x, y));
+                corners.add(new Box(corner, corner));
+            }
+        }
+        return Box.around(corners);
+    }
+
+    /** Stops of what lies at a place, where it is drawn. */
+    private List<RouterStop> drawn(RouterTask one, PartRef of, Progress progress) {
+        RouterTask part = of.isWhole() ? one : one.of(only(of));
+        List<RouterStop> drawn = new ArrayList<>();
+        for (RouterStop stop : RouterPlanner.stops(part, progress)) {
+            boolean elsewhere = !of.isWhole() && !stop.isDone() && stop.features().isEmpty();
+            if (!elsewhere) {
+                drawn.add(withData(one, stop));
+            }
+        }
+        for (Deed deed : deeds.values()) {
+            deed.refusal()
+                    .ifPresent(
+                            why ->
+                                    drawn.add(
+                                            RouterStop.unreadable(
+                                                    deed.id(), deed.features(), why)));
+        }
+        return drawn;
+    }
+
+    private Reading only(PartRef of) {
+        Reading all = task.reading();
+        List<Feature> held = all.features().stream().filter(of::holds).toList();
+        return new Reading(
+                all.drawing(), held, of.parts(all), all.holes(), all.faults(), all.layerPurposes());
+    }
+
+    /** With its feeds; refused where the book has nothing for its tool. */
+    private RouterStop withData(RouterTask one, RouterStop stop) {
+        if (!stop.isDone()) {
+            return stop;
+        }
+        Conditions conditions = new Conditions(one, book, task.order().material(), unit);
+        try {
+            feeds.put(key(stop), conditions.of(stop));
+            return stop;
+        } catch (CutDataException none) {
+            return stop.refusing(none.getMessage());
+        }
+    }
+
+    /** Stops of the drawing are told apart by what they do, and to what. */
+    private static String key(RouterStop stop) {
+        return stop.id() + " " + stop.features();
+    }
+
+    // ---- all copies
+
+    private List<RouterStop> laid(
+            RouterTask one, Map<PartRef, List<RouterStop>> drawn, SheetLayout layout) {
+        Map<String, Feature> features = task.reading().byId();
+        Set<String> taken = new HashSet<>();
+        List<RouterStop> laid = new ArrayList<>();
+        Map<String, Feeds> ofDrawn = Map.copyOf(feeds);
+        feeds.clear();
+        boolean first = true;
+        for (Placement placement : layout.placements()) {
+            for (RouterStop stop : drawn.get(placement.of())) {
+                Feature feature = feature(stop, features);
+                boolean here = first || !isFacing(one, stop);
+                if (here) {
+                    String id = free(stop, feature, placement.copy(), taken);
+                    RouterStop there = stop.at(id, placement);
+                    Optional<Feeds> own = Optional.ofNullable(ofDrawn.get(key(stop)));
+                    own.ifPresent(f -> feeds.put(id, f));
+                    laid.add(there);
+                    entries.add(StopEntries.of(there, deeds.get(stop.operation()), feature, own));
+                }
+            }
+            first = false;
+        }
+        return laid;
+    }
+
+    /** The stock is faced once, however many copies lie on it. */
+    private static boolean isFacing(RouterTask one, RouterStop stop) {
+        return one.operation(stop.operation()).filter(o -> o.what() instanceof Face).isPresent();
+    }
+
+    /** What a stop is done to, or the first of it; of the whole stock the first of the drawing. */
+    private Feature feature(RouterStop stop, Map<String, Feature> features) {
+        return stop.features().stream()
+                .map(features::get)
+                .findFirst()
+                .orElseGet(() -> task.reading().features().get(0));
+    }
+
+    private String free(RouterStop stop, Feature feature, int copy, Set<String> taken) {
+        String deed = deeds.get(stop.operation()).deed();
+        FeatureKey key = FeatureKey.of(feature.id(), copy);
+        String id = key.visit(deed).text();
+        for (int i = 2; !taken.add(id); i++) {
+            id = key.visit(deed.isEmpty() ? String.valueOf(i) : deed + "-" + i).text();
+        }
+        return id;
+    }
+
+    // ---- order
+
+    private List<RouterStop> ordered(RouterTask one, List<RouterStop> laid) {
+        return choices.rule() == RouterOrders.COPY_BY_COPY
+                ? RouterOrder.copyByCopy(one, laid)
+                : RouterOrder.of(one, laid);
+    }
+
+    private static RunRules rules(RouterTask one, List<RouterStop> laid) {
+        Map<String, Set<String>> before = RouterOrder.before(one, laid);
+        return new RunRules(before, RunPlanner::why, stop -> "cut");
+    }
+
+    private static String why(Stop stop, Stop must) {
+        return stop.feature().equals(must.feature())
+                ? "it goes on where that one ends"
+                : "what it lies in would be free before, or its floor not there yet";
+    }
+
+    private List<Stop> arranged(RunRules rules, List<RouterStop> ordered) {
+        Map<String, Stop> byId =
+                entries.stream().collect(Collectors.toMap(Stop::id, Function.identity()));
+        List<Stop> wished = new ArrayList<>();
+        ordered.forEach(s -> wished.add(byId.get(s.id())));
+        if (choices.run().isByHand()) {
+            List<String> sequence = choices.run().sequence();
+            Map<String, Integer> places = new HashMap<>();
+            sequence.forEach(id -> places.putIfAbsent(id, places.size()));
+            wished.sort(Comparator.comparingInt(s -> places.getOrDefault(s.id(), places.size())));
+        }
+        List<Stop> numbered = new ArrayList<>();
+        for (Stop stop : rules.arranged(wished, choices.run().pins())) {
+            numbered.add(stop.numbered(numbered.size() + 1));
+        }
+        return numbered;
+    }
+}

@@ -1,0 +1,64 @@
+package dev.oleander.work.router.run;
+
+import dev.oleander.drawing.read.Feature;
+import dev.oleander.plan.stop.FeatureNames;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.deed.Deed;
+import dev.oleander.work.router.plan.RouterStop;
+import java.util.Map;
+import java.util.Optional;
+
+/** What stops of a router are called on the run line. */
+final class StopNames {
+
+    private static final Map<String, String> WORDS =
+            Map.ofEntries(
+                    Map.entry("pocket", "Pocket"),
+                    Map.entry("rest", "Rest"),
+                    Map.entry("drill", "Hole"),
+                    Map.entry("bore", "Bore"),
+                    Map.entry("follow", "Line"),
+                    Map.entry("slot", "Slot"),
+                    Map.entry("groove", "Groove"),
+                    Map.entry("carve", "Carving"),
+                    Map.entry("chamfer", "Slope"),
+                    Map.entry("face", "Top"));
+
+    private StopNames() {}
+
+    /**
+     * @param feature what it is done to, or the first of those
+     */
+    static String of(RouterStop stop, Deed deed, Feature feature) {
+        String what = what(stop, deed.kind(), feature);
+        return deed.deed().isEmpty() ? what : "%s: %s".formatted(deed.deed(), what);
+    }
+
+    private static String what(RouterStop stop, String kind, Feature feature) {
+        String of = FeatureNames.of(feature);
+        if (kind.equals("drill")) {
+            int count = Math.max(stop.figures().visits().size(), stop.features().size());
+            String diameter = Numbers.plain(diameter(stop, feature), 2);
+            return count > 1
+                    ? "%d holes Ø %s".formatted(count, diameter)
+                    : "Hole Ø %s".formatted(diameter);
+        }
+        if (kind.equals("carve")) {
+            boolean flat = stop.tool().filter(t -> t.kind().isFlat()).isPresent();
+            return flat ? "Floor of the carving" : "Carving";
+        }
+        if (kind.equals("face")) {
+            return "Top of the stock";
+        }
+        String word = WORDS.get(kind);
+        return word == null || of.startsWith(word) ? of : word + ", " + of;
+    }
+
+    private static double diameter(RouterStop stop, Feature feature) {
+        Optional<Double> drawn =
+                feature.circleDiameter().isPresent()
+                        ? Optional.of(feature.circleDiameter().getAsDouble())
+                        : Optional.empty();
+        return drawn.or(() -> stop.tool().map(t -> t.diameter())).orElse(0.0);
+    }
+}

@@ -1,0 +1,13 @@
+package dev.oleander.web.api;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Calls of the HTTP interface that one kind of work has of its own. */
+@Target(ElementType.TYPE)
+@Retention(RetentionPolicy.RUNTIME)
+@RestController
+public @interface ApiOfWork {}

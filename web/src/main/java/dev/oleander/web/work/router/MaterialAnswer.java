@@ -1,0 +1,118 @@
+package dev.oleander.web.work.router;
+
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.overlay.Overlay;
+import dev.oleander.work.router.RouterRun;
+import dev.oleander.work.router.material.Cutting;
+import dev.oleander.work.router.material.Depths;
+import dev.oleander.work.router.material.Difference;
+import dev.oleander.work.router.material.Removed;
+import dev.oleander.work.router.run.RouterPlan;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What is gone of the stock of a router's run, at a moment. */
+final class MaterialAnswer {
+
+    private MaterialAnswer() {}
+
+    /**
+     * @param levels what is gone at a height and above it, mm2, the highest first
+     * @param volume mm3, of tools with flat ends
+     * @param rest what is left of what is asked for, in the end
+     * @param gouges what is gone beyond it, in the end
+     */
+    record Material(
+            List<LevelJson> levels, double volume, List<PieceJson> rest, List<PieceJson> gouges) {}
+
+    /** Height, mm, and area gone at it, mm2. */
+    record LevelJson(double z, double area) {}
+
+    /** A piece; see {@link Difference.Piece}. */
+    record PieceJson(String stop, double area, double height, double[] place) {}
+
+    /**
+     * Depth at a place.
+     *
+     * @param depth mm that is gone
+     * @param wanted mm that operations ask for
+     * @param stop that has cut deepest there; null: none
+     * @param level number of its level, from 1; null likewise
+     */
+    record DepthJson(double depth, double wanted, String stop, Integer level) {}
+
+    /**
+     * @param t machine time, s; empty: the end
+     */
+    static Material material(RouterRun run, Optional<Double> t) {
+        RouterPlan plan = run.plan();
+        Removed removed =
+                t.isEmpty() ? run.removed() : new Removed(Moments.cuttings(run, t.get()));
+        double thickness = plan.task().thickness();
+        List<LevelJson> levels = new ArrayList<>();
+        for (double z : removed.heights()) {
+            if (z <= 0 && z >= -thickness - plan.task().overCut()) {
+                List<Region> gone = Overlay.intersection(removed.at(z), List.of(plan.stock()));
+                levels.add(0, new LevelJson(z, gone.stream().mapToDouble(Region::area).sum()));
+            }
+        }
+        boolean flat = !plan.turns();
+        Difference.Found found = flat ? run.difference() : Difference.NOTHING;
+        return new Material(
+                List.copyOf(levels),
+                removed.volume(plan.stock(), thickness),
+                found.rests().stream().map(MaterialAnswer::piece).toList(),
+                found.gouge().stream().map(MaterialAnswer::piece).toList());
+    }
+
+    private static PieceJson piece(Difference.Piece piece) {
+        return new PieceJson(
+                piece.stop(),
+                piece.area(),
+                piece.height(),
+                new double[] {piece.place().x(), piece.place().y()});
+    }
+
+    /**
+     * @param t machine time, s; empty: the end
+     */
+    static DepthJson depth(RouterRun run, Point at, Optional<Double> t) {
+        RouterPlan plan = run.plan();
+        Depths.Depth found =
+                t.isEmpty()
+                        ? run.depths().at(at)
+                        : new Depths(Moments.cuttings(run, t.get())).at(at);
+        double wanted =
+                plan.done().stream()
+                        .filter(s -> s.wanted().regions().stream().anyMatch(r -> holds(r, at)))
+                        .mapToDouble(s -> s.wanted().depth())
+                        .max()
+                        .orElse(0);
+        double thickness = plan.task().thickness();
+        return new DepthJson(
+                Math.min(thickness, found.depth()),
+                Math.min(thickness, wanted),
+                found.stop().orElse(null),
+                found.stop().map(id -> level(run, id, found.leg())).orElse(null));
+    }
+
+    private static boolean holds(Region region, Point at) {
+        Box box = region.outer().box();
+        return box.contains(at) && region.contains(at);
+    }
+
+    private static Integer level(RouterRun run, String stop, int leg) {
+        Map<String, Cutting> all = Moments.byStop(run);
+        double lowest = all.get(stop).legs().get(leg).lowest();
+        List<Double> levels = run.plan().stop(stop).orElseThrow().levels();
+        int level = 1;
+        while (level < levels.size() && -lowest > levels.get(level - 1) + 1e-6) {
+            level++;
+        }
+        return level;
+    }
+}

@@ -1,0 +1,2 @@
+/** What pages, papers and the HTTP interface have for routers alone. */
+package dev.oleander.web.work.router;
