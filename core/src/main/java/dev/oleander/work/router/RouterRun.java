@@ -1,6 +1,7 @@
 package dev.oleander.work.router;
 
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Point;
 import dev.oleander.material.Leftover;
 import dev.oleander.material.MaterialState;
 import dev.oleander.motion.PostedProgram;
@@ -24,6 +25,7 @@ import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.proof.Fault;
 import dev.oleander.work.router.proof.ProgramCheck;
 import dev.oleander.work.router.proof.RouterProof;
+import dev.oleander.work.router.run.Moments;
 import dev.oleander.work.router.run.RouterPlan;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -109,6 +111,20 @@ public final class RouterRun implements Plan, RouterProof {
     /** What is gone in the end, by height. */
     public Removed removed() {
         return removed.get(Progress.NONE);
+    }
+
+    /**
+     * Depth at a place when some of the moves are made.
+     *
+     * @param seconds of the machine
+     */
+    public Depths.Depth depthAt(Point place, double seconds) {
+        return depths().at(place, Moments.count(plan, timeline(Progress.NONE), seconds));
+    }
+
+    /** What is gone at a moment, by height. */
+    public Removed removedAt(double seconds) {
+        return new Removed(Moments.cuttings(plan, timeline(Progress.NONE), seconds));
     }
 
     /** What a stop takes away within the stock, mm3; empty of tools that are not flat. */

@@ -89,6 +89,9 @@ public final class Difference {
      */
     public record Found(List<Piece> rests, Optional<Piece> gouge) {
 
+        /** Of work that is not compared. */
+        public static final Found NOTHING = new Found(List.of(), Optional.empty());
+
         public Found {
             rests = List.copyOf(rests);
         }

@@ -5,14 +5,13 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.overlay.Overlay;
 import dev.oleander.work.router.RouterRun;
-import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Depths;
 import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Removed;
+import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.run.RouterPlan;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** What is gone of the stock of a router's run, at a moment. */
@@ -50,8 +49,7 @@ final class MaterialAnswer {
      */
     static Material material(RouterRun run, Optional<Double> t) {
         RouterPlan plan = run.plan();
-        Removed removed =
-                t.isEmpty() ? run.removed() : new Removed(Moments.cuttings(run, t.get()));
+        Removed removed = t.map(run::removedAt).orElseGet(run::removed);
         double thickness = plan.task().thickness();
         List<LevelJson> levels = new ArrayList<>();
         for (double z : removed.heights()) {
@@ -61,7 +59,7 @@ final class MaterialAnswer {
             }
         }
         boolean flat = !plan.turns();
-        Difference.Found found = flat ? run.difference() : Difference.NOTHING;
+        Difference.Found found = flat ? run.difference() : Difference.Found.NOTHING;
         return new Material(
                 List.copyOf(levels),
                 removed.volume(plan.stock(), thickness),
@@ -83,9 +81,7 @@ final class MaterialAnswer {
     static DepthJson depth(RouterRun run, Point at, Optional<Double> t) {
         RouterPlan plan = run.plan();
         Depths.Depth found =
-                t.isEmpty()
-                        ? run.depths().at(at)
-                        : new Depths(Moments.cuttings(run, t.get())).at(at);
+                t.map(seconds -> run.depthAt(at, seconds)).orElseGet(() -> run.depths().at(at));
         double wanted =
                 plan.done().stream()
                         .filter(s -> s.wanted().regions().stream().anyMatch(r -> holds(r, at)))
@@ -106,9 +102,9 @@ final class MaterialAnswer {
     }
 
     private static Integer level(RouterRun run, String stop, int leg) {
-        Map<String, Cutting> all = Moments.byStop(run);
-        double lowest = all.get(stop).legs().get(leg).lowest();
-        List<Double> levels = run.plan().stop(stop).orElseThrow().levels();
+        RouterStop of = run.plan().stop(stop).orElseThrow();
+        double lowest = of.cutting().legs().get(leg).lowest();
+        List<Double> levels = of.levels();
         int level = 1;
         while (level < levels.size() && -lowest > levels.get(level - 1) + 1e-6) {
             level++;

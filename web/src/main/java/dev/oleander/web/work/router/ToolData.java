@@ -234,8 +234,7 @@ record ToolData(
         if (!(value > 0 && value <= LARGE)) {
             throw new CutDataException(
                     "%s is %s; it must lie above 0, up to %s."
-                            .formatted(
-                                    name, Numbers.plain(value, 6), Numbers.plain(LARGE, 0)));
+                            .formatted(name, Numbers.plain(value, 6), Numbers.plain(LARGE, 0)));
         }
         return value;
     }

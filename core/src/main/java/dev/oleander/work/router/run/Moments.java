@@ -1,0 +1,59 @@
+package dev.oleander.work.router.run;
+
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Program;
+import dev.oleander.motion.Timeline;
+import dev.oleander.work.router.material.Cutting;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.way.Leg;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Which cutting moves of a run are made at a moment; one that is under way counts as not made. */
+public final class Moments {
+
+    private Moments() {}
+
+    /** By id of a stop, how many of its cutting moves are made; of copies round an axis, once. */
+    private static Map<String, Integer> made(RouterPlan plan, Timeline timeline, double seconds) {
+        Map<String, Integer> made = new HashMap<>();
+        Program program = timeline.program();
+        int under = seconds >= timeline.total() ? program.size() : timeline.itemAt(seconds);
+        for (int i = 0; i < under; i++) {
+            Item item = program.items().get(i);
+            if (item instanceof Item.AtFeed) {
+                made.merge(item.origin().stop(), 1, Integer::sum);
+            }
+        }
+        plan.done()
+                .forEach(
+                        s -> made.computeIfPresent(s.id(), (id, n) -> Math.min(n, legs(s).size())));
+        return made;
+    }
+
+    private static List<Leg> legs(RouterStop stop) {
+        return stop.cutting().legs();
+    }
+
+    /** How many of all cutting moves are made, in their order. */
+    public static int count(RouterPlan plan, Timeline timeline, double seconds) {
+        return made(plan, timeline, seconds).values().stream().mapToInt(n -> n).sum();
+    }
+
+    /** What is made. */
+    public static List<Cutting> cuttings(RouterPlan plan, Timeline timeline, double seconds) {
+        Map<String, Integer> made = made(plan, timeline, seconds);
+        List<Cutting> cuttings = new ArrayList<>();
+        for (RouterStop stop : plan.done()) {
+            int count = made.getOrDefault(stop.id(), 0);
+            if (count > 0) {
+                Cutting whole = stop.cutting();
+                cuttings.add(
+                        new Cutting(whole.stop(), whole.form(), whole.legs().subList(0, count)));
+            }
+        }
+        return cuttings;
+    }
+}
