@@ -6,6 +6,7 @@ import dev.oleander.machine.Compensation;
 import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.value.Source;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -154,6 +155,13 @@ public record Stop(
     /** The same, of all copies. */
     public String subjectOfAll() {
         return key().ofAllCopies().text();
+    }
+
+    /** The same, of all features that it is done to. */
+    public List<String> subjectsOfAll() {
+        List<String> all = new ArrayList<>(List.of(subjectOfAll()));
+        work.others().forEach(f -> all.add(key().ofAllCopies().with(f).text()));
+        return List.copyOf(all);
     }
 
     /** Names what its values are set for. */

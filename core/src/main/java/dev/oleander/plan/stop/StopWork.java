@@ -1,5 +1,7 @@
 package dev.oleander.plan.stop;
 
+import java.util.List;
+
 /** What a kind of work has of its own for a stop. */
 public interface StopWork {
 
@@ -9,6 +11,11 @@ public interface StopWork {
     /** How much of the main path an earlier stop has cut, mm. */
     default double commonLine() {
         return 0;
+    }
+
+    /** Ids of features that it is done to besides the one that it is named by. */
+    default List<String> others() {
+        return List.of();
     }
 
     /** How the tool comes from the stop before. */

@@ -31,14 +31,17 @@ public final class OpenLineRule implements ProofRule {
         List<Feature> cut = input.reading().cut().toList();
         List<Finding> findings = new ArrayList<>();
         Set<String> dividing = new HashSet<>();
+        Set<String> worked = new HashSet<>();
         for (Fault fault : input.reading().openFaults()) {
             if (fault.kind() == Fault.Kind.DIVISION) {
                 dividing.addAll(fault.features());
                 findings.add(dividing(input, fault));
             }
         }
+        input.run().cut().forEach(stop -> worked.add(stop.feature()));
         cut.stream()
-                .filter(f -> !f.isClosed() && !f.onPurpose() && !dividing.contains(f.id()))
+                .filter(f -> !f.isClosed() && !f.onPurpose())
+                .filter(f -> !dividing.contains(f.id()) && !worked.contains(f.id()))
                 .forEach(f -> findings.add(finding(input, f)));
         return new Outcome(cut.size(), findings);
     }

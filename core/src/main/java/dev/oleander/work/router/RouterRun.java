@@ -27,7 +27,7 @@ import dev.oleander.work.router.proof.ProgramCheck;
 import dev.oleander.work.router.proof.RouterProof;
 import dev.oleander.work.router.run.Moments;
 import dev.oleander.work.router.run.RouterPlan;
-import java.util.HashMap;
+import dev.oleander.work.router.run.Volumes;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -71,7 +71,7 @@ public final class RouterRun implements Plan, RouterProof {
         this.faults = new Once<>(progress -> faults(program.get(progress)));
         this.depths = new Once<>(progress -> new Depths(plan.cuttings()));
         this.removed = new Once<>(progress -> new Removed(plan.cuttings()));
-        this.volumes = new Once<>(progress -> volumes());
+        this.volumes = new Once<>(progress -> Volumes.of(plan));
         this.difference =
                 new Once<>(
                         progress ->
@@ -127,23 +127,9 @@ public final class RouterRun implements Plan, RouterProof {
         return new Removed(Moments.cuttings(plan, timeline(Progress.NONE), seconds));
     }
 
-    /** What a stop takes away within the stock, mm3; empty of tools that are not flat. */
+    /** What a stop takes away within the stock, mm3; empty when it cannot be done. */
     public Optional<Double> volume(String stop) {
         return Optional.ofNullable(volumes.get(Progress.NONE).get(stop));
-    }
-
-    private Map<String, Double> volumes() {
-        Map<String, Double> all = new HashMap<>();
-        for (RouterStop stop : plan.done()) {
-            boolean flat = stop.tool().orElseThrow().kind().isFlat();
-            if (stop.figures().volume() > 0) {
-                all.put(stop.id(), stop.figures().volume());
-            } else if (flat && stop.turns().isEmpty()) {
-                Removed own = new Removed(List.of(stop.cutting()));
-                all.put(stop.id(), own.volume(plan.stock(), plan.task().thickness()));
-            }
-        }
-        return all;
     }
 
     /** What is left of what is asked for, and what is gone beyond it, of flat stock. */

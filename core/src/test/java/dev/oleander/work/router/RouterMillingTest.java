@@ -97,6 +97,43 @@ class RouterMillingTest {
         assertThat(run.faults()).isEmpty();
     }
 
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "instrument_panel",
+                "hatch_boards",
+                "sole_board",
+                "jar_rack",
+                "drain_board",
+                "name_board_star",
+                "capstan_rim"
+            })
+    void volumesAreThoseOfOtherCode(String name) {
+        RouterRun run = RouterJobs.requested(name);
+        int compared = 0;
+        JsonNode figures = RouterJobs.truth(name).get("figures");
+        for (Map.Entry<String, List<Stop>> of : byDeed(run).entrySet()) {
+            JsonNode truth = figures.path(of.getKey()).path("removedVolume");
+            if (truth.has("value")) {
+                double each =
+                        truth.path("each").asBoolean(false)
+                                ? figures.at("/" + of.getKey() + "/features/value").asDouble(1)
+                                : 1;
+                double volume =
+                        of.getValue().stream()
+                                .mapToDouble(s -> run.volume(s.id()).orElseThrow())
+                                .sum();
+                assertThat(volume)
+                        .as(of.getKey())
+                        .isCloseTo(
+                                each * truth.get("value").asDouble(),
+                                within(each * truth.get("tol").asDouble()));
+                compared++;
+            }
+        }
+        assertThat(compared).isPositive();
+    }
+
     @Test
     void idsOfStopsAreUniqueAndSayWhatIsDone() {
         RouterRun run = RouterJobs.requested("instrument_panel");
@@ -114,7 +151,7 @@ class RouterMillingTest {
         RouterRun run = plan(plate(), RouterChoices.NOTHING, 1);
         assertThat(run.run().refused()).isEmpty();
         List<String> names = run.run().stops().stream().map(Stop::name).toList();
-        assertThat(names).containsExactlyInAnyOrder("2 holes Ø 5", "Bore, Hole Ø 22", "Outline");
+        assertThat(names).containsExactlyInAnyOrder("2 holes Ø 5", "Bored hole Ø 22", "Outline");
         assertThat(names.get(2)).as("what frees the plate comes last").isEqualTo("Outline");
         Stop outline = run.run().stops().get(2);
         assertThat(outline.tabs()).hasSize(3);

@@ -144,7 +144,10 @@ public class ValueEdits {
                 changed = put(changed, key, value, Entry.NOTHING);
             }
         }
-        return put(changed, stop.subjectOfAll(), value, entry);
+        for (String key : stop.subjectsOfAll()) {
+            changed = put(changed, key, value, entry);
+        }
+        return changed;
     }
 
     private static <C extends Choices<C, S>, S extends Choice<S>> C put(

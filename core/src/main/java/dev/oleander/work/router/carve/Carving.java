@@ -82,6 +82,27 @@ public final class Carving {
         return List.copyOf(all);
     }
 
+    /**
+     * Rounds of the tip on the floor, so close that no ridge between them is higher than wished: a
+     * cone leaves one of half their distance by the tangent of half its angle.
+     *
+     * @param left of the floor, as the flat tool leaves it; all of it where none is used
+     * @param ridge mm
+     */
+    public List<Stroke> rounds(List<Region> left, double ridge) {
+        List<Stroke> all = new ArrayList<>();
+        Flattening flattening = new Flattening(form, tolerance);
+        double step = form.tipDiameter() + 2 * ridge * form.halfTangent();
+        List<Region> within = Offsetter.round().offset(left, -step / 2);
+        for (int k = 1; !within.isEmpty(); k++) {
+            for (Region region : within) {
+                region.contours().forEach(c -> all.add(flattening.along(c, floor)));
+            }
+            within = Offsetter.round().offset(left, -(k + 0.5) * step);
+        }
+        return List.copyOf(all);
+    }
+
     private static void close(List<TipPoint> run, List<Stroke> all) {
         if (run.size() > 1) {
             all.add(new Stroke(run, true));

@@ -38,8 +38,18 @@ public final class Depths {
             double fromZ,
             double toZ) {
 
+        /** Round all that it cuts below the top. */
         Box box() {
-            return way.map(Segment::box).orElse(new Box(at, at)).grown(of.form().radius());
+            Tool.Form form = of.form();
+            double reach =
+                    form.kind() == ToolKind.SAW
+                            ? form.radius()
+                            : form.effectiveDiameter(Math.max(0, -lowest())) / 2;
+            return way.map(Segment::box).orElse(new Box(at, at)).grown(reach);
+        }
+
+        double lowest() {
+            return Math.min(fromZ, toZ);
         }
 
         double distance(Point p) {
@@ -122,7 +132,7 @@ public final class Depths {
         Depth deepest = Depth.NONE;
         for (int i : index.positions(new Box(p, p))) {
             Piece piece = pieces.get(i);
-            if (piece.made() >= made) {
+            if (piece.made() >= made || -piece.lowest() <= deepest.depth()) {
                 continue;
             }
             double height = lowest(piece, p);
@@ -178,6 +188,9 @@ public final class Depths {
         if (low >= high) {
             return height(piece, line, nearest, p);
         }
+        if (form.kind().isConical()) {
+            return cone(piece, line, p, new double[] {low, high, foot, away});
+        }
         for (int i = 0; i < HALVINGS; i++) {
             double a = low + (high - low) / 3;
             double b = high - (high - low) / 3;
@@ -188,6 +201,28 @@ public final class Depths {
             }
         }
         return height(piece, line, (low + high) / 2, p);
+    }
+
+    /**
+     * Of a cone, whose height along the line is lowest at an end, where the flat of its tip ends,
+     * or where the flank is as steep as the line: u / sqrt(away^2 + u^2) = - slope tan(angle/2), u
+     * mm from the foot.
+     *
+     * @param at the stretch from low to high, the foot and the distance there
+     */
+    private static double cone(Piece piece, Line line, Point p, double[] at) {
+        double length = line.length();
+        double away = at[3];
+        double steep = (piece.toZ() - piece.fromZ()) / length * piece.of().form().halfTangent();
+        double lowest = Math.min(height(piece, line, at[0], p), height(piece, line, at[1], p));
+        double tip = piece.of().form().tipDiameter() / 2;
+        double flat = tip > away ? Math.sqrt(tip * tip - away * away) : 0;
+        double even = Math.abs(steep) < 1 ? -away * steep / Math.sqrt(1 - steep * steep) : 0;
+        for (double u : new double[] {-flat, flat, even}) {
+            double t = Math.min(at[1], Math.max(at[0], at[2] + u / length));
+            lowest = Math.min(lowest, height(piece, line, t, p));
+        }
+        return lowest;
     }
 
     /** Parameter of the foot of the perpendicular; outside 0 to 1 beyond the ends. */

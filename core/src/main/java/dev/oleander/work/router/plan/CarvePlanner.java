@@ -33,6 +33,9 @@ final class CarvePlanner {
     /** mm by which a way of the tip may lie off the true one. */
     private static final double EXACT = 2e-3;
 
+    /** mm that may stand between ways of the tip on the floor. */
+    private static final double RIDGE = 0.1;
+
     private static final double NO_FLOOR = Double.POSITIVE_INFINITY;
 
     private final RouterTask task;
@@ -68,6 +71,9 @@ final class CarvePlanner {
         carve.flatTool().flatMap(number -> flat(carving, number, left)).ifPresent(stops::add);
         List<Stroke> strokes = new ArrayList<>(carving.strokes());
         carve.floor().ifPresent(floor -> strokes.addAll(carving.corners(left, floor)));
+        if (!left.isEmpty()) {
+            strokes.addAll(carving.rounds(left, RIDGE));
+        }
         stops.add(strokes(strokes, tip));
         return stops;
     }

@@ -82,7 +82,7 @@ final class DrillPlanner {
                 .toList();
     }
 
-    private static Map<Double, List<Feature>> byDiameter(List<Feature> circles) {
+    static Map<Double, List<Feature>> byDiameter(List<Feature> circles) {
         Map<Double, List<Feature>> all = new TreeMap<>(Comparator.reverseOrder());
         for (Feature circle : circles) {
             double diameter = circle.circleDiameter().getAsDouble();
@@ -217,7 +217,7 @@ final class DrillPlanner {
     }
 
     /** The shortest way through all of them that is found. */
-    private static List<Point> shortest(List<Point> places) {
+    static List<Point> shortest(List<Point> places) {
         List<OrderProblem.Visit> visits =
                 places.stream().map(p -> new OrderProblem.Visit(p, p, 0, 0, List.of())).toList();
         OrderProblem problem =

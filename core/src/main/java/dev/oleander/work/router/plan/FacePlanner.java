@@ -12,7 +12,7 @@ import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Steps;
 import dev.oleander.work.router.plan.RouterStop.Figures;
 import dev.oleander.work.router.tool.Tool;
-import dev.oleander.work.router.way.Leg.Pace;
+import dev.oleander.work.router.way.HeightLine;
 import dev.oleander.work.router.way.ToolWay;
 import java.util.ArrayList;
 import java.util.List;
@@ -44,9 +44,7 @@ final class FacePlanner {
         ToolWay way = new ToolWay(task.heights());
         List<Point> zigzag = zigzag(over * tool.diameter());
         for (double depth : of) {
-            way.comeTo(zigzag.get(0), -levels.from());
-            // beside the stock, in the air
-            way.upright(-depth, Pace.PLUNGE);
+            down(way, zigzag, depth, -levels.from());
             for (int i = 1; i < zigzag.size(); i++) {
                 way.along(List.of(new Line(zigzag.get(i - 1), zigzag.get(i))));
             }
@@ -57,6 +55,21 @@ final class FacePlanner {
                         Wanted.of(
                                 List.of(new Region(Contour.rectangle(task.stock()), List.of())),
                                 of.get(of.size() - 1)));
+    }
+
+    /** Beside the stock, in the direction of the first way, as steeply as the tool may. */
+    private void down(ToolWay way, List<Point> zigzag, double depth, double top) {
+        double begin = top + task.heights().feedHeight();
+        double far = (begin + depth) / Math.tan(Math.toRadians(tool.edges().rampAngle()));
+        Point first = zigzag.get(0);
+        Point there = zigzag.get(1).minus(first);
+        Point from = first.minus(there.times(far / there.distance(Point.ORIGIN)));
+        way.comeTo(from, top);
+        Line ramp = new Line(from, first);
+        way.along(
+                List.of(ramp),
+                HeightLine.of(
+                        List.of(new double[] {0, begin}, new double[] {ramp.length(), -depth})));
     }
 
     /** Corners of the way, turned as it is wished. */

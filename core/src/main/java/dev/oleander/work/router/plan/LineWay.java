@@ -31,7 +31,7 @@ final class LineWay {
         for (Chain chain : chains) {
             way.comeTo(chain.start(), top);
             if (chain instanceof Contour contour) {
-                if (!Rounds.add(way, contour, levels, top, ramp, Optional.empty())) {
+                if (!Rounds.atEachLevel(way, contour, levels, top, ramp, Optional.empty())) {
                     throw tooShort(tool);
                 }
             } else {

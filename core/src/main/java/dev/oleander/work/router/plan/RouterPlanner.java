@@ -3,6 +3,7 @@ package dev.oleander.work.router.plan;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.progress.Progress;
@@ -10,6 +11,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.Depth;
 import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Bore;
 import dev.oleander.work.router.operation.Operation.Carve;
 import dev.oleander.work.router.operation.Operation.Chamfer;
 import dev.oleander.work.router.operation.Operation.Clear;
@@ -23,6 +25,7 @@ import dev.oleander.work.router.way.ToolWay;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -63,6 +66,13 @@ public final class RouterPlanner {
             planner.stops(operation).forEach(s -> stops.add(planner.noted(s.turned(turns))));
         }
         return List.copyOf(stops);
+    }
+
+    /** Depth below the top of the stock at which a stop begins, mm. */
+    public static double beginsAt(RouterTask task, RouterStop stop) {
+        return task.operation(stop.operation())
+                .map(operation -> new LevelPlan(task, operation).from())
+                .orElse(0.0);
     }
 
     private static boolean takesRest(Operation operation) {
@@ -108,7 +118,46 @@ public final class RouterPlanner {
                             List.of(),
                             "There is nothing on %s.".formatted(operation.on().sentence())));
         }
-        return features.stream().map(f -> onFeature(operation, f)).toList();
+        return operation.what() instanceof Bore
+                ? bores(operation, features)
+                : features.stream().map(f -> onFeature(operation, f)).toList();
+    }
+
+    /** All equal holes are one stop. */
+    private List<RouterStop> bores(Operation operation, List<Feature> features) {
+        List<RouterStop> stops = new ArrayList<>();
+        List<Feature> circles = new ArrayList<>();
+        for (Feature feature : features) {
+            if (feature.circleDiameter().isPresent()) {
+                circles.add(feature);
+            } else {
+                stops.add(onFeature(operation, feature));
+            }
+        }
+        DrillPlanner.byDiameter(circles).forEach((d, of) -> stops.add(bore(operation, d, of)));
+        return stops;
+    }
+
+    private RouterStop bore(Operation operation, double diameter, List<Feature> of) {
+        String part = Numbers.plain(diameter, 3);
+        List<String> features = of.stream().map(Feature::id).toList();
+        try {
+            return best(operation, tool -> equal(operation, part, of, tool));
+        } catch (CannotException cannot) {
+            return refused(operation, part, features, cannot.getMessage());
+        }
+    }
+
+    private RouterStop equal(Operation operation, String part, List<Feature> of, Tool tool) {
+        Map<Point, RouterStop> byPlace = new LinkedHashMap<>();
+        for (Feature feature : of) {
+            byPlace.put(feature.chain().box().centre(), onFeature(operation, feature, tool));
+        }
+        List<RouterStop> each =
+                DrillPlanner.shortest(List.copyOf(byPlace.keySet())).stream()
+                        .map(byPlace::get)
+                        .toList();
+        return RouterStop.together(operation, part, each);
     }
 
     private RouterStop onFeature(Operation operation, Feature feature) {
@@ -170,7 +219,9 @@ public final class RouterPlanner {
             try {
                 RouterStop tried = plan.apply(tool);
                 boolean leavesLess =
-                        best == null || tried.figures().rest() < best.figures().rest() - LESS;
+                        best == null
+                                || operation.what() instanceof Clear
+                                        && tried.figures().rest() < best.figures().rest() - LESS;
                 best = leavesLess ? tried : best;
             } catch (CannotException cannot) {
                 first = first == null ? cannot : first;

@@ -1,6 +1,7 @@
 package dev.oleander.work.router.plan;
 
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Transform;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.work.router.material.Cutting;
@@ -10,6 +11,7 @@ import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.Leg;
 import dev.oleander.work.router.way.ToolWay;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -116,6 +118,36 @@ public record RouterStop(
                 0);
     }
 
+    /**
+     * Several that are done one after the other with one tool, as one.
+     *
+     * @param each alike but for their places; at least one
+     */
+    static RouterStop together(Operation operation, String part, List<RouterStop> each) {
+        RouterStop first = each.get(0);
+        List<Leg> legs = new ArrayList<>(first.legs);
+        for (RouterStop next : each.subList(1, each.size())) {
+            Leg last = legs.get(legs.size() - 1);
+            legs.add(Leg.travel(last.to(), next.begin(), last.toZ()));
+            legs.addAll(next.legs);
+        }
+        List<Point> visits = each.stream().flatMap(s -> s.figures.visits().stream()).toList();
+        List<Region> regions = each.stream().flatMap(s -> s.wanted.regions().stream()).toList();
+        return new RouterStop(
+                id(operation, part),
+                operation.id(),
+                each.stream().flatMap(s -> s.features.stream()).toList(),
+                first.tool,
+                first.levels,
+                legs,
+                Figures.ofVisits(visits, 0),
+                Optional.empty(),
+                false,
+                List.of(),
+                Wanted.of(regions, first.wanted.depth()),
+                0);
+    }
+
     private static String id(Operation operation, String part) {
         return part.isEmpty() ? operation.id() : operation.id() + "/" + part;
     }
@@ -181,6 +213,7 @@ public record RouterStop(
      * @param between what it leaves of what it can reach
      * @param tabs that stand
      * @param visits middles of holes in their order
+     * @param corners what the tool cannot reach in corners along a contour, mm2
      * @param volume that holes take away within the stock, mm3; 0 of others: their moves tell it
      */
     public record Figures(
@@ -190,9 +223,10 @@ public record RouterStop(
             double between,
             int tabs,
             List<Point> visits,
+            double corners,
             double volume) {
 
-        public static final Figures NONE = new Figures(0, 0, 0, 0, 0, List.of(), 0);
+        public static final Figures NONE = new Figures(0, 0, 0, 0, 0, List.of(), 0, 0);
 
         public Figures {
             visits = List.copyOf(visits);
@@ -200,11 +234,11 @@ public record RouterStop(
 
         Figures transformed(Transform to) {
             List<Point> there = visits.stream().map(to::apply).toList();
-            return new Figures(area, reachable, rest, between, tabs, there, volume);
+            return new Figures(area, reachable, rest, between, tabs, there, corners, volume);
         }
 
-        static Figures ofTabs(int tabs) {
-            return new Figures(0, 0, 0, 0, tabs, List.of(), 0);
+        static Figures ofContour(int tabs, double corners) {
+            return new Figures(0, 0, 0, 0, tabs, List.of(), corners, 0);
         }
 
         static Figures ofPocket(Reach reach, double between) {
@@ -215,11 +249,12 @@ public record RouterStop(
                     between,
                     0,
                     List.of(),
+                    0,
                     0);
         }
 
         static Figures ofVisits(List<Point> visits, double volume) {
-            return new Figures(0, 0, 0, 0, 0, visits, volume);
+            return new Figures(0, 0, 0, 0, 0, visits, 0, volume);
         }
     }
 

@@ -126,8 +126,21 @@ final class StopPlanner {
         }
         int tabs = done.stream().mapToInt(ContourWay.Done::tabs).sum();
         boolean through = of.get(of.size() - 1) >= task.thickness();
-        return stop(feature, of, way, Figures.ofTabs(tabs), through && tabs == 0)
+        Figures figures = Figures.ofContour(tabs, corners(feature.contour(), side));
+        return stop(feature, of, way, figures, through && tabs == 0)
                 .asking(kerf(feature, side, of, round, done));
+    }
+
+    /** What no way beside a contour reaches: corners sharper than the tool is round. */
+    private double corners(Contour drawn, ContourWay.Side side) {
+        if (side == ContourWay.Side.ON) {
+            return 0;
+        }
+        double radius = (side == ContourWay.Side.INSIDE ? -1 : 1) * tool.diameter() / 2;
+        Region inner = new Region(drawn.turning(true), List.of());
+        List<Region> axis = Offsetter.round().offset(inner, radius);
+        double reached = Reach.area(Offsetter.round().offset(axis, -radius));
+        return Math.max(0, Math.signum(radius) * (reached - inner.area()));
     }
 
     /** A way as wide as the tool along the drawn line, but for tabs; not through other parts. */
@@ -312,7 +325,7 @@ final class StopPlanner {
         ToolWay way = new ToolWay(task.heights());
         LineWay.add(way, List.of(middle(region)), of, -levels.from(), tool);
         double area = region.area();
-        return stop(feature, of, way, new Figures(area, area, 0, 0, 0, List.of(), 0), false)
+        return stop(feature, of, way, new Figures(area, area, 0, 0, 0, List.of(), 0, 0), false)
                 .asking(Wanted.of(List.of(region), of.get(of.size() - 1)));
     }
 

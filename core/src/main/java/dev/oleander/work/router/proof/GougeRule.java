@@ -7,7 +7,7 @@ import dev.oleander.quantity.Numbers;
 public final class GougeRule extends RouterRule {
 
     public GougeRule() {
-        super("gouge", "nothing is taken away beyond what the drawing asks for");
+        super("router-gouge", "nothing is taken away beyond what the drawing asks for");
     }
 
     @Override

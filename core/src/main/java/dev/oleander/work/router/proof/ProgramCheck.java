@@ -29,8 +29,8 @@ public final class ProgramCheck {
     /** mm that a rapid move keeps from what is there. */
     private static final double NEAR = 0.5;
 
-    /** Radians by which a way down may be steeper: rounding of places. */
-    private static final double ROUNDING = 1e-4;
+    /** mm by which a way down may end lower: rounding of places in a text. */
+    private static final double ROUNDING = 2e-3;
 
     private static final double SAME = 1e-6;
 
@@ -194,10 +194,11 @@ public final class ProgramCheck {
             }
             return;
         }
-        double angle = Math.atan2(fall, leg.segment().get().length());
-        double most = Math.toRadians(tool.edges().rampAngle());
+        double length = leg.segment().get().length();
+        double angle = Math.atan2(fall, length);
+        double most = length * Math.tan(Math.toRadians(tool.edges().rampAngle()));
         // a pointed tip follows a slope that is there for it to cut
-        if (angle > most + ROUNDING && !tool.kind().isConical()) {
+        if (fall > most + ROUNDING && !tool.kind().isConical()) {
             fault(
                     "entry",
                     item,

@@ -9,6 +9,9 @@ import dev.oleander.work.router.plan.RouterTask;
 /** Stock that is left of what operations ask for, whatever their tools and allowances do. */
 public final class RestRule extends RouterRule {
 
+    /** mm2 */
+    private static final double ROUNDING = 0.05;
+
     public RestRule() {
         super("rest", "nothing is left of what the drawing asks to be taken away");
     }
@@ -21,19 +24,30 @@ public final class RestRule extends RouterRule {
         }
         RouterTask task = proof.plan().task();
         for (Piece rest : proof.difference().rests()) {
-            boolean through =
-                    proof.plan().stop(rest.stop()).filter(s -> goesThrough(s, task)).isPresent();
+            RouterStop stop = proof.plan().stop(rest.stop()).orElseThrow();
+            boolean corners = rest.area() <= stop.figures().corners() + ROUNDING;
+            boolean mustFix = goesThrough(stop, task) && !corners;
             findings.add(
-                    through ? Severity.MUST_FIX : Severity.LOOK,
+                    mustFix ? Severity.MUST_FIX : Severity.LOOK,
                     rest.stop(),
                     rest.place(),
                     rest.area(),
                     0,
-                    "%s mm² of stock is left, %s mm high."
-                            .formatted(
-                                    Numbers.plain(rest.area(), 2),
-                                    Numbers.plain(rest.height(), 3)));
+                    corners ? inCorners(rest, stop) : left(rest));
         }
+    }
+
+    private static String left(Piece rest) {
+        return "%s mm² of stock is left, %s mm high."
+                .formatted(Numbers.plain(rest.area(), 2), Numbers.plain(rest.height(), 3));
+    }
+
+    /** What a round tool leaves wherever it goes. */
+    private static String inCorners(Piece rest, RouterStop stop) {
+        return "inner corners keep %s mm² that a tool of %s mm does not reach."
+                .formatted(
+                        Numbers.plain(rest.area(), 2),
+                        Numbers.plain(stop.tool().orElseThrow().diameter(), 3));
     }
 
     private static boolean goesThrough(RouterStop stop, RouterTask task) {

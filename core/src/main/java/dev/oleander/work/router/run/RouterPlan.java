@@ -8,6 +8,7 @@ import dev.oleander.work.router.book.RouterBook;
 import dev.oleander.work.router.book.RouterUnit;
 import dev.oleander.work.router.book.ToolRow;
 import dev.oleander.work.router.choice.RouterChoices;
+import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.deed.Deed;
 import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Difference.Asked;
@@ -81,9 +82,13 @@ public record RouterPlan(
 
     /** What all stops are asked for. */
     public List<Asked> asked() {
-        return done().stream()
-                .map(s -> new Asked(s.id(), s.wanted(), s.tool().orElseThrow().kind().isFlat()))
-                .toList();
+        return done().stream().map(s -> new Asked(s.id(), s.wanted(), isJudged(s))).toList();
+    }
+
+    /** Of what other than flat tools do besides, nothing is said to be left. */
+    private boolean isJudged(RouterStop stop) {
+        boolean carved = deed(stop).kind().equals(RouterKind.CARVE.word());
+        return stop.tool().orElseThrow().kind().isFlat() && !carved;
     }
 
     /** Whether an axis turns the work for some of it. */

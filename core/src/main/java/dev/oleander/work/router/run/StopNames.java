@@ -15,8 +15,6 @@ final class StopNames {
             Map.ofEntries(
                     Map.entry("pocket", "Pocket"),
                     Map.entry("rest", "Rest"),
-                    Map.entry("drill", "Hole"),
-                    Map.entry("bore", "Bore"),
                     Map.entry("follow", "Line"),
                     Map.entry("slot", "Slot"),
                     Map.entry("groove", "Groove"),
@@ -36,12 +34,13 @@ final class StopNames {
 
     private static String what(RouterStop stop, String kind, Feature feature) {
         String of = FeatureNames.of(feature);
-        if (kind.equals("drill")) {
+        if (kind.equals("drill") || kind.equals("bore")) {
+            String holes = kind.equals("bore") ? "bored holes" : "holes";
             int count = Math.max(stop.figures().visits().size(), stop.features().size());
             String diameter = Numbers.plain(diameter(stop, feature), 2);
             return count > 1
-                    ? "%d holes Ø %s".formatted(count, diameter)
-                    : "Hole Ø %s".formatted(diameter);
+                    ? "%d %s Ø %s".formatted(count, holes, diameter)
+                    : "%s Ø %s".formatted(kind.equals("bore") ? "Bored hole" : "Hole", diameter);
         }
         if (kind.equals("carve")) {
             boolean flat = stop.tool().filter(t -> t.kind().isFlat()).isPresent();

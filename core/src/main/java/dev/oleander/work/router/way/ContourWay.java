@@ -87,7 +87,7 @@ public final class ContourWay {
         for (Contour round : rounds(cut, tool)) {
             Optional<TabLine> tabs = cut.tabs().map(t -> line(t, cut, round, tool, ramp));
             way.comeTo(round.start(), 0);
-            if (!Rounds.add(way, round, cut.levels(), 0, ramp, tabs)) {
+            if (!Rounds.atEachLevel(way, round, cut.levels(), 0, ramp, tabs)) {
                 return List.of();
             }
             way.leave();
@@ -101,8 +101,9 @@ public final class ContourWay {
         int count = tabs.number(cut.drawn().length());
         double takes = tabs.width() + tool.diameter();
         double floor = -cut.levels().get(cut.levels().size() - 1);
+        double slope = (-cut.thickness() + tabs.height() - floor) / Math.tan(ramp);
         return TabLine.of(
-                TabPlaces.even(round, count, takes, tool.diameter()),
+                TabPlaces.even(round, count, takes, Math.max(tool.diameter(), slope)),
                 length,
                 -cut.thickness() + tabs.height(),
                 floor,

@@ -4,7 +4,6 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.work.router.way.Leg.Pace;
 import java.util.List;
-import java.util.Optional;
 
 /** Ways into round holes: a drill straight down, a mill round and round. */
 public final class HoleWay {
@@ -74,7 +73,7 @@ public final class HoleWay {
         }
         Contour inner = Contour.circle(centre, first);
         way.comeTo(inner.start(), top);
-        if (!Rounds.add(way, inner, levels, top, ramp, Optional.empty())) {
+        if (!Rounds.spiral(way, inner, levels, top, ramp)) {
             return false;
         }
         for (int i = 2; i <= rounds; i++) {

@@ -160,7 +160,7 @@ public final class PocketWay {
         if (round.before.isEmpty()) {
             way.comeTo(contour.start(), from);
             // the rounds down end with a level one, but asides are gone from one of its own
-            boolean down = Rounds.add(way, contour, List.of(-to), from, ramp, Optional.empty());
+            boolean down = Rounds.spiral(way, contour, List.of(-to), from, ramp);
             if (down && asides.containsKey(round)) {
                 along(way, round, contour);
             }

@@ -7,9 +7,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Rounds of a closed way that go down as they go: one or more to each level, no steeper than the
- * tool may, and a level one at the end. So no entry needs room of its own, and nothing is left of
- * the ramp.
+ * Rounds of a closed way that go down as they go, no steeper than the tool may, and level ones. So
+ * no entry needs room of its own, and nothing is left of the ramp.
  */
 public final class Rounds {
 
@@ -32,22 +31,68 @@ public final class Rounds {
     }
 
     /**
-     * Adds the rounds to a way.
+     * Adds a whole round at every level, each begun by going down along the way as far as the ramp
+     * asks for; the way ends where the last of them does.
      *
      * @param contour of the tool's axis; the way is at its start
      * @param levels depths below the top of the stock, mm, the shallowest first
      * @param top height from which the first goes down, mm
      * @param ramp steepest angle, radians
      * @param tabs heights that are not gone below, along one round; empty: none
-     * @return whether they are not too many; nothing is added otherwise
+     * @return whether the way is long enough to go down along it; nothing is added otherwise
      */
-    public static boolean add(
+    public static boolean atEachLevel(
             ToolWay way,
             Contour contour,
             List<Double> levels,
             double top,
             double ramp,
             Optional<TabLine> tabs) {
+        double length = contour.length();
+        List<double[]> knots = new ArrayList<>();
+        knots.add(new double[] {0, top});
+        double z = top;
+        double s = 0;
+        for (double depth : levels) {
+            if (needed(length, z + depth, ramp).isEmpty()) {
+                return false;
+            }
+            s += (z + depth) / Math.tan(ramp);
+            z = -depth;
+            knots.add(new double[] {s, z});
+            s += length;
+            knots.add(new double[] {s, z});
+        }
+        int whole = (int) (s / length);
+        List<Segment> segments = repeated(contour, whole);
+        segments.addAll(contour.beginning(s - whole * length));
+        along(way, segments, HeightLine.of(knots), whole + 1, tabs);
+        return true;
+    }
+
+    private static void along(
+            ToolWay way,
+            List<Segment> segments,
+            HeightLine line,
+            int rounds,
+            Optional<TabLine> tabs) {
+        HeightLine kept = tabs.map(t -> line.higherOf(t.over(rounds))).orElse(line);
+        way.upright(kept.at(0), Leg.Pace.PLUNGE);
+        way.along(segments, kept);
+    }
+
+    /**
+     * Adds rounds that go down to a way, as many to each level as the ramp asks for, and a level
+     * one at the end; it ends where it begins.
+     *
+     * @param contour of the tool's axis; the way is at its start
+     * @param levels depths below the top of the stock, mm, the shallowest first
+     * @param top height from which the first goes down, mm
+     * @param ramp steepest angle, radians
+     * @return whether they are not too many; nothing is added otherwise
+     */
+    public static boolean spiral(
+            ToolWay way, Contour contour, List<Double> levels, double top, double ramp) {
         double length = contour.length();
         List<double[]> knots = new ArrayList<>();
         knots.add(new double[] {0, top});
@@ -65,10 +110,7 @@ public final class Rounds {
         s += length;
         knots.add(new double[] {s, z});
         int count = (int) Math.round(s / length);
-        HeightLine line = HeightLine.of(knots);
-        HeightLine kept = tabs.map(t -> line.higherOf(t.over(count))).orElse(line);
-        way.upright(kept.at(0), Leg.Pace.PLUNGE);
-        way.along(repeated(contour, count), kept);
+        along(way, repeated(contour, count), HeightLine.of(knots), count, Optional.empty());
         return true;
     }
 

@@ -22,6 +22,9 @@ public final class TabPlaces {
     /** Share of the spacing by which a tab may be moved. */
     private static final double MOVED = 0.25;
 
+    /** By how much less an arc is liked than a line as long. */
+    private static final double ON_ARC = 1e-3;
+
     /** Shares of the spacing from the start of the way to the first. */
     private static final double[] PHASES = {0.5, 0, 0.25, 0.75};
 
@@ -39,14 +42,15 @@ public final class TabPlaces {
      * @param way of the tool's axis
      * @param count how many, 1 or more
      * @param width mm of the way that a tab takes
-     * @param diameter of the tool, mm: so far a tab keeps from corners, where it can
+     * @param beside mm by which a tab keeps from corners and ends of arcs, where it can: the
+     *     diameter of the tool, and its way down beside the tab
      * @return distances of their middles from the start of the way, mm
      */
-    public static List<Double> even(Contour way, int count, double width, double diameter) {
+    public static List<Double> even(Contour way, int count, double width, double beside) {
         if (count < 1) {
             throw new IllegalArgumentException("%d tabs".formatted(count));
         }
-        TabPlaces places = new TabPlaces(way, width / 2 + diameter);
+        TabPlaces places = new TabPlaces(way, width / 2 + beside);
         return places.best(count);
     }
 
@@ -96,7 +100,10 @@ public final class TabPlaces {
         return best;
     }
 
-    /** mm of straight way to the nearer end of the line at a place; 0 on an arc. */
+    /**
+     * mm of straight way to the nearer end of the line at a place; on an arc next to nothing, and
+     * least at its ends.
+     */
     private double straight(double place) {
         double within = ((place % length) + length) % length;
         double before = 0;
@@ -108,7 +115,7 @@ public final class TabPlaces {
                         ? Math.min(
                                 within - before + joined(segments, i, -1),
                                 before + own - within + joined(segments, i, 1))
-                        : 0;
+                        : ON_ARC * Math.min(within - before, before + own - within);
             }
             before += own;
         }
