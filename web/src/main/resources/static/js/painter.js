@@ -21,7 +21,7 @@ const HAIR = 0.9;
 export function readColours() {
   const style = getComputedStyle(document.documentElement);
   const names = ['ink', 'ink-soft', 'paper', 'card', 'line', 'line-strong', 'leaf', 'leaf-deep', 'leaf-pale', 'rose', 'rose-pale',
-    'sea', 'amber', 'amber-pale', 'table-ground', 'stock', 'kept', 'hatch', 'travel', 'ruler', 'free', 'free-tips'];
+    'sea', 'amber', 'amber-pale', 'table-ground', 'stock', 'kept', 'hatch', 'travel', 'ruler', 'free', 'free-tips', 'depth'];
   const colours = {};
   for (const name of names) {
     colours[name.replace(/-(\w)/g, (m, c) => c.toUpperCase())] = style.getPropertyValue('--' + name).trim();

@@ -4,7 +4,6 @@ import dev.oleander.book.Book;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URL;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,11 +33,10 @@ public final class MachineLibrary {
         return library;
     }
 
-    /** All that are registered, in the order of their words. */
+    /** All that are registered, in that order. */
     public static List<MachineKind> kinds() {
         return ServiceLoader.load(MachineKind.class).stream()
                 .map(ServiceLoader.Provider::get)
-                .sorted(Comparator.comparing(MachineKind::work))
                 .toList();
     }
 

@@ -1,17 +1,33 @@
 package dev.oleander.work.router;
 
 import dev.oleander.quantity.Typed;
+import dev.oleander.value.Entry;
 import dev.oleander.value.Value;
+import dev.oleander.value.ValueException;
 import dev.oleander.value.Word;
+import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterChoices;
+import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.choice.RouterZero;
 import dev.oleander.work.router.choice.WishValues;
+import dev.oleander.work.router.operation.Wish;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** What people set for a whole job on a router. */
 final class RouterJobValues {
+
+    /** Operations that can be put to contours one by one. */
+    static final List<String> KINDS =
+            Stream.concat(Stream.of("rest"), RouterKind.deeds().stream().map(RouterKind::word))
+                    .toList();
 
     private static final Map<String, String> PLACES =
             Map.of(
@@ -63,9 +79,55 @@ final class RouterJobValues {
                                             choices.withOperations(
                                                     choices.operations(),
                                                     Boolean.TRUE.equals(only)))
-                            .label("Features without an operation", ""));
+                            .label("Features without an operation", ""),
+                    Value.text(
+                            "addOperation", "operation besides", all -> "", RouterJobValues::add),
+                    Value.text(
+                            "dropOperation",
+                            "operation taken out",
+                            all -> "",
+                            RouterJobValues::drop));
 
     private RouterJobValues() {}
+
+    /**
+     * @param entry kind and ids of contours, between commas; of a rest also the name of the
+     *     operation that has left it: rest c3,c4 pocket
+     */
+    private static RouterChoices add(RouterChoices choices, Entry entry) {
+        String[] words = entry.text().split("\\s+");
+        boolean known = KINDS.contains(words[0]) && words.length >= 2 && words.length <= 3;
+        if (!known || words[0].equals("rest") != (words.length == 3)) {
+            throw new ValueException(
+                    "\"%s\" is no operation: one of %s, then contours."
+                            .formatted(entry.text(), String.join(", ", KINDS)));
+        }
+        Wish.Place on = WishValues.contours(Arrays.asList(words[1].split(",")));
+        RouterChoice values = RouterChoice.NOTHING.with(WishValues.WORK, words[0]);
+        Wish begun = WishValues.empty(free(choices, words[0]));
+        Wish of = words.length == 3 ? begun.restOf(words[2]) : begun;
+        List<Wish> all = new ArrayList<>(choices.operations());
+        all.add(WishValues.with(of, of.id(), on, values));
+        return choices.withOperations(all, choices.onlyThose());
+    }
+
+    private static String free(RouterChoices choices, String kind) {
+        Set<String> taken = choices.operations().stream().map(Wish::id).collect(Collectors.toSet());
+        return IntStream.iterate(1, i -> i + 1)
+                .mapToObj(i -> kind + "-" + i)
+                .filter(id -> !taken.contains(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static RouterChoices drop(RouterChoices choices, Entry entry) {
+        List<Wish> left =
+                choices.operations().stream().filter(w -> !w.id().equals(entry.text())).toList();
+        if (left.size() == choices.operations().size()) {
+            throw new ValueException("There is no operation \"%s\".".formatted(entry.text()));
+        }
+        return choices.withOperations(left, choices.onlyThose());
+    }
 
     private static List<Word> places() {
         return RouterZero.PLACES.stream().map(p -> new Word(p, PLACES.get(p))).toList();

@@ -70,12 +70,13 @@ class EditController {
                 new EditError(field, value, ""),
                 () -> {
                     Work<?, ?> kind = jobs.kind(context.id());
+                    boolean ofJob = ids.isEmpty() || Value.find(kind.stopValues(), field).isEmpty();
                     String name =
-                            ids.isEmpty()
+                            ofJob
                                     ? ValueEdits.ofJob(kind, field).name()
                                     : ValueEdits.ofStop(kind, field).name() + of(ids);
                     JobService.Edit edit =
-                            ids.isEmpty()
+                            ofJob
                                     ? valueEdits.ofJob(field, value)
                                     : valueEdits.ofStops(
                                             ids, Scope.ofWord(scope), Map.of(field, value));

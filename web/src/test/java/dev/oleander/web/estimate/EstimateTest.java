@@ -54,15 +54,18 @@ class EstimateTest extends WebTest {
         List<Estimate> all = all(12);
         assertThat(all)
                 .extracting(Estimate::machine)
-                .containsExactly("Teasel", "Sorrel", "Yarrow", "Bracken", "Tansy");
+                .containsExactly("Teasel", "Sorrel", "Yarrow", "Bracken", "Hazel", "Tansy");
         assertThat(all)
                 .filteredOn(e -> !e.isPossible())
-                .singleElement()
-                .satisfies(
-                        e ->
-                                assertThat(e.cannot())
+                .extracting(Estimate::cannot)
+                .satisfiesExactly(
+                        wire ->
+                                assertThat(wire)
                                         .as("the wire's data begin at 10 mm")
-                                        .contains("from 10 to 80 mm; the work is 6 mm high"));
+                                        .contains("from 10 to 80 mm; the work is 6 mm high"),
+                        router ->
+                                assertThat(router)
+                                        .contains("tools of Hazel have no data for mild steel"));
         assertThat(all.get(2).seconds()).isGreaterThan(3 * all.get(0).seconds());
         String rows = rows();
         assertThat(rows).doesNotContain("hx-get", "<progress");
@@ -111,7 +114,7 @@ class EstimateTest extends WebTest {
         String call = "/api/jobs/%d/estimate".formatted(job);
         assertThat(api.get(call + "?quantity=7").detail()).contains("begins anew");
         assertThat(pages.post(form + "again", Map.of("quantity", "7")).statusCode()).isEqualTo(302);
-        assertThat(all(7)).hasSize(5);
+        assertThat(all(7)).hasSize(6);
     }
 
     @Test
@@ -123,7 +126,7 @@ class EstimateTest extends WebTest {
         assertThat(later.json().path("state").asString()).isIn("waiting", "running");
         ApiClient.Answer there = api.prefer("wait=60").get(call);
         assertThat(there.status()).isEqualTo(200);
-        assertThat(there.json().size()).isEqualTo(5);
+        assertThat(there.json().size()).isEqualTo(6);
         ApiClient.Answer work = api.get(later.header("Location"));
         assertThat(work.json().path("state").asString()).isEqualTo("done");
         assertThat(api.get(work.json().path("result").asString()).json()).isEqualTo(there.json());

@@ -33,6 +33,9 @@ public final class Deeds {
 
     private static final String EVERYTHING = "";
 
+    /** What is done to closed contours besides what rules say. */
+    private static final Set<String> BESIDE = Set.of("rest", "chamfer", "follow", "carve");
+
     private final Reading reading;
     private final RouterChoices choices;
     private final double thickness;
@@ -59,10 +62,10 @@ public final class Deeds {
             Reading reading, RouterChoices choices, double thickness, Box stock, List<Tool> tools) {
         Deeds made = new Deeds(reading, choices, thickness, stock, tools);
         choices.operations().forEach(wish -> made.names.add(wish.id()));
-        choices.operations().forEach(made::wished);
         if (!choices.onlyThose()) {
             made.byRules();
         }
+        choices.operations().forEach(made::wished);
         return List.copyOf(made.deeds);
     }
 
@@ -98,9 +101,21 @@ public final class Deeds {
                             .then(choices.of(key(f, wish.id())), Source.HERE)
                             .then(own, Source.JOB)
                             .then(choices.recipeFor(f, wish.kind()), Source.RECIPE)
-                            .then(choices.all(), Source.JOB));
+                            .then(choices.all(), Source.JOB)
+                            .then(ofFirst(wish, f), Source.READING));
         }
         grouped(wish, true, said);
+    }
+
+    /** A rest is as deep as what has left it. */
+    private RouterChoice ofFirst(Wish rest, Feature feature) {
+        return deeds.stream()
+                .filter(d -> Operation.nameOf(d.id()).equals(rest.restOf()))
+                .filter(d -> d.features().contains(feature.id()))
+                .findFirst()
+                .flatMap(d -> d.values().get(WishValues.DEPTH))
+                .map(depth -> RouterChoice.NOTHING.with(WishValues.DEPTH, depth))
+                .orElse(RouterChoice.NOTHING);
     }
 
     private static boolean isOfStock(Wish wish) {
@@ -117,7 +132,9 @@ public final class Deeds {
         Set<String> named = new HashSet<>();
         for (Wish wish : choices.operations()) {
             if (!isOfStock(wish)) {
-                wish.features().of(reading).forEach(f -> named.add(f.id()));
+                wish.features().of(reading).stream()
+                        .filter(f -> !f.isClosed() || !BESIDE.contains(wish.kind()))
+                        .forEach(f -> named.add(f.id()));
                 Optional.ofNullable(wish.islands())
                         .ifPresent(on -> on.on().of(reading).forEach(f -> named.add(f.id())));
             }

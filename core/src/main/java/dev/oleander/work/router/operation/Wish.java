@@ -132,6 +132,14 @@ public record Wish(
                 way);
     }
 
+    /** The same, of what another operation has left. */
+    public Wish restOf(String other) {
+        return new Wish(
+                id, on, kind, tool, depth, depths, diameters, from, side, islands, stepDown,
+                stepOver, manner, angle, allowance, tabs, width, ends, pair, floor, flatTool, other,
+                copies, peck, way);
+    }
+
     /** Which features it names. */
     public On features() {
         return Objects.requireNonNullElse(on, new Place(null, null, null)).on();

@@ -25,12 +25,13 @@ record ShownWay(List<Segment> main, List<Tab> tabs) {
     /** Of a stop that can be done. */
     static ShownWay of(RouterStop stop, boolean closed) {
         if (closed) {
-            List<Leg> round = lastRound(stop.legs());
+            List<Leg> round = begunBesideTabs(lastRound(stop.legs()), deepest(stop));
             if (!round.isEmpty()) {
-                return new ShownWay(segments(round), tabs(round, deepest(stop)));
+                double radius = stop.tool().orElseThrow().diameter() / 2;
+                return new ShownWay(segments(round), tabs(round, deepest(stop), radius));
             }
         }
-        List<Segment> floor = floor(stop);
+        List<Segment> floor = stop.figures().visits().isEmpty() ? floor(stop) : List.of();
         return new ShownWay(floor.isEmpty() ? visits(stop) : floor, List.of());
     }
 
@@ -70,24 +71,46 @@ record ShownWay(List<Segment> main, List<Tab> tabs) {
         return List.of();
     }
 
-    private static List<Tab> tabs(List<Leg> round, double floor) {
+    /** So that no tab lies across its beginning. */
+    private static List<Leg> begunBesideTabs(List<Leg> round, double floor) {
+        int first = 0;
+        while (first < round.size() && isAbove(round.get(first), floor)) {
+            first++;
+        }
+        List<Leg> begun = new ArrayList<>(round);
+        Collections.rotate(begun, -first);
+        return begun;
+    }
+
+    private static boolean isAbove(Leg leg, double floor) {
+        return Math.max(leg.fromZ(), leg.toZ()) > floor + SAME;
+    }
+
+    /** Where the tip stays up, but for its radius at both ends: so wide is the tab that stands. */
+    private static List<Tab> tabs(List<Leg> round, double floor, double radius) {
         List<Tab> tabs = new ArrayList<>();
         double at = 0;
         double from = -1;
         for (Leg leg : round) {
-            boolean above = Math.max(leg.fromZ(), leg.toZ()) > floor + SAME;
-            if (above && from < 0) {
+            boolean up = isAbove(leg, floor) && Math.abs(leg.fromZ() - leg.toZ()) < SAME;
+            if (up && from < 0) {
                 from = at;
-            } else if (!above && from >= 0) {
-                tabs.add(new Tab(from, at, true));
+            } else if (!up && from >= 0) {
+                add(tabs, from + radius, at - radius);
                 from = -1;
             }
             at += leg.segment().orElseThrow().length();
         }
-        if (from >= 0 && at > from) {
-            tabs.add(new Tab(from, at, true));
+        if (from >= 0) {
+            add(tabs, from + radius, at - radius);
         }
         return tabs;
+    }
+
+    private static void add(List<Tab> tabs, double from, double to) {
+        double middle = (from + to) / 2;
+        double half = Math.max(SAME, (to - from) / 2);
+        tabs.add(new Tab(Math.max(0, middle - half), middle + half, true));
     }
 
     /** Cuts at the lowest level, or all of them where every height is another. */
@@ -118,17 +141,14 @@ record ShownWay(List<Segment> main, List<Tab> tabs) {
         }
     }
 
-    /** From hole to hole; of one hole its circle. */
+    /** Circles of the tool, and from one to the next. */
     private static List<Segment> visits(RouterStop stop) {
         List<Point> visits = stop.figures().visits();
-        List<Point> places = visits.isEmpty() ? List.of(stop.begin()) : visits;
-        if (places.size() == 1) {
-            double radius = stop.tool().orElseThrow().diameter() / 2;
-            return Contour.circle(places.get(0), radius).segments();
-        }
         List<Segment> way = new ArrayList<>();
-        for (int i = 1; i < places.size(); i++) {
-            way.add(new Line(places.get(i - 1), places.get(i)));
+        for (Point place : visits.isEmpty() ? List.of(stop.begin()) : visits) {
+            Contour circle = Contour.circle(place, stop.tool().orElseThrow().diameter() / 2);
+            bridge(way, circle.start());
+            way.addAll(circle.segments());
         }
         return way;
     }

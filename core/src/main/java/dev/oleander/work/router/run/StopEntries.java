@@ -9,6 +9,7 @@ import dev.oleander.plan.stop.Refusal;
 import dev.oleander.plan.stop.Side;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.value.Source;
+import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.deed.Deed;
 import dev.oleander.work.router.operation.Operation;
@@ -35,7 +36,7 @@ final class StopEntries {
         Optional<Round> round = round(deed);
         Optional<ShownWay> way =
                 stop.isDone()
-                        ? Optional.of(ShownWay.of(stop, round.isPresent() && feature.isClosed()))
+                        ? Optional.of(ShownWay.of(stop, hasRounds(deed) && feature.isClosed()))
                         : Optional.empty();
         Stop.Head head =
                 new Stop.Head(
@@ -71,6 +72,11 @@ final class StopEntries {
                 .map(Operation::what)
                 .filter(Round.class::isInstance)
                 .map(Round.class::cast);
+    }
+
+    /** Of a pocket the last round is along its wall. */
+    private static boolean hasRounds(Deed deed) {
+        return round(deed).isPresent() || deed.kind().equals(RouterKind.POCKET.word());
     }
 
     private static Side side(Optional<Round> round, Feature feature) {

@@ -1,6 +1,7 @@
 package dev.oleander.work.router.way;
 
 import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.offset.Offsetter;
@@ -130,9 +131,10 @@ public final class ContourWay {
                 .toList();
     }
 
-    /** Begun in the middle of the longest segment, away from corners. */
+    /** Begun in the middle of the longest segment, away from corners; a circle as it is. */
     static Contour startedOnLine(Contour contour) {
         Segment longest = contour.longestSegment();
-        return contour.startedAt(contour.nearest(longest.middle()));
+        boolean round = contour.segments().stream().noneMatch(Line.class::isInstance);
+        return round ? contour : contour.startedAt(contour.nearest(longest.middle()));
     }
 }

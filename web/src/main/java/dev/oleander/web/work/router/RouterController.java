@@ -1,0 +1,59 @@
+package dev.oleander.web.work.router;
+
+import dev.oleander.geometry.Point;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.work.router.MaterialAnswer.DepthJson;
+import dev.oleander.work.router.RouterRun;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** What only jobs on a router have: the depth of a place. */
+@Controller
+class RouterController {
+
+    private final JobService jobs;
+
+    RouterController(JobService jobs) {
+        this.jobs = jobs;
+    }
+
+    /** In a sentence: 8.0 mm deep, wanted 8.0, by stop 4, level 2. */
+    @GetMapping(value = "/jobs/{id}/depth", produces = "text/plain;charset=UTF-8")
+    @ResponseBody
+    String depth(
+            @PathVariable long id,
+            @RequestParam double x,
+            @RequestParam double y,
+            @RequestParam(required = false) Double t,
+            @RequestParam(defaultValue = "1") int run) {
+        JobResult result = jobs.view(id).on(run).result();
+        RouterRun of =
+                result.own(RouterRun.class)
+                        .filter(r -> Double.isFinite(x) && Double.isFinite(y))
+                        .orElseThrow(
+                                () ->
+                                        new NotFoundException(
+                                                "Job %d has no plan for a router.".formatted(id)));
+        DepthJson depth = MaterialAnswer.depth(of, new Point(x, y), Optional.ofNullable(t));
+        if (depth.depth() <= 0 && depth.wanted() <= 0) {
+            return "Nothing is cut here.";
+        }
+        String by =
+                depth.stop() == null
+                        ? ""
+                        : ", by stop %d, level %d"
+                                .formatted(
+                                        result.run().stop(depth.stop()).map(Stop::number).orElse(0),
+                                        depth.level());
+        return "%s mm deep, wanted %s%s."
+                .formatted(Numbers.plain(depth.depth(), 3), Numbers.plain(depth.wanted(), 3), by);
+    }
+}

@@ -1,0 +1,153 @@
+package dev.oleander.web.work.router;
+
+import dev.oleander.motion.Seconds;
+import dev.oleander.motion.Timeline;
+import dev.oleander.plan.Run;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.release.WorkSheet;
+import dev.oleander.work.router.RouterMilling;
+import dev.oleander.work.router.RouterRun;
+import dev.oleander.work.router.choice.RouterZero;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.run.RouterPlan;
+import dev.oleander.work.router.run.RouterWork;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Leg;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/** What the sheet of paper says of a router: tools with their places, zero, depths, tabs. */
+@Component
+class RouterPaper implements WorkSheet {
+
+    private static final double MM = 1000;
+
+    /** A tool that must stand in the magazine. */
+    public record ToolRow(
+            int number,
+            String name,
+            String position,
+            String flutes,
+            String stickOut,
+            String metres) {}
+
+    @Override
+    public RouterMilling kind() {
+        return RouterMilling.ROUTER;
+    }
+
+    @Override
+    public Content of(JobResult result, Run run, Timeline timeline) {
+        RouterPlan plan = result.own(RouterRun.class).orElseThrow().plan();
+        return new Content(
+                facts(plan),
+                true,
+                List.of(),
+                stops(run, timeline),
+                List.of(),
+                new Own(RouterPages.TEMPLATE, Map.of("tools", tools(plan, run))));
+    }
+
+    @Override
+    public Optional<List<Profile>> profiles(JobResult result) {
+        return Optional.empty();
+    }
+
+    private static List<Fact> facts(RouterPlan plan) {
+        RouterZero zero = plan.choices().zero();
+        List<Fact> facts = new ArrayList<>();
+        String at =
+                zero.at() == null
+                        ? "as drawn above"
+                        : zero.at().equals("centre")
+                                ? "middle of the stock"
+                                : "corner " + zero.at();
+        facts.add(new Fact("Zero", at));
+        facts.add(new Fact("Zero of Z", zero.isOnTable() ? "on the table" : "top of the stock"));
+        facts.add(
+                new Fact(
+                        "Deepest under the stock",
+                        Numbers.plain(plan.task().overCut(), 2) + " mm"));
+        return facts;
+    }
+
+    private static List<ToolRow> tools(RouterPlan plan, Run run) {
+        Set<Tool> used = new LinkedHashSet<>();
+        run.stops().forEach(s -> of(s).tool().ifPresent(used::add));
+        boolean own = !plan.choices().tools().isEmpty();
+        return used.stream()
+                .map(
+                        t ->
+                                new ToolRow(
+                                        t.number(),
+                                        RouterStopSlip.name(t),
+                                        own
+                                                ? "put it into place " + t.number()
+                                                : "magazine, place " + t.number(),
+                                        Numbers.plain(t.edges().length(), 1),
+                                        Numbers.plain(t.shank().stickOut(), 1),
+                                        Numbers.plain(metres(run, t), 1)))
+                .toList();
+    }
+
+    private static double metres(Run run, Tool tool) {
+        return run.stops().stream()
+                        .map(RouterPaper::of)
+                        .filter(s -> s.isDone() && s.tool().orElseThrow().equals(tool))
+                        .mapToDouble(RouterPaper::length)
+                        .sum()
+                / MM;
+    }
+
+    private static double length(RouterStop stop) {
+        double once = stop.legs().stream().filter(Leg::cuts).mapToDouble(Leg::length).sum();
+        return Math.max(1, stop.turns().size()) * once;
+    }
+
+    private static RouterStop of(Stop stop) {
+        return ((RouterWork) stop.work()).stop();
+    }
+
+    private static List<StopRow> stops(Run run, Timeline timeline) {
+        return run.cut().stream()
+                .map(
+                        s ->
+                                new StopRow(
+                                        s.number(),
+                                        s.name(),
+                                        s.where(),
+                                        "T" + of(s).tool().orElseThrow().number(),
+                                        Numbers.duration(
+                                                timeline.byStop()
+                                                        .getOrDefault(s.id(), Seconds.NONE)
+                                                        .total()),
+                                        note(of(s))))
+                .toList();
+    }
+
+    private static String note(RouterStop stop) {
+        List<String> notes = new ArrayList<>();
+        List<Double> levels = stop.levels();
+        if (!levels.isEmpty()) {
+            notes.add(Numbers.plain(levels.get(levels.size() - 1), 2) + " mm deep");
+        }
+        if (levels.size() > 1) {
+            notes.add(levels.size() + " levels");
+        }
+        int tabs = stop.figures().tabs();
+        if (tabs > 0) {
+            notes.add(tabs == 1 ? "1 tab" : tabs + " tabs");
+        }
+        if (!stop.turns().isEmpty()) {
+            notes.add(stop.turns().size() + " turns of the work");
+        }
+        return String.join(", ", notes);
+    }
+}

@@ -1,0 +1,158 @@
+package dev.oleander.web.work.router;
+
+import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.Segment;
+import dev.oleander.web.bench.SceneBuilder;
+import dev.oleander.work.router.RouterRun;
+import dev.oleander.work.router.material.Difference;
+import dev.oleander.work.router.material.Removed;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Leg;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * What the table draws of a router besides its stops: how deep the stock is cut. Paths as in {@link
+ * dev.oleander.web.bench.Scene}.
+ *
+ * @param thickness of the stock, mm
+ * @param floors what flat tools leave, the shallowest first
+ * @param grooves what other tools leave, the shallowest first
+ * @param ways of the tools' axes while they cut at their lowest, by stop
+ * @param rests places where stock is left, with its area: x, y, mm2
+ */
+record RouterScene(
+        double thickness,
+        List<Floor> floors,
+        List<Groove> grooves,
+        List<Way> ways,
+        List<double[]> rests) {
+
+    /** Depths that are told apart among ways that climb. */
+    private static final int CLASSES = 12;
+
+    private static final double SAME = 1e-6;
+
+    /** All that is at least so deep, mm: closed paths, of which an odd number lies round it. */
+    record Floor(double depth, List<double[]> d) {}
+
+    /** Ways as wide as the tool cuts at a depth, mm. */
+    record Groove(double depth, double width, List<double[]> d) {}
+
+    /** Where a tool goes; see {@link dev.oleander.plan.stop.Stop#number()}. */
+    record Way(String stop, List<double[]> d) {}
+
+    static RouterScene of(RouterRun run) {
+        double thickness = run.plan().task().thickness();
+        return new RouterScene(
+                thickness,
+                floors(run, thickness),
+                grooves(run),
+                run.plan().done().stream().map(RouterScene::way).toList(),
+                rests(run));
+    }
+
+    private static List<Floor> floors(RouterRun run, double thickness) {
+        List<Floor> floors = new ArrayList<>();
+        Removed removed = run.removed();
+        List<Double> heights = new ArrayList<>(removed.heights());
+        for (int i = heights.size() - 1; i >= 0; i--) {
+            double depth = -heights.get(i);
+            if (depth <= thickness + SAME || i == 0) {
+                floors.add(new Floor(Math.min(depth, thickness), loops(removed.at(-depth))));
+            }
+        }
+        return floors;
+    }
+
+    private static List<double[]> loops(List<Region> regions) {
+        List<double[]> loops = new ArrayList<>();
+        regions.forEach(r -> r.contours().forEach(c -> loops.add(SceneBuilder.flat(c.segments()))));
+        return loops;
+    }
+
+    private static List<Groove> grooves(RouterRun run) {
+        Map<Double, Map<Double, List<double[]>>> byDepth = new TreeMap<>();
+        for (RouterStop stop : run.plan().done()) {
+            Tool.Form form = stop.tool().orElseThrow().form();
+            if (form.kind().isFlat()) {
+                continue;
+            }
+            double step = Math.max(SAME, deepest(stop) / CLASSES);
+            for (Leg leg : stop.cutting().legs()) {
+                double depth = Math.ceil(-leg.lowest() / step - SAME) * step;
+                if (depth > 0) {
+                    byDepth.computeIfAbsent(depth, d -> new TreeMap<>())
+                            .computeIfAbsent(form.effectiveDiameter(depth), w -> new ArrayList<>())
+                            .add(of(leg));
+                }
+            }
+        }
+        List<Groove> grooves = new ArrayList<>();
+        byDepth.forEach(
+                (depth, widths) -> widths.forEach((w, d) -> grooves.add(new Groove(depth, w, d))));
+        return grooves;
+    }
+
+    private static double deepest(RouterStop stop) {
+        return stop.cutting().legs().stream().mapToDouble(l -> -l.lowest()).max().orElse(0);
+    }
+
+    /** A way straight down is a line of no length, which is drawn as a disc. */
+    private static double[] of(Leg leg) {
+        return leg.segment()
+                .map(s -> SceneBuilder.flat(List.of(s)))
+                .orElseGet(() -> dot(leg.from()));
+    }
+
+    private static double[] dot(Point at) {
+        return new double[] {at.x(), at.y(), at.x(), at.y(), 0};
+    }
+
+    private static Way way(RouterStop stop) {
+        double deepest = deepest(stop);
+        List<double[]> pieces = new ArrayList<>();
+        List<Segment> run = new ArrayList<>();
+        for (Leg leg : stop.legs()) {
+            boolean shown =
+                    leg.cuts()
+                            && leg.segment().isPresent()
+                            && (-leg.lowest() >= deepest - SAME || isSloped(stop));
+            if (!shown || !run.isEmpty() && !goesOn(run, leg)) {
+                close(run, pieces);
+            }
+            if (shown) {
+                run.add(leg.segment().get());
+            }
+        }
+        close(run, pieces);
+        return new Way(stop.id(), pieces);
+    }
+
+    private static boolean isSloped(RouterStop stop) {
+        return stop.tool().orElseThrow().kind().isConical();
+    }
+
+    private static boolean goesOn(List<Segment> run, Leg leg) {
+        return run.get(run.size() - 1).end().distance(leg.from()) < SAME;
+    }
+
+    private static void close(List<Segment> run, List<double[]> pieces) {
+        if (!run.isEmpty()) {
+            pieces.add(SceneBuilder.flat(new Path(run).segments()));
+            run.clear();
+        }
+    }
+
+    private static List<double[]> rests(RouterRun run) {
+        Difference.Found found = run.plan().turns() ? Difference.Found.NOTHING : run.difference();
+        return found.rests().stream()
+                .map(r -> new double[] {r.place().x(), r.place().y(), r.area()})
+                .toList();
+    }
+}

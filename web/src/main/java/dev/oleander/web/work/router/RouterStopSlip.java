@@ -1,0 +1,236 @@
+package dev.oleander.web.work.router;
+
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.web.bench.EditError;
+import dev.oleander.web.bench.Fields;
+import dev.oleander.web.bench.SlipRow;
+import dev.oleander.web.bench.SlipRow.Fixed;
+import dev.oleander.web.bench.SlipRow.Fold;
+import dev.oleander.web.bench.SlipRow.Note;
+import dev.oleander.web.bench.SlipRow.Own;
+import dev.oleander.web.bench.SlipSection;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.work.router.RouterMilling;
+import dev.oleander.work.router.RouterStopOf;
+import dev.oleander.work.router.choice.RouterChoice;
+import dev.oleander.work.router.choice.RouterKind;
+import dev.oleander.work.router.choice.WishValues;
+import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.plan.Suitable;
+import dev.oleander.work.router.tool.Feeds;
+import dev.oleander.work.router.tool.Tool;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** The values of the selected stops of a router: those that what is done to them has. */
+final class RouterStopSlip {
+
+    private final JobResult result;
+    private final List<Stop> stops;
+    private final Fields<RouterChoice> fields;
+    private final List<RouterStopOf> made;
+
+    RouterStopSlip(JobResult result, List<Stop> stops, EditError error) {
+        this.result = result;
+        this.stops = stops;
+        this.fields = Fields.ofStops(RouterMilling.ROUTER, result, stops, error);
+        this.made = fields.made(RouterStopOf.class);
+    }
+
+    List<SlipSection> sections() {
+        List<SlipSection> sections = new ArrayList<>();
+        sections.add(new SlipSection("What is done · " + kinds(), done()));
+        if (is("contour", "pocket", "rest", "bore", "follow", "slot")) {
+            sections.add(new SlipSection("Levels", levels()));
+        }
+        if (is("contour")) {
+            sections.add(new SlipSection("Tabs", tabs()));
+        }
+        sections.add(new SlipSection("Besides", List.of(besides())));
+        return sections;
+    }
+
+    private String kinds() {
+        Set<String> kinds = new LinkedHashSet<>();
+        made.forEach(m -> kinds.add(label(m.work().deed().kind())));
+        return String.join(", ", kinds);
+    }
+
+    private static String label(String kind) {
+        return RouterKind.of(kind)
+                .map(RouterKind::label)
+                .orElseGet(
+                        () ->
+                                switch (kind) {
+                                    case "rest" -> "clear what is left";
+                                    case "chamfer" -> "cut a slope";
+                                    case "face" -> "face the top";
+                                    default -> kind;
+                                });
+    }
+
+    private boolean is(String... kinds) {
+        return made.stream().anyMatch(m -> Set.of(kinds).contains(m.work().deed().kind()));
+    }
+
+    // ---- what is done
+
+    private List<SlipRow> done() {
+        List<SlipRow> rows = new ArrayList<>();
+        if (made.stream().noneMatch(m -> m.work().deed().wished())) {
+            rows.add(fields.listed(WishValues.WORK));
+        }
+        rows.add(fields.listed(WishValues.TOOL));
+        if (made.size() == 1) {
+            rows.add(new Own(RouterPages.TEMPLATE, "tools", tools(made.get(0))));
+        }
+        if (is("carve")) {
+            rows.add(fields.typed(WishValues.FLOOR));
+            rows.add(fields.listed(WishValues.FLAT_TOOL));
+        } else {
+            rows.add(fields.typed(WishValues.DEPTH));
+        }
+        if (is("contour")) {
+            rows.add(fields.segments(WishValues.SIDE));
+        }
+        if (is("contour", "pocket", "rest", "slot")) {
+            rows.add(fields.segments(WishValues.WAY));
+        }
+        if (is("groove")) {
+            rows.add(fields.typed(WishValues.WIDTH));
+            rows.add(fields.listed(WishValues.ENDS));
+        }
+        if (is("drill")) {
+            rows.add(fields.typed(WishValues.PECK));
+        }
+        if (made.size() == 1) {
+            made.get(0).work().feeds().ifPresent(feeds -> rows.addAll(data(feeds)));
+        }
+        return rows;
+    }
+
+    private List<SlipRow> data(Feeds feeds) {
+        String link = "/machines/" + result.machine().id();
+        return List.of(
+                fixed("Speed", Math.rint(feeds.speed()), 0, "rev/min", link),
+                fixed("Feed", feeds.feed(), 0, "mm/min", link),
+                fixed("Power", feeds.power(), 2, "kW", link));
+    }
+
+    private static Fixed fixed(String label, double value, int decimals, String unit, String link) {
+        return new Fixed(label, Numbers.plain(value, decimals), unit, "book", link, "", "");
+    }
+
+    /** A tool that there is, and why it cannot; empty when it can. */
+    public record ToolLine(String name, boolean used, String cannot) {}
+
+    private static List<ToolLine> tools(RouterStopOf of) {
+        Optional<Operation> operation = of.operation();
+        return of.tools().stream()
+                .map(
+                        t ->
+                                new ToolLine(
+                                        name(t),
+                                        of.tool().filter(t::equals).isPresent(),
+                                        operation
+                                                .flatMap(o -> Suitable.whyNot(t, o.what()))
+                                                .or(() -> whyNotDeep(of, t))
+                                                .orElse("")))
+                .toList();
+    }
+
+    private static Optional<String> whyNotDeep(RouterStopOf of, Tool tool) {
+        List<Double> levels = of.work().stop().levels();
+        return levels.isEmpty()
+                ? Optional.empty()
+                : Suitable.whyNotDeep(tool, levels.get(levels.size() - 1));
+    }
+
+    static String name(Tool tool) {
+        return "%d %s, %s %s mm"
+                .formatted(
+                        tool.number(),
+                        tool.name(),
+                        tool.kind().label(),
+                        Numbers.plain(tool.diameter(), 3))
+                .replace(" ,", ",");
+    }
+
+    // ---- levels and tabs
+
+    private List<SlipRow> levels() {
+        List<SlipRow> rows = new ArrayList<>();
+        rows.add(fields.typed(WishValues.STEP_DOWN));
+        if (is("pocket", "rest")) {
+            rows.add(fields.typed(WishValues.STEP_OVER));
+        }
+        if (is("contour", "pocket", "rest")) {
+            rows.add(fields.typed(WishValues.ALLOWANCE));
+        }
+        if (made.size() == 1) {
+            rows.add(new Own(RouterPages.TEMPLATE, "levels", levels(made.get(0))));
+        }
+        return rows;
+    }
+
+    /** Depths as bars: the deepest is as long as the row. */
+    public record Level(String depth, double share) {}
+
+    private static List<Level> levels(RouterStopOf of) {
+        List<Double> depths = of.work().stop().levels();
+        double deepest = depths.isEmpty() ? 1 : depths.get(depths.size() - 1);
+        return depths.stream().map(d -> new Level(Numbers.plain(d, 2), 100 * d / deepest)).toList();
+    }
+
+    private List<SlipRow> tabs() {
+        return List.of(
+                fields.typed(WishValues.TAB_COUNT),
+                fields.typed(WishValues.TAB_SPACING),
+                fields.typed(WishValues.TAB_WIDTH),
+                fields.typed(WishValues.TAB_HEIGHT));
+    }
+
+    // ---- what else
+
+    /**
+     * What can be put to the same contours besides.
+     *
+     * @param value of the entry that does it
+     */
+    public record Besides(String label, String value) {}
+
+    private Fold besides() {
+        Set<String> contours = new LinkedHashSet<>();
+        made.forEach(m -> contours.addAll(m.work().stop().features()));
+        String on = String.join(",", contours);
+        List<Besides> all = new ArrayList<>();
+        if (is("pocket", "rest")) {
+            RouterStop of = made.get(0).work().stop();
+            String name = Operation.nameOf(of.operation());
+            all.add(
+                    new Besides(
+                            "Clear what it leaves with a smaller tool",
+                            "rest %s %s".formatted(on, name)));
+        }
+        for (RouterKind kind : List.of(RouterKind.FOLLOW, RouterKind.CARVE, RouterKind.CONTOUR)) {
+            if (!is(kind.word()) && !contours.isEmpty()) {
+                all.add(new Besides(capital(kind.label()), kind.word() + " " + on));
+            }
+        }
+        List<SlipRow> rows = new ArrayList<>();
+        rows.add(
+                new Note(
+                        "Puts another operation to the same contours; it becomes a stop of its own."));
+        rows.add(new Own(RouterPages.TEMPLATE, "besides", all));
+        return new Fold("Another operation", stops.size() > 1, rows);
+    }
+
+    private static String capital(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+}

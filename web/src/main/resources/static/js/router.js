@@ -1,0 +1,133 @@
+import {askOfRun} from './ask.js';
+import {trace} from './paths.js';
+
+// What the bench has for a router besides: how deep the stock is cut, as shades; the depth of a place that is pointed at.
+
+export function register(bench) {
+  bench.sceneOwn = (scene) => (scene.router ? new RouterDrawing(scene) : null);
+  new DepthAt(bench);
+}
+
+/** What is drawn instead of parts and paths of stops: parts without what lies in them, depths, ways, what is left. */
+class RouterDrawing {
+  constructor(scene) {
+    const {thickness, floors, grooves, ways, rests} = scene.router;
+    Object.assign(this, {thickness, rests});
+    this.kept = outlines(scene);
+    this.floors = floors.map(({depth, d}) => [depth, closed(d)]);
+    this.grooves = grooves.map(({depth, width, d}) => [depth, width, joined(d)]);
+    this.ways = joined(ways.flatMap(({d}) => d));
+  }
+
+  paint(painter) {
+    const {ctx, c} = painter;
+    const alpha = ctx.globalAlpha;
+    ctx.globalAlpha = 1;
+    painter.world();
+    // shallow before deep, whichever tools they are of
+    const all = [...this.floors.map((f) => [...f, null]), ...this.grooves.map(([depth, width, path]) => [depth, path, width])]
+        .sort((a, b) => a[0] - b[0]);
+    for (const [depth, path, width] of all) {
+      const shade = this.#shade(depth, c);
+      if (width === null) {
+        ctx.fillStyle = shade;
+        ctx.fill(path, 'evenodd');
+      } else {
+        ctx.strokeStyle = shade;
+        ctx.lineWidth = width;
+        ctx.lineCap = 'round';
+        ctx.stroke(path);
+        ctx.lineCap = 'butt';
+      }
+    }
+    for (const [, path, width] of all) {
+      if (width === null) {
+        painter.stroke(path, c.leafDeep, 0.6);
+      }
+    }
+    ctx.globalAlpha = alpha;
+    painter.stroke(this.ways, c.rose, 0.9);
+    this.#rests(painter);
+  }
+
+  /** From the colour of parts to a deep one; what is cut through shows the table. */
+  #shade(depth, c) {
+    return depth >= this.thickness - 1e-6 ? c.tableGround
+        : `color-mix(in srgb, ${c.depth} ${Math.round(18 + 70 * depth / this.thickness)}%, ${c.kept})`;
+  }
+
+  /** A cross where stock is left that somebody wants gone. */
+  #rests(painter) {
+    const {ctx, c, view} = painter;
+    painter.screen();
+    ctx.beginPath();
+    for (const [x, y] of this.rests) {
+      const [sx, sy] = view.toScreen(x, y);
+      for (const side of [-1, 1]) {
+        ctx.moveTo(sx - 6, sy - 6 * side);
+        ctx.lineTo(sx + 6, sy + 6 * side);
+      }
+    }
+    ctx.strokeStyle = c.amber;
+    ctx.lineWidth = 2.4;
+    ctx.stroke();
+  }
+}
+
+/** Parts as they lie, without their openings: those are shown by their depth. */
+function outlines(scene) {
+  const all = new Path2D();
+  const own = new Path2D();
+  for (const f of scene.features) {
+    if (f.closed && f.kind === 'outline' && (f.purpose === 'cut' || f.purpose === 'mark')) {
+      trace(own, f.d);
+      own.closePath();
+    }
+  }
+  for (const [a, b, c, d, e, f] of scene.placements) {
+    all.addPath(own, new DOMMatrix([a, b, c, d, e, f]));
+  }
+  return all;
+}
+
+function closed(all) {
+  const path = new Path2D();
+  for (const d of all) {
+    trace(path, d);
+    path.closePath();
+  }
+  return path;
+}
+
+function joined(all) {
+  const path = new Path2D();
+  all.forEach((d) => trace(path, d));
+  return path;
+}
+
+/** Asks how deep a place is cut, and by which stop; on Proof at the moment that is shown. */
+class DepthAt {
+  name = 'depth';
+
+  constructor(bench) {
+    Object.assign(this, {bench, button: document.getElementById('tool-depth')});
+    this.button?.addEventListener('click', () => (this.button.ariaPressed === 'true' ? bench.tools.leave(this) : this.#begin()));
+  }
+
+  #begin() {
+    this.button.ariaPressed = 'true';
+    this.bench.tools.use(this);
+    this.bench.note('Click a place: how deep it is cut');
+  }
+
+  end() {
+    this.button.ariaPressed = 'false';
+  }
+
+  async click({world}) {
+    const place = {x: world.x.toFixed(3), y: world.y.toFixed(3)};
+    const moment = this.bench.player?.moment > 0 ? {t: this.bench.player.moment} : {};
+    const sentence = await askOfRun(this.bench.job, 'depth', {...place, ...moment}, 'text');
+    this.bench.note(sentence ?? 'The plan is not there yet.');
+  }
+}
