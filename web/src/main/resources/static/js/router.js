@@ -11,11 +11,12 @@ export function register(bench) {
 /** What is drawn instead of parts and paths of stops: parts without what lies in them, depths, ways, what is left. */
 class RouterDrawing {
   constructor(scene) {
-    const {thickness, floors, grooves, ways, rests} = scene.router;
+    const {thickness, kept, floors, grooves, holes, ways, rests} = scene.router;
     Object.assign(this, {thickness, rests});
-    this.kept = outlines(scene);
+    this.kept = closed(kept);
     this.floors = floors.map(({depth, d}) => [depth, closed(d)]);
     this.grooves = grooves.map(({depth, width, d}) => [depth, width, joined(d)]);
+    this.holes = discs(holes);
     this.ways = joined(ways.flatMap(({d}) => d));
   }
 
@@ -25,7 +26,8 @@ class RouterDrawing {
     ctx.globalAlpha = 1;
     painter.world();
     // shallow before deep, whichever tools they are of
-    const all = [...this.floors.map((f) => [...f, null]), ...this.grooves.map(([depth, width, path]) => [depth, path, width])]
+    const all = [...this.floors.map((f) => [...f, null]), ...this.holes.map((h) => [...h, null]),
+      ...this.grooves.map(([depth, width, path]) => [depth, path, width])]
         .sort((a, b) => a[0] - b[0]);
     for (const [depth, path, width] of all) {
       const shade = this.#shade(depth, c);
@@ -74,22 +76,6 @@ class RouterDrawing {
   }
 }
 
-/** Parts as they lie, without their openings: those are shown by their depth. */
-function outlines(scene) {
-  const all = new Path2D();
-  const own = new Path2D();
-  for (const f of scene.features) {
-    if (f.closed && f.kind === 'outline' && (f.purpose === 'cut' || f.purpose === 'mark')) {
-      trace(own, f.d);
-      own.closePath();
-    }
-  }
-  for (const [a, b, c, d, e, f] of scene.placements) {
-    all.addPath(own, new DOMMatrix([a, b, c, d, e, f]));
-  }
-  return all;
-}
-
 function closed(all) {
   const path = new Path2D();
   for (const d of all) {
@@ -97,6 +83,18 @@ function closed(all) {
     path.closePath();
   }
   return path;
+}
+
+/** Holes of one depth together. */
+function discs(holes) {
+  const byDepth = new Map();
+  for (const [x, y, diameter, depth] of holes) {
+    const path = byDepth.get(depth) ?? new Path2D();
+    path.moveTo(x + diameter / 2, y);
+    path.arc(x, y, diameter / 2, 0, 2 * Math.PI);
+    byDepth.set(depth, path);
+  }
+  return [...byDepth];
 }
 
 function joined(all) {

@@ -157,7 +157,7 @@ public final class TimeModel {
         return switch (event.kind()) {
             case HEAD_DOWN -> new Seconds(0, machine.motion().lowerSeconds(), 0, 0);
             case HEAD_UP -> new Seconds(0, machine.motion().liftSeconds(), 0, 0);
-            case HEIGHT, TOOL -> new Seconds(0, seconds, 0, 0);
+            case HEIGHT -> new Seconds(0, seconds, 0, 0);
             case STOP, OPTIONAL_STOP -> new Seconds(0, 0, 0, seconds);
             default -> seconds == 0 ? Seconds.NONE : new Seconds(0, 0, seconds, 0);
         };

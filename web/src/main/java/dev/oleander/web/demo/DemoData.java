@@ -2,8 +2,6 @@ package dev.oleander.web.demo;
 
 import dev.oleander.plan.bed.BedValues;
 import dev.oleander.plan.bed.SheetChoices;
-import dev.oleander.proof.Finding;
-import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Typed;
 import dev.oleander.value.Value;
 import dev.oleander.web.OleanderSettings;
@@ -11,7 +9,6 @@ import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.FirstAccounts;
 import dev.oleander.web.account.Role;
 import dev.oleander.web.account.SignedIn;
-import dev.oleander.web.job.Acceptances;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.ValueEdits;
@@ -22,7 +19,6 @@ import dev.oleander.web.job.document.Scope;
 import dev.oleander.web.job.recipe.StarterRecipes;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.job.store.JobRepository;
-import dev.oleander.web.release.ReleaseService;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -50,7 +46,6 @@ class DemoData implements ApplicationRunner {
     private final JobService jobs;
     private final ValueEdits valueEdits;
     private final ShapeEdits shapeEdits;
-    private final ReleaseService releases;
     private final StarterRecipes starterRecipes;
     private final TransactionTemplate transactions;
     private final DataSource database;
@@ -65,7 +60,6 @@ class DemoData implements ApplicationRunner {
             JobService jobs,
             ValueEdits valueEdits,
             ShapeEdits shapeEdits,
-            ReleaseService releases,
             StarterRecipes starterRecipes,
             TransactionTemplate transactions,
             DataSource database,
@@ -82,7 +76,6 @@ class DemoData implements ApplicationRunner {
         this.jobs = jobs;
         this.valueEdits = valueEdits;
         this.shapeEdits = shapeEdits;
-        this.releases = releases;
         this.transactions = transactions;
     }
 
@@ -158,13 +151,13 @@ class DemoData implements ApplicationRunner {
                 make(
                         brief("chain_stopper_pawl", "Chain-stopper pawls", "mild steel", "10", 6),
                         mira);
-        acceptAndRelease(pawl, mira);
+        demo.release(pawl, mira);
         long cleat =
                 make(
                         brief("cleat_backing_plate", "Cleat backing plates", "mild steel", "6", 12),
                         mira);
         edit(cleat, OrderValues.UNIT, "mm", mira);
-        acceptAndRelease(cleat, mira);
+        demo.release(cleat, mira);
         jobs.edit(
                 cleat,
                 "over-run of the outlines",
@@ -173,7 +166,7 @@ class DemoData implements ApplicationRunner {
                                 .ofStops(outlines(before), Scope.ALL, Map.of("overRun", "1"))
                                 .apply(before),
                 anselm);
-        acceptAndRelease(cleat, anselm);
+        demo.release(cleat, anselm);
         long sheave =
                 make(
                         new Brief(
@@ -263,23 +256,5 @@ class DemoData implements ApplicationRunner {
                 .filter(s -> s.name().equals("Outline"))
                 .map(s -> s.id())
                 .toList();
-    }
-
-    private void acceptAndRelease(long job, SignedIn who) {
-        jobs.edit(
-                job,
-                "Findings accepted",
-                before -> {
-                    JobDocument document = before.document();
-                    String reason = "Seen on the trial sheet (" + who.fullName() + ")";
-                    for (Finding finding : before.proof().open()) {
-                        if (finding.severity() == Severity.LOOK) {
-                            document = Acceptances.of(before, document, finding.key(), reason);
-                        }
-                    }
-                    return document;
-                },
-                who);
-        releases.release(job, who);
     }
 }

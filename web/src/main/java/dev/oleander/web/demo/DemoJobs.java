@@ -1,10 +1,14 @@
 package dev.oleander.web.demo;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.Severity;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.Acceptances;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.source.Upload;
+import dev.oleander.web.release.ReleaseService;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -18,9 +22,11 @@ import org.springframework.stereotype.Component;
 public class DemoJobs {
 
     private final JobService jobs;
+    private final ReleaseService releases;
 
-    DemoJobs(JobService jobs) {
+    DemoJobs(JobService jobs, ReleaseService releases) {
         this.jobs = jobs;
+        this.releases = releases;
     }
 
     /**
@@ -69,5 +75,24 @@ public class DemoJobs {
                         .map(Feature::id)
                         .toList();
         set(job, who, document -> document.reshaped(shape -> shape.withTurned(outlines)));
+    }
+
+    /** Accepts what has to be looked at, and releases. */
+    public void release(long job, SignedIn who) {
+        jobs.edit(
+                job,
+                "Findings accepted",
+                before -> {
+                    JobDocument document = before.document();
+                    String reason = "Seen on the trial sheet (" + who.fullName() + ")";
+                    for (Finding finding : before.proof().open()) {
+                        if (finding.severity() == Severity.LOOK) {
+                            document = Acceptances.of(before, document, finding.key(), reason);
+                        }
+                    }
+                    return document;
+                },
+                who);
+        releases.release(job, who);
     }
 }

@@ -1,7 +1,9 @@
 package dev.oleander.work.router.way;
 
+import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.offset.Offsetter;
@@ -85,7 +87,8 @@ public final class ContourWay {
      */
     public static List<Done> add(ToolWay way, Cut cut, Tool tool, double ramp) {
         List<Done> done = new ArrayList<>();
-        for (Contour round : rounds(cut, tool)) {
+        for (Contour drawn : rounds(cut, tool)) {
+            Contour round = cut.tabs().map(t -> between(t, cut, drawn)).orElse(drawn);
             Optional<TabLine> tabs = cut.tabs().map(t -> line(t, cut, round, tool, ramp));
             way.comeTo(round.start(), 0);
             if (!Rounds.atEachLevel(way, round, cut.levels(), 0, ramp, tabs)) {
@@ -95,6 +98,28 @@ public final class ContourWay {
             done.add(new Done(round, tabs));
         }
         return List.copyOf(done);
+    }
+
+    /** A circle of as many arcs as it has tabs, so that each lies in the middle of one. */
+    private static Contour between(Tabs tabs, Cut cut, Contour round) {
+        int count = tabs.number(cut.drawn().length());
+        boolean circle = round.segments().stream().noneMatch(Line.class::isInstance) && count > 1;
+        if (!circle || round.segments().size() > 2) {
+            return round;
+        }
+        double side = Math.signum(round.segments().get(0).bulge());
+        double bulge = side * Math.tan(Math.PI / 2 / count);
+        List<Segment> arcs = new ArrayList<>();
+        Point at = round.start();
+        for (int i = 1; i <= count; i++) {
+            Point next =
+                    i == count
+                            ? round.start()
+                            : round.stationAt(i * round.length() / count).point();
+            arcs.add(new Arc(at, next, bulge));
+            at = next;
+        }
+        return new Contour(arcs);
     }
 
     private static TabLine line(Tabs tabs, Cut cut, Contour round, Tool tool, double ramp) {

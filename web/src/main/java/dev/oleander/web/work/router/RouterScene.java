@@ -1,9 +1,12 @@
 package dev.oleander.web.work.router;
 
+import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Path;
-import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
+import dev.oleander.plan.bed.Placement;
+import dev.oleander.plan.stop.Side;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.bench.SceneBuilder;
 import dev.oleander.work.router.RouterRun;
 import dev.oleander.work.router.material.Difference;
@@ -21,15 +24,19 @@ import java.util.TreeMap;
  * dev.oleander.web.bench.Scene}.
  *
  * @param thickness of the stock, mm
+ * @param kept outlines of what comes of it; the stock where nothing is cut out
  * @param floors what flat tools leave, the shallowest first
  * @param grooves what other tools leave, the shallowest first
+ * @param holes of drills: x, y, diameter, depth, mm
  * @param ways of the tools' axes while they cut at their lowest, by stop
  * @param rests places where stock is left, with its area: x, y, mm2
  */
 record RouterScene(
         double thickness,
+        List<double[]> kept,
         List<Floor> floors,
         List<Groove> grooves,
+        List<double[]> holes,
         List<Way> ways,
         List<double[]> rests) {
 
@@ -51,10 +58,46 @@ record RouterScene(
         double thickness = run.plan().task().thickness();
         return new RouterScene(
                 thickness,
+                kept(run),
                 floors(run, thickness),
                 grooves(run),
+                holes(run),
                 run.plan().done().stream().map(RouterScene::way).toList(),
                 rests(run));
+    }
+
+    private static List<double[]> kept(RouterRun run) {
+        List<double[]> kept = new ArrayList<>();
+        Map<String, Feature> features = run.plan().task().reading().byId();
+        for (Stop stop : run.run().cut()) {
+            Feature feature = features.get(stop.feature());
+            if (stop.side() == Side.OUTSIDE && feature.isClosed()) {
+                Placement there = placement(run, stop.copy());
+                kept.add(
+                        SceneBuilder.flat(
+                                feature.contour().transformed(there.transform()).segments()));
+            }
+        }
+        return kept.isEmpty() ? List.of(SceneBuilder.loop(run.run().layout().stock())) : kept;
+    }
+
+    private static Placement placement(RouterRun run, int copy) {
+        return run.copies().stream().filter(p -> p.copy() == copy).findFirst().orElseThrow();
+    }
+
+    private static List<double[]> holes(RouterRun run) {
+        List<double[]> holes = new ArrayList<>();
+        for (RouterStop stop : run.plan().done()) {
+            Tool.Form form = stop.tool().orElseThrow().form();
+            if (!form.kind().isFlat()) {
+                double depth = Math.min(deepest(stop), run.plan().task().thickness());
+                double wide = form.effectiveDiameter(depth);
+                stop.figures()
+                        .visits()
+                        .forEach(p -> holes.add(new double[] {p.x(), p.y(), wide, depth}));
+            }
+        }
+        return holes;
     }
 
     private static List<Floor> floors(RouterRun run, double thickness) {
@@ -80,16 +123,16 @@ record RouterScene(
         Map<Double, Map<Double, List<double[]>>> byDepth = new TreeMap<>();
         for (RouterStop stop : run.plan().done()) {
             Tool.Form form = stop.tool().orElseThrow().form();
-            if (form.kind().isFlat()) {
+            if (form.kind().isFlat() || !stop.figures().visits().isEmpty()) {
                 continue;
             }
             double step = Math.max(SAME, deepest(stop) / CLASSES);
             for (Leg leg : stop.cutting().legs()) {
                 double depth = Math.ceil(-leg.lowest() / step - SAME) * step;
-                if (depth > 0) {
+                if (depth > 0 && leg.segment().isPresent()) {
                     byDepth.computeIfAbsent(depth, d -> new TreeMap<>())
                             .computeIfAbsent(form.effectiveDiameter(depth), w -> new ArrayList<>())
-                            .add(of(leg));
+                            .add(SceneBuilder.flat(List.of(leg.segment().get())));
                 }
             }
         }
@@ -101,17 +144,6 @@ record RouterScene(
 
     private static double deepest(RouterStop stop) {
         return stop.cutting().legs().stream().mapToDouble(l -> -l.lowest()).max().orElse(0);
-    }
-
-    /** A way straight down is a line of no length, which is drawn as a disc. */
-    private static double[] of(Leg leg) {
-        return leg.segment()
-                .map(s -> SceneBuilder.flat(List.of(s)))
-                .orElseGet(() -> dot(leg.from()));
-    }
-
-    private static double[] dot(Point at) {
-        return new double[] {at.x(), at.y(), at.x(), at.y(), 0};
     }
 
     private static Way way(RouterStop stop) {

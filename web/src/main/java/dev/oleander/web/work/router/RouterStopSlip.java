@@ -87,7 +87,7 @@ final class RouterStopSlip {
         }
         rows.add(fields.listed(WishValues.TOOL));
         if (made.size() == 1) {
-            rows.add(new Own(RouterPages.TEMPLATE, "tools", tools(made.get(0))));
+            rows.add(new Own(RouterPages.TEMPLATE, "which", tools(made.get(0))));
         }
         if (is("carve")) {
             rows.add(fields.typed(WishValues.FLOOR));

@@ -14,10 +14,12 @@ import dev.oleander.work.wire.choice.UpperChoice;
 import dev.oleander.work.wire.choice.WireChoice;
 import java.util.List;
 import java.util.Map;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /** Work for the wire machine: a punch with its die, a spline, leaning flanks. */
 @Component
+@Order(1)
 class WireDemo implements DemoWork {
 
     @Override
