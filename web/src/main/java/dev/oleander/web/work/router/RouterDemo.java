@@ -24,11 +24,9 @@ import tools.jackson.databind.json.JsonMapper;
 @Order(2)
 class RouterDemo implements DemoWork {
 
-    /** Layer of what only shows the stock. */
-    private static final String BLANK = "BLANK";
-
     /**
      * @param request what is to be done; null: what the drawing says
+     * @param ignored layers of what is only to be seen
      * @param released whether a program was released
      */
     record Brief(
@@ -38,6 +36,7 @@ class RouterDemo implements DemoWork {
             double thickness,
             int quantity,
             OperationsRequest request,
+            List<String> ignored,
             boolean released) {}
 
     @Override
@@ -57,18 +56,21 @@ class RouterDemo implements DemoWork {
                         brief.material(),
                         Typed.of(brief.thickness()),
                         brief.quantity());
-        long job =
-                jobs.make(
-                        brief.file(),
-                        order,
-                        d -> d.reshaped(shape -> shape.withLayer(BLANK, Purpose.IGNORE)),
-                        who);
+        long job = jobs.make(brief.file(), order, d -> ignoring(d, brief.ignored()), who);
         if (brief.request() != null) {
             jobs.set(job, who, brief.request()::applied);
         }
         if (brief.released()) {
             jobs.release(job, who);
         }
+    }
+
+    private static JobDocument ignoring(JobDocument document, List<String> layers) {
+        JobDocument changed = document;
+        for (String layer : layers) {
+            changed = changed.reshaped(shape -> shape.withLayer(layer, Purpose.IGNORE));
+        }
+        return changed;
     }
 
     private static List<Brief> briefs() {
