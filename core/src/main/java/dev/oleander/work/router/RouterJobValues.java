@@ -52,7 +52,7 @@ final class RouterJobValues {
                                             choices.withZero(
                                                     new RouterZero(at, choices.zero().z())))
                             .label("Zero on the stock", "")
-                            .orElse("as the sheet says"),
+                            .orElse("sheet"),
                     Value.<RouterChoices>listed(
                                     "zeroHeight",
                                     "height of the zero",
@@ -79,7 +79,7 @@ final class RouterJobValues {
                                             choices.withOperations(
                                                     choices.operations(),
                                                     Boolean.TRUE.equals(only)))
-                            .label("Features without an operation", ""),
+                            .label("Other contours", ""),
                     Value.text(
                             "addOperation", "operation besides", all -> "", RouterJobValues::add),
                     Value.text(

@@ -21,6 +21,7 @@ import dev.oleander.web.job.store.Stage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Says of each stage of a job what it still needs. */
@@ -131,8 +132,11 @@ public final class StageReport {
     /** What is to be fixed or looked at on Shape before the parts of a job can be trusted. */
     public static List<String> shapeNeeds(JobResult result) {
         Reading reading = result.reading();
-        List<String> needs =
-                new ArrayList<>(reading.openFaults().stream().map(Fault::sentence).toList());
+        Set<String> worked = worked(result);
+        List<String> needs = new ArrayList<>();
+        reading.openFaults().stream()
+                .filter(f -> f.kind() != Fault.Kind.OPEN || !worked.containsAll(f.features()))
+                .forEach(f -> needs.add(f.sentence()));
         reading.drawing().skipped().stream()
                 .filter(Skipped::lineWork)
                 .forEach(s -> needs.add(leftOut(s)));
@@ -146,6 +150,13 @@ public final class StageReport {
             needs.add(0, revision);
         }
         return needs;
+    }
+
+    /** What has a stop although it is open: its kind of work follows lines. */
+    private static Set<String> worked(JobResult result) {
+        return result.isPlanned()
+                ? result.run().cut().stream().map(Stop::feature).collect(Collectors.toSet())
+                : Set.of();
     }
 
     private StageView shape() {

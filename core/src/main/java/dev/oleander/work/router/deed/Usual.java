@@ -3,6 +3,7 @@ package dev.oleander.work.router.deed;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Feature.Kind;
 import dev.oleander.drawing.read.Purpose;
+import dev.oleander.geometry.Box;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterKind;
@@ -46,7 +47,7 @@ final class Usual {
     /** Depth of a line that is only to be seen, mm. */
     private static final String MARK = "0.5";
 
-    /** Largest hole that is bored; wider ones are cut out along their line, mm. */
+    /** Widest opening of which nothing is left; wider ones are cut out along their line, mm. */
     private static final double BORED = 40;
 
     /** mm by which a drill may differ from the hole that is drawn. */
@@ -117,7 +118,9 @@ final class Usual {
         if (feature.circleDiameter().isPresent()) {
             return hole(feature.circleDiameter().getAsDouble());
         }
-        return hasDepth ? RouterKind.POCKET : RouterKind.CONTOUR;
+        Box box = feature.chain().box();
+        boolean narrow = Math.min(box.width(), box.height()) <= BORED;
+        return hasDepth || narrow ? RouterKind.POCKET : RouterKind.CONTOUR;
     }
 
     private static boolean needsClosed(RouterKind kind) {

@@ -139,7 +139,7 @@ class RouterPages implements WorkPages {
                 choices.operations().stream().map(w -> new WishRow(w.id(), what(w))).toList();
         return new SlipSection(
                 "Operations",
-                List.of(new Own(TEMPLATE, "operations", rows), fields.segments("onlyOperations")));
+                List.of(new Own(TEMPLATE, "operations", rows), fields.listed("onlyOperations")));
     }
 
     private static String what(Wish wish) {
