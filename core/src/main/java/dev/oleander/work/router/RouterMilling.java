@@ -135,7 +135,7 @@ public final class RouterMilling implements Work<RouterChoices, RouterChoice> {
         return new Subject<>(
                 here,
                 here.over(task.choices().recipeFor(feature, kind)).over(task.choices().all()),
-                Optional.of(new RouterStopOf(work, plan)),
+                Optional.of(new RouterStopOf(work, stop.side(), plan)),
                 stop.sources(),
                 names(task, feature, work, plan),
                 feature.id(),

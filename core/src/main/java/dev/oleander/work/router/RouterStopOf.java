@@ -1,5 +1,6 @@
 package dev.oleander.work.router;
 
+import dev.oleander.plan.stop.Side;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.operation.Operation;
@@ -11,7 +12,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** What the values of a stop of a router are asked of. */
-public record RouterStopOf(RouterWork work, RouterPlan plan) {
+public record RouterStopOf(RouterWork work, Side side, RouterPlan plan) {
 
     public Optional<Tool> tool() {
         return work.stop().tool();
@@ -33,7 +34,16 @@ public record RouterStopOf(RouterWork work, RouterPlan plan) {
 
     /** What holds: as it is said, or as the data of the tool say; empty where nothing does. */
     public String used(String word) {
-        return said(word).or(() -> byData(word)).orElse("");
+        return said(word).or(() -> byData(word)).or(() -> asUsual(word)).orElse("");
+    }
+
+    private Optional<String> asUsual(String word) {
+        return switch (word) {
+            case WishValues.WAY -> Optional.of("climb");
+            case WishValues.ALLOWANCE -> Optional.of("0");
+            case WishValues.SIDE -> Optional.of(side.word());
+            default -> Optional.empty();
+        };
     }
 
     private Optional<String> byData(String word) {

@@ -102,9 +102,16 @@ public final class Deeds {
                             .then(own, Source.JOB)
                             .then(choices.recipeFor(f, wish.kind()), Source.RECIPE)
                             .then(choices.all(), Source.JOB)
-                            .then(ofFirst(wish, f), Source.READING));
+                            .then(ofFirst(wish, f), Source.READING)
+                            .then(sizeOfTabs(wish), Source.READING));
         }
         grouped(wish, true, said);
+    }
+
+    private RouterChoice sizeOfTabs(Wish wish) {
+        return RouterKind.CONTOUR.word().equals(wish.kind())
+                ? Usual.tabs(thickness)
+                : RouterChoice.NOTHING;
     }
 
     /** A rest is as deep as what has left it. */

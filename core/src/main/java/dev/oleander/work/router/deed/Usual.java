@@ -154,17 +154,23 @@ final class Usual {
         return diameter <= BORED ? RouterKind.BORE : RouterKind.CONTOUR;
     }
 
+    /** How large tabs are, where there are some. */
+    static RouterChoice tabs(double thickness) {
+        return RouterChoice.NOTHING
+                .with(WishValues.TAB_WIDTH, text(TAB_WIDTH))
+                .with(WishValues.TAB_HEIGHT, text(Math.min(TAB_HEIGHT, thickness / 3)));
+    }
+
     /** Tabs for what suction may not hold. */
     private RouterChoice tabbed(Feature feature, RouterChoice values) {
+        RouterChoice sized = values.over(tabs(thickness));
         boolean through = values.get(WishValues.DEPTH).filter("through"::equals).isPresent();
         if (!through || feature.area() >= HELD) {
-            return values;
+            return sized;
         }
         double length = feature.chain().length();
         int most = (int) Math.max(1, length / CLOSEST_TABS);
         int count = Math.max(LEAST_TABS, (int) Math.ceil(length / TAB_SPACING));
-        return values.with(WishValues.TAB_COUNT, String.valueOf(Math.min(most, count)))
-                .with(WishValues.TAB_WIDTH, text(TAB_WIDTH))
-                .with(WishValues.TAB_HEIGHT, text(Math.min(TAB_HEIGHT, thickness / 3)));
+        return sized.with(WishValues.TAB_COUNT, String.valueOf(Math.min(most, count)));
     }
 }

@@ -254,7 +254,9 @@ public final class RunPlanner {
                     Optional<Feeds> own = Optional.ofNullable(ofDrawn.get(key(stop)));
                     own.ifPresent(f -> feeds.put(id, f));
                     laid.add(there);
-                    entries.add(StopEntries.of(there, deeds.get(stop.operation()), feature, own));
+                    entries.add(
+                            StopEntries.of(
+                                    there, deeds.get(stop.operation()), feature, placement, own));
                 }
             }
             first = false;

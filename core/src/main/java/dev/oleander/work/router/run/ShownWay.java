@@ -13,7 +13,7 @@ import java.util.List;
 
 /**
  * The way of a tool as people look at it from above: round a contour the last round with its tabs,
- * of a pocket its floor, of holes the way from one to the next.
+ * of a rest its floor, of holes the way from one to the next.
  *
  * @param main one segment after the other
  * @param tabs along it

@@ -3,6 +3,7 @@ package dev.oleander.work.router.run;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Segment;
 import dev.oleander.machine.Compensation;
+import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.Pass;
 import dev.oleander.plan.stop.Refusal;
@@ -30,14 +31,18 @@ final class StopEntries {
 
     /**
      * @param feature what it is done to, or the first of those
+     * @param placement where its copy lies
      * @param feeds empty when it cannot be done
      */
-    static Stop of(RouterStop stop, Deed deed, Feature feature, Optional<Feeds> feeds) {
+    static Stop of(
+            RouterStop stop,
+            Deed deed,
+            Feature feature,
+            Placement placement,
+            Optional<Feeds> feeds) {
         Optional<Round> round = round(deed);
         Optional<ShownWay> way =
-                stop.isDone()
-                        ? Optional.of(ShownWay.of(stop, hasRounds(deed) && feature.isClosed()))
-                        : Optional.empty();
+                stop.isDone() ? Optional.of(way(stop, deed, feature, placement)) : Optional.empty();
         Stop.Head head =
                 new Stop.Head(
                         stop.id(),
@@ -74,9 +79,13 @@ final class StopEntries {
                 .map(Round.class::cast);
     }
 
-    /** Of a pocket the last round is along its wall. */
-    private static boolean hasRounds(Deed deed) {
-        return round(deed).isPresent() || deed.kind().equals(RouterKind.POCKET.word());
+    /** A pocket is shown by its wall. */
+    private static ShownWay way(RouterStop stop, Deed deed, Feature feature, Placement placement) {
+        boolean pocket = deed.kind().equals(RouterKind.POCKET.word());
+        return pocket && feature.isClosed()
+                ? new ShownWay(
+                        feature.contour().transformed(placement.transform()).segments(), List.of())
+                : ShownWay.of(stop, round(deed).isPresent() && feature.isClosed());
     }
 
     private static Side side(Optional<Round> round, Feature feature) {

@@ -9,11 +9,12 @@ import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.work.router.MaterialAnswer.DepthJson;
 import dev.oleander.work.router.RouterRun;
 import java.util.Optional;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseBody;
 
 /** What only jobs on a router have: the depth of a place. */
 @Controller
@@ -26,9 +27,8 @@ class RouterController {
     }
 
     /** In a sentence: 8.0 mm deep, wanted 8.0, by stop 4, level 2. */
-    @GetMapping(value = "/jobs/{id}/depth", produces = "text/plain;charset=UTF-8")
-    @ResponseBody
-    String depth(
+    @GetMapping("/jobs/{id}/depth")
+    ResponseEntity<String> depth(
             @PathVariable long id,
             @RequestParam double x,
             @RequestParam double y,
@@ -43,17 +43,26 @@ class RouterController {
                                         new NotFoundException(
                                                 "Job %d has no plan for a router.".formatted(id)));
         DepthJson depth = MaterialAnswer.depth(of, new Point(x, y), Optional.ofNullable(t));
+        return ResponseEntity.ok().contentType(MediaType.TEXT_PLAIN).body(sentence(result, depth));
+    }
+
+    private static String sentence(JobResult result, DepthJson depth) {
         if (depth.depth() <= 0 && depth.wanted() <= 0) {
             return "Nothing is cut here.";
         }
-        String by =
-                depth.stop() == null
-                        ? ""
-                        : ", by stop %d, level %d"
-                                .formatted(
-                                        result.run().stop(depth.stop()).map(Stop::number).orElse(0),
-                                        depth.level());
         return "%s mm deep, wanted %s%s."
-                .formatted(Numbers.plain(depth.depth(), 3), Numbers.plain(depth.wanted(), 3), by);
+                .formatted(
+                        Numbers.plain(depth.depth(), 3),
+                        Numbers.plain(depth.wanted(), 3),
+                        by(result, depth));
+    }
+
+    private static String by(JobResult result, DepthJson depth) {
+        return depth.stop() == null
+                ? ""
+                : ", by stop %d, level %d"
+                        .formatted(
+                                result.run().stop(depth.stop()).map(Stop::number).orElse(0),
+                                depth.level());
     }
 }

@@ -4,6 +4,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.overlay.Overlay;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.stop.Side;
 import dev.oleander.plan.stop.Stop;
@@ -13,6 +14,7 @@ import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Removed;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.Leg;
 import java.util.ArrayList;
 import java.util.List;
@@ -107,7 +109,9 @@ record RouterScene(
         for (int i = heights.size() - 1; i >= 0; i--) {
             double depth = -heights.get(i);
             if (depth <= thickness + SAME || i == 0) {
-                floors.add(new Floor(Math.min(depth, thickness), loops(removed.at(-depth))));
+                List<Region> gone =
+                        Overlay.intersection(removed.at(-depth), List.of(run.plan().stock()));
+                floors.add(new Floor(Math.min(depth, thickness), loops(gone)));
             }
         }
         return floors;
@@ -131,7 +135,7 @@ record RouterScene(
                 double depth = Math.ceil(-leg.lowest() / step - SAME) * step;
                 if (depth > 0 && leg.segment().isPresent()) {
                     byDepth.computeIfAbsent(depth, d -> new TreeMap<>())
-                            .computeIfAbsent(form.effectiveDiameter(depth), w -> new ArrayList<>())
+                            .computeIfAbsent(width(form, depth), w -> new ArrayList<>())
                             .add(SceneBuilder.flat(List.of(leg.segment().get())));
                 }
             }
@@ -140,6 +144,10 @@ record RouterScene(
         byDepth.forEach(
                 (depth, widths) -> widths.forEach((w, d) -> grooves.add(new Groove(depth, w, d))));
         return grooves;
+    }
+
+    private static double width(Tool.Form form, double depth) {
+        return form.kind() == ToolKind.SAW ? form.bladeWidth() : form.effectiveDiameter(depth);
     }
 
     private static double deepest(RouterStop stop) {
