@@ -1,6 +1,7 @@
 package dev.oleander.book;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 
@@ -27,6 +28,11 @@ public interface Book<R extends BookRow> {
 
     /** What its rows consist of. */
     BookForm<R> form();
+
+    /** Tables beside it, by their words, in the order in which people see them: its tools. */
+    default Map<String, Book<?>> beside() {
+        return Map.of();
+    }
 
     /** The row with an id. */
     default Optional<R> row(String id) {

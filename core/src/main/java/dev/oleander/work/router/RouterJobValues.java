@@ -95,6 +95,9 @@ final class RouterJobValues {
      *     operation that has left it: rest c3,c4 pocket
      */
     private static RouterChoices add(RouterChoices choices, Entry entry) {
+        if (entry.isEmpty()) {
+            return choices;
+        }
         String[] words = entry.text().split("\\s+");
         boolean known = KINDS.contains(words[0]) && words.length >= 2 && words.length <= 3;
         if (!known || words[0].equals("rest") != (words.length == 3)) {
@@ -121,6 +124,9 @@ final class RouterJobValues {
     }
 
     private static RouterChoices drop(RouterChoices choices, Entry entry) {
+        if (entry.isEmpty()) {
+            return choices;
+        }
         List<Wish> left =
                 choices.operations().stream().filter(w -> !w.id().equals(entry.text())).toList();
         if (left.size() == choices.operations().size()) {

@@ -80,7 +80,7 @@ class BookJournal {
      *
      * @throws CutDataException when there is none with the id, or it is the last one
      */
-    void takeAway(Machine machine, List<? extends BookRow> rows, String id, SignedIn who) {
+    void takeAway(Shelf shelf, List<? extends BookRow> rows, String id, SignedIn who) {
         BookRow row =
                 rows.stream()
                         .filter(r -> r.id().equals(id))
@@ -89,11 +89,11 @@ class BookJournal {
                                 () ->
                                         new CutDataException(
                                                 "%s has no row \"%s\"."
-                                                        .formatted(machine.name(), id)));
+                                                        .formatted(shelf.machine().name(), id)));
         if (rows.size() == 1) {
             throw new CutDataException("The last row of a cut book stays.");
         }
-        write(machine, id, row, null, "taken away", who);
+        write(shelf.machine(), shelf.subject(id), row, null, "taken away", who);
     }
 
     private static String json(Object value) {

@@ -65,13 +65,28 @@ public class Books {
         return book;
     }
 
+    /**
+     * One of the tables of a book as it is now.
+     *
+     * @throws CutDataException when its machine has none of the word
+     */
+    @Transactional(readOnly = true)
+    public Book<?> of(Shelf shelf) {
+        Book<?> book = of(shelf.machine());
+        if (!shelf.isIn(book)) {
+            throw new CutDataException(
+                    "%s has no table \"%s\".".formatted(shelf.machine().name(), shelf.word()));
+        }
+        return shelf.in(book);
+    }
+
     /** Its rows, where they can be changed. */
-    private BookTable<?, ?> table(Machine machine) {
-        Optional<? extends BookTable<?, ?>> table = of(machine).table();
+    private BookTable<?, ?> table(Shelf shelf) {
+        Optional<? extends BookTable<?, ?>> table = of(shelf).table();
         if (table.isEmpty()) {
             throw new CutDataException(
                     "The data of %s are computed; its rows cannot be changed."
-                            .formatted(machine.name()));
+                            .formatted(shelf.machine().name()));
         }
         return table.get();
     }
@@ -85,29 +100,39 @@ public class Books {
      *     has no rows to change
      */
     @Transactional
-    public String save(Machine machine, String id, RowText text, String note, SignedIn who) {
-        return save(machine, table(machine), id, text, new Reason(note, who));
+    public String save(Shelf shelf, String id, RowText text, String note, SignedIn who) {
+        return save(shelf, table(shelf), id, text, new Reason(note, who));
     }
 
     /** Why something is changed, and by whom. */
     private record Reason(String note, SignedIn who) {}
 
     private <R extends BookRow, B extends BookTable<R, B>> String save(
-            Machine machine, BookTable<R, B> book, String id, RowText text, Reason why) {
+            Shelf shelf, BookTable<R, B> book, String id, RowText text, Reason why) {
         R row = book.form().read(id, text);
-        keep(machine, book, List.of(row), why);
+        if (id.isEmpty() && book.row(row.id()).isPresent()) {
+            throw new CutDataException(
+                    "%s has %s already.".formatted(shelf.machine().name(), row.label()));
+        }
+        keep(shelf, book, List.of(row), why);
         return row.id();
     }
 
     /** Puts rows into a book, or in the place of those with their ids: all or none. */
     private <R extends BookRow, B extends BookTable<R, B>> void keep(
-            Machine machine, BookTable<R, B> book, List<R> rows, Reason why) {
+            Shelf shelf, BookTable<R, B> book, List<R> rows, Reason why) {
         Map<String, R> before =
                 book.rows().stream().collect(Collectors.toMap(BookRow::id, Function.identity()));
         BookTable<R, B> changed = book;
         for (R row : rows) {
             changed = changed.with(row);
-            journal.write(machine, row.id(), before.get(row.id()), row, why.note(), why.who());
+            journal.write(
+                    shelf.machine(),
+                    shelf.subject(row.id()),
+                    before.get(row.id()),
+                    row,
+                    why.note(),
+                    why.who());
         }
     }
 
@@ -117,8 +142,8 @@ public class Books {
      * @throws CutDataException when there is none, or it is the last of its machine
      */
     @Transactional
-    public void delete(Machine machine, String id, SignedIn who) {
-        journal.takeAway(machine, table(machine).rows(), id, who);
+    public void delete(Shelf shelf, String id, SignedIn who) {
+        journal.takeAway(shelf, table(shelf).rows(), id, who);
     }
 
     /**
@@ -129,12 +154,12 @@ public class Books {
      * @throws CutDataException naming the line and what is wrong
      */
     @Transactional
-    public int load(Machine machine, String csv, String note, SignedIn who) {
-        return load(machine, table(machine), csv, new Reason(note, who));
+    public int load(Shelf shelf, String csv, String note, SignedIn who) {
+        return load(shelf, table(shelf), csv, new Reason(note, who));
     }
 
     private <R extends BookRow, B extends BookTable<R, B>> int load(
-            Machine machine, BookTable<R, B> book, String csv, Reason why) {
+            Shelf shelf, BookTable<R, B> book, String csv, Reason why) {
         BookForm<R> form = book.form();
         List<R> rows = new ArrayList<>();
         for (R row : new BookFile<>(form).read(csv)) {
@@ -142,14 +167,14 @@ public class Books {
                     book.rows().stream().filter(r -> r.label().equals(row.label())).findFirst();
             rows.add(same.map(s -> form.named(row, s.id())).orElse(row));
         }
-        keep(machine, book, rows, why);
+        keep(shelf, book, rows, why);
         return rows.size();
     }
 
-    /** The whole book of a machine as CSV. */
+    /** A whole table as CSV. */
     @Transactional(readOnly = true)
-    public String csv(Machine machine) {
-        return csv(of(machine));
+    public String csv(Shelf shelf) {
+        return csv(of(shelf));
     }
 
     private static <R extends BookRow> String csv(Book<R> book) {

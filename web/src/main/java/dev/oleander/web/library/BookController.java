@@ -9,6 +9,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.Books;
+import dev.oleander.web.book.Shelf;
 import dev.oleander.web.job.document.NotFoundException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -27,9 +28,12 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-/** A machine with its book: found in, changed with a note, copied, taken out as a file and in. */
+/**
+ * A machine with its book, and the tables beside it: found in, changed with a note, copied, taken
+ * out as a file and in.
+ */
 @Controller
-@RequestMapping("/machines/{id}")
+@RequestMapping({"/machines/{id}", "/machines/{id}/{table:[a-z]+}"})
 class BookController {
 
     private final MachineLibrary machines;
@@ -48,16 +52,25 @@ class BookController {
     @GetMapping
     String book(
             @PathVariable String id,
+            @PathVariable(required = false) String table,
             @RequestParam(defaultValue = "") String find,
             @AuthenticationPrincipal SignedIn who,
             Model model) {
-        return page.show(machine(id), find, BookProblem.NONE, who, model);
+        return page.show(shelf(id, table), find, BookProblem.NONE, who, model);
     }
 
-    private Machine machine(String id) {
-        return machines.find(id)
-                .orElseThrow(
-                        () -> new NotFoundException("There is no machine \"%s\".".formatted(id)));
+    private Shelf shelf(String id, String table) {
+        Machine machine =
+                machines.find(id)
+                        .orElseThrow(
+                                () ->
+                                        new NotFoundException(
+                                                "There is no machine \"%s\".".formatted(id)));
+        boolean known = table == null || books.of(machine).beside().containsKey(table);
+        if (!known) {
+            throw new NotFoundException("%s has no table \"%s\".".formatted(machine.name(), table));
+        }
+        return new Shelf(machine, table == null ? "" : table);
     }
 
     /**
@@ -68,13 +81,14 @@ class BookController {
     @GetMapping("/rows/{row}")
     String row(
             @PathVariable String id,
+            @PathVariable(required = false) String table,
             @PathVariable String row,
             @RequestParam(defaultValue = "false") boolean copy,
             @AuthenticationPrincipal SignedIn who,
             Model model) {
-        Machine machine = machine(id);
-        RowText text = text(books.of(machine), row);
-        return form(new RowForm(machine, row, copy, text, "", ""), who, model);
+        Shelf shelf = shelf(id, table);
+        RowText text = text(books.of(shelf), row);
+        return form(new RowForm(shelf, row, copy, text, "", ""), who, model);
     }
 
     private static <R extends BookRow> RowText text(Book<R> book, String row) {
@@ -88,12 +102,13 @@ class BookController {
 
     /** A row as its form shows it. */
     private record RowForm(
-            Machine machine, String row, boolean copy, RowText text, String note, String error) {}
+            Shelf shelf, String row, boolean copy, RowText text, String note, String error) {}
 
     private String form(RowForm shown, SignedIn who, Model model) {
-        BookForm<?> form = books.of(shown.machine()).form();
+        BookForm<?> form = books.of(shown.shelf()).form();
         model.addAttribute("who", who);
-        model.addAttribute("machine", shown.machine());
+        model.addAttribute("machine", shown.shelf().machine());
+        model.addAttribute("shelf", shown.shelf());
         model.addAttribute("row", shown.row());
         model.addAttribute("copy", shown.copy());
         model.addAttribute("fields", form.fields());
@@ -113,21 +128,22 @@ class BookController {
     @PostMapping("/rows/{row}")
     String save(
             @PathVariable String id,
+            @PathVariable(required = false) String table,
             @PathVariable String row,
             @RequestParam Map<String, String> sent,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
-        Machine machine = machine(id);
+        Shelf shelf = shelf(id, table);
         boolean copy = Boolean.parseBoolean(sent.get("copy"));
-        RowText text = SentRows.read(books.of(machine).form(), sent);
+        RowText text = SentRows.read(books.of(shelf).form(), sent);
         String note = sent.getOrDefault("note", "").strip();
         try {
-            String saved = books.save(machine, copy ? "" : row, text, note, who);
-            return "redirect:/machines/%s#%s".formatted(id, saved);
+            String saved = books.save(shelf, copy ? "" : row, text, note, who);
+            return "redirect:%s#%s".formatted(shelf.path(), saved);
         } catch (CutDataException wrong) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            RowForm shown = new RowForm(machine, row, copy, text, note, wrong.getMessage());
+            RowForm shown = new RowForm(shelf, row, copy, text, note, wrong.getMessage());
             return form(shown, who, model);
         }
     }
@@ -135,53 +151,61 @@ class BookController {
     @PostMapping("/rows/{row}/delete")
     String delete(
             @PathVariable String id,
+            @PathVariable(required = false) String table,
             @PathVariable String row,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
+        Shelf shelf = shelf(id, table);
         try {
-            books.delete(machine(id), row, who);
-            return "redirect:/machines/" + id;
+            books.delete(shelf, row, who);
+            return "redirect:" + shelf.path();
         } catch (CutDataException wrong) {
-            return refused(id, new BookProblem("rows", wrong.getMessage()), who, model, response);
+            return refused(
+                    shelf, new BookProblem("rows", wrong.getMessage()), who, model, response);
         }
     }
 
     private String refused(
-            String id,
+            Shelf shelf,
             BookProblem problem,
             SignedIn who,
             Model model,
             HttpServletResponse response) {
         response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-        return page.show(machine(id), "", problem, who, model);
+        return page.show(shelf, "", problem, who, model);
     }
 
     @GetMapping("/cut-book.csv")
-    ResponseEntity<String> csv(@PathVariable String id) {
-        Machine machine = machine(id);
+    ResponseEntity<String> csv(
+            @PathVariable String id, @PathVariable(required = false) String table) {
+        Shelf shelf = shelf(id, table);
+        String name = shelf.word().isEmpty() ? "cut-book" : shelf.word();
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(
                         "Content-Disposition",
-                        "attachment; filename=\"cut-book-%s.csv\"".formatted(machine.id()))
-                .body(books.csv(machine));
+                        "attachment; filename=\"%s-%s.csv\"".formatted(name, shelf.machine().id()))
+                .body(books.csv(shelf));
     }
 
     @PostMapping("/cut-book.csv")
     String load(
             @PathVariable String id,
+            @PathVariable(required = false) String table,
             @RequestParam MultipartFile file,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response)
             throws IOException {
         String text = new String(file.getBytes(), StandardCharsets.UTF_8);
+        Shelf shelf = shelf(id, table);
         try {
-            books.load(machine(id), text, "from " + file.getOriginalFilename(), who);
-            return "redirect:/machines/" + id;
+            books.load(shelf, text, "from " + file.getOriginalFilename(), who);
+            return "redirect:" + shelf.path();
         } catch (CutDataException wrong) {
-            return refused(id, new BookProblem("file", wrong.getMessage()), who, model, response);
+            return refused(
+                    shelf, new BookProblem("file", wrong.getMessage()), who, model, response);
         }
     }
 }

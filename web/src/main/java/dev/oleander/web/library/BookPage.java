@@ -6,7 +6,9 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.Books;
+import dev.oleander.web.book.Shelf;
 import dev.oleander.work.Kinds;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -34,8 +36,8 @@ public class BookPage {
      * @param problem what stands against what was sent
      * @return name of the view
      */
-    public String show(
-            Machine machine, String find, BookProblem problem, SignedIn who, Model model) {
+    public String show(Shelf shelf, String find, BookProblem problem, SignedIn who, Model model) {
+        Machine machine = shelf.machine();
         model.addAttribute("who", who);
         model.addAttribute("machine", machine);
         model.addAttribute("machines", machines.machines());
@@ -43,12 +45,21 @@ public class BookPage {
         model.addAttribute("history", books.history(machine));
         model.addAttribute("wrong", problem.of());
         model.addAttribute("error", problem.sentence());
-        return show(machine, books.of(machine), find, model);
+        model.addAttribute("shelf", shelf);
+        model.addAttribute("beside", beside(machine));
+        return show(shelf, books.of(shelf), find, model);
     }
 
-    private <R extends BookRow> String show(
-            Machine machine, Book<R> book, String find, Model model) {
-        BookView<R> view = view(machine, book);
+    /** All tables, where there are several. */
+    private List<Shelf> beside(Machine machine) {
+        List<Shelf> all = new ArrayList<>(List.of(Shelf.of(machine)));
+        books.of(machine).beside().keySet().forEach(word -> all.add(new Shelf(machine, word)));
+        return all.size() > 1 ? all : List.of();
+    }
+
+    private <R extends BookRow> String show(Shelf shelf, Book<R> book, String find, Model model) {
+        Machine machine = shelf.machine();
+        BookView<R> view = view(shelf, book);
         List<BookTables.Table> tables = BookTables.of(book, view, find);
         model.addAttribute("figures", view.figures(machine));
         model.addAttribute("example", view.example());
@@ -69,8 +80,11 @@ public class BookPage {
 
     /** A kind's view is of the rows of its own books. */
     @SuppressWarnings("unchecked")
-    private <R extends BookRow> BookView<R> view(Machine machine, Book<R> book) {
+    private <R extends BookRow> BookView<R> view(Shelf shelf, Book<R> book) {
+        Machine machine = shelf.machine();
         BookView<?> own = views.get(Kinds.of(machine).word());
-        return own == null ? new FieldsView<>(Kinds.of(machine), book.form()) : (BookView<R>) own;
+        return own == null || !shelf.word().isEmpty()
+                ? new FieldsView<>(Kinds.of(machine), book.form())
+                : (BookView<R>) own;
     }
 }

@@ -10,6 +10,7 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.book.Books;
+import dev.oleander.web.book.Shelf;
 import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.store.Stage;
 import dev.oleander.web.release.ReleaseService;
@@ -88,7 +89,7 @@ class CutBookTest extends WebTest {
         assertThat(jobs.view(job).stage(Stage.RELEASE).sentence()).doesNotContain("stale");
         Map<String, String> wider = new HashMap<>(book().form().write(six()).values());
         wider.put("kerf", "0.3");
-        books.save(teasel, "ms-6-standard", new RowText(wider), "", person("anselm"));
+        books.save(Shelf.of(teasel), "ms-6-standard", new RowText(wider), "", person("anselm"));
         assertThat(jobs.view(job).stage(Stage.RELEASE).sentence()).contains("stale");
     }
 
@@ -127,13 +128,13 @@ class CutBookTest extends WebTest {
 
     @Test
     void aFileIsTakenWholeOrNotAtAll() {
-        String csv = books.csv(teasel);
+        String csv = books.csv(Shelf.of(teasel));
         String changed = csv.replace(",2700,", ",2650,");
-        assertThat(books.load(teasel, changed, "file", person("anselm"))).isEqualTo(44);
+        assertThat(books.load(Shelf.of(teasel), changed, "file", person("anselm"))).isEqualTo(44);
         assertThat(six().feed()).isEqualTo(2650);
         assertThat(books.history(teasel)).hasSize(1);
         String broken = changed.replace(",2650,", ",2600,").replace(",28000,", ",-1,");
-        assertThatThrownBy(() -> books.load(teasel, broken, "file", person("anselm")))
+        assertThatThrownBy(() -> books.load(Shelf.of(teasel), broken, "file", person("anselm")))
                 .hasMessageContaining("Feed is -1");
         assertThat(six().feed()).isEqualTo(2650);
     }

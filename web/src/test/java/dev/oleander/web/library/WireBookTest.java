@@ -11,6 +11,7 @@ import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.book.Books;
 import dev.oleander.web.book.Change;
+import dev.oleander.web.book.Shelf;
 import dev.oleander.web.job.Wires;
 import dev.oleander.work.wire.book.WireBook;
 import dev.oleander.work.wire.book.WireRow;
@@ -154,11 +155,11 @@ class WireBookTest extends WebTest {
         HttpResponse<String> out = pages.get("/machines/bracken/cut-book.csv");
         assertThat(out.headers().firstValue("Content-Disposition").orElse(""))
                 .contains("cut-book-bracken.csv");
-        books.load(bracken, out.body(), "same", person("anselm"));
+        books.load(Shelf.of(bracken), out.body(), "same", person("anselm"));
         assertThat(books.history(bracken)).as("nothing changed").isEmpty();
         String faster =
                 out.body().replaceFirst("(good,1,[^,]*,[^,]*,[^,]*,[^,]*),[^,]*,", "$1,99,");
-        books.load(bracken, faster, "from shop.csv", person("anselm"));
+        books.load(Shelf.of(bracken), faster, "from shop.csv", person("anselm"));
         assertThat(books.history(bracken)).hasSize(1);
         assertThat(books.history(bracken).get(0).what().get(0))
                 .startsWith("passes 1 rate")

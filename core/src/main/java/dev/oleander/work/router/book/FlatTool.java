@@ -1,5 +1,6 @@
 package dev.oleander.work.router.book;
 
+import dev.oleander.book.BookRow;
 import dev.oleander.book.CutDataException;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
@@ -35,7 +36,31 @@ public record FlatTool(
         Double minSpeed,
         Double maxSpeed,
         Double life,
-        Boolean carbide) {
+        Boolean carbide)
+        implements BookRow {
+
+    /** Its number. */
+    @Override
+    public String id() {
+        return String.valueOf(number);
+    }
+
+    @Override
+    public String label() {
+        return "tool " + number;
+    }
+
+    /** What tools stand together by: their kind. */
+    @Override
+    public String material() {
+        return Objects.requireNonNullElse(kind, "");
+    }
+
+    /** Its diameter. */
+    @Override
+    public double thickness() {
+        return diameter;
+    }
 
     private static final double SLOWEST = 1_000;
     private static final double FASTEST = 24_000;

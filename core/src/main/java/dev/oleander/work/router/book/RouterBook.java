@@ -1,5 +1,6 @@
 package dev.oleander.work.router.book;
 
+import dev.oleander.book.Book;
 import dev.oleander.book.BookForm;
 import dev.oleander.book.BookTable;
 import dev.oleander.book.ByThickness;
@@ -9,7 +10,9 @@ import dev.oleander.work.router.tool.CutSteps;
 import dev.oleander.work.router.tool.Tool;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import tools.jackson.databind.JsonNode;
 
 /**
  * The data of a router's tools; between two diameters they are interpolated, beyond them refused.
@@ -19,9 +22,31 @@ import java.util.Optional;
 public record RouterBook(String machine, List<Tool> tools, List<ToolRow> rows)
         implements BookTable<ToolRow, RouterBook> {
 
+    /** Word of the table of tools. */
+    private static final String TOOLS = "tools";
+
     public RouterBook {
         tools = List.copyOf(tools);
         rows = List.copyOf(rows);
+    }
+
+    @Override
+    public Map<String, Book<?>> beside() {
+        return Map.of(TOOLS, table(tools));
+    }
+
+    private ToolTable table(List<Tool> of) {
+        return new ToolTable(machine, of.stream().map(FlatTool::of).toList());
+    }
+
+    /** A change of a row, or of a tool: tools:3. */
+    @Override
+    public RouterBook changed(String subject, Optional<JsonNode> after) {
+        if (!subject.startsWith(TOOLS + ":")) {
+            return BookTable.super.changed(subject, after);
+        }
+        ToolTable changed = table(tools).changed(subject.substring(TOOLS.length() + 1), after);
+        return new RouterBook(machine, changed.rows().stream().map(FlatTool::tool).toList(), rows);
     }
 
     @Override

@@ -8,6 +8,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.Books;
+import dev.oleander.web.book.Shelf;
 import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.library.BookPage;
 import dev.oleander.web.library.BookProblem;
@@ -61,7 +62,7 @@ class CalibrationController {
             boolean computed = books.of(machine) instanceof WaterjetBook;
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return page.show(
-                    machine,
+                    Shelf.of(machine),
                     "",
                     new BookProblem(computed ? "calibration" : "rows", wrong.getMessage()),
                     who,
