@@ -10,6 +10,7 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.value.Subject;
 import dev.oleander.value.Value;
+import dev.oleander.value.ValueException;
 import dev.oleander.value.Word;
 import dev.oleander.work.Plan;
 import dev.oleander.work.Starter;
@@ -202,6 +203,9 @@ public final class RouterMilling implements Work<RouterChoices, RouterChoice> {
 
     @Override
     public RouterChoices withData(RouterChoices choices, String word) {
+        if (!word.isEmpty()) {
+            throw new ValueException("A router has no quality \"%s\".".formatted(word));
+        }
         return choices;
     }
 

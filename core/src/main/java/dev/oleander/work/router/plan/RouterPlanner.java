@@ -204,7 +204,8 @@ public final class RouterPlanner {
     }
 
     /**
-     * With the tool that is wished; without one, with the largest of those that leave least.
+     * With the tool that is wished; without one, with the largest that can; of a pocket the largest
+     * that leaves little, or else the one that leaves least.
      *
      * @throws CannotException when none can; of several that cannot, what the largest says
      */
@@ -218,11 +219,7 @@ public final class RouterPlanner {
         for (Tool tool : largestFirst(operation)) {
             try {
                 RouterStop tried = plan.apply(tool);
-                boolean leavesLess =
-                        best == null
-                                || operation.what() instanceof Clear
-                                        && tried.figures().rest() < best.figures().rest() - LESS;
-                best = leavesLess ? tried : best;
+                best = best == null || isBetter(operation, tried, best) ? tried : best;
             } catch (CannotException cannot) {
                 first = first == null ? cannot : first;
             }
@@ -234,6 +231,21 @@ public final class RouterPlanner {
         }
         return best;
     }
+
+    /** A smaller tool is worth its time where the larger leaves more than little. */
+    private static boolean isBetter(Operation operation, RouterStop smaller, RouterStop larger) {
+        double left = larger.figures().rest();
+        boolean little =
+                operation.what() instanceof Clear clear
+                        && clear.restOf().isEmpty()
+                        && left <= LITTLE * larger.figures().area();
+        return operation.what() instanceof Clear
+                && !little
+                && smaller.figures().rest() < left - LESS;
+    }
+
+    /** Share of a pocket that may stay in its corners where nobody names a tool. */
+    private static final double LITTLE = 0.01;
 
     /** mm2 that a smaller tool must leave less to be worth its time. */
     private static final double LESS = 0.01;

@@ -5,6 +5,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.material.Difference.Piece;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.plan.RouterTask;
+import dev.oleander.work.router.run.RouterPlan;
 
 /** Stock that is left of what operations ask for, whatever their tools and allowances do. */
 public final class RestRule extends RouterRule {
@@ -25,7 +26,8 @@ public final class RestRule extends RouterRule {
         RouterTask task = proof.plan().task();
         for (Piece rest : proof.difference().rests()) {
             RouterStop stop = proof.plan().stop(rest.stop()).orElseThrow();
-            boolean corners = rest.area() <= stop.figures().corners() + ROUNDING;
+            double unreached = stop.figures().corners() + stop.figures().rest();
+            boolean corners = rest.area() <= unreached + ROUNDING;
             boolean mustFix = goesThrough(stop, task) && !corners;
             findings.add(
                     mustFix ? Severity.MUST_FIX : Severity.LOOK,
@@ -33,7 +35,7 @@ public final class RestRule extends RouterRule {
                     rest.place(),
                     rest.area(),
                     0,
-                    corners ? inCorners(rest, stop) : left(rest));
+                    corners ? inCorners(rest, smallest(proof.plan(), stop)) : left(rest));
         }
     }
 
@@ -42,12 +44,19 @@ public final class RestRule extends RouterRule {
                 .formatted(Numbers.plain(rest.area(), 2), Numbers.plain(rest.height(), 3));
     }
 
+    /** Diameter of the smallest tool that comes to the same contour, mm. */
+    private static double smallest(RouterPlan plan, RouterStop stop) {
+        return plan.done().stream()
+                .filter(s -> s.copy() == stop.copy() && s.features().equals(stop.features()))
+                .mapToDouble(s -> s.tool().orElseThrow().diameter())
+                .min()
+                .orElseThrow();
+    }
+
     /** What a round tool leaves wherever it goes. */
-    private static String inCorners(Piece rest, RouterStop stop) {
+    private static String inCorners(Piece rest, double diameter) {
         return "inner corners keep %s mm² that a tool of %s mm does not reach."
-                .formatted(
-                        Numbers.plain(rest.area(), 2),
-                        Numbers.plain(stop.tool().orElseThrow().diameter(), 3));
+                .formatted(Numbers.plain(rest.area(), 2), Numbers.plain(diameter, 3));
     }
 
     private static boolean goesThrough(RouterStop stop, RouterTask task) {

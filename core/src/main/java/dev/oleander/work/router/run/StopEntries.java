@@ -127,7 +127,9 @@ final class StopEntries {
         Map<String, Source> sources = new TreeMap<>(deed.sourcesOf(feature.id()));
         deed.sourcesOf("").forEach(sources::putIfAbsent);
         stop.tool().ifPresent(t -> sources.putIfAbsent(WishValues.TOOL, Source.FOUND));
-        sources.putIfAbsent(WishValues.STEP_DOWN, Source.BOOK);
+        for (String word : List.of(WishValues.STEP_DOWN, WishValues.STEP_OVER, WishValues.PECK)) {
+            sources.putIfAbsent(word, Source.BOOK);
+        }
         return sources;
     }
 }

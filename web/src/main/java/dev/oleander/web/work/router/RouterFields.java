@@ -7,13 +7,16 @@ import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.router.RouterMilling;
 import dev.oleander.work.router.RouterRun;
 import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.plan.RouterOrder;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.plan.RouterStop.Figures;
 import dev.oleander.work.router.run.RouterWork;
+import dev.oleander.work.router.tool.CutSteps;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** What the HTTP interface tells of a router's runs and stops. */
@@ -53,6 +56,7 @@ class RouterFields implements WorkFields {
             fields.put("restArea", figures.rest());
             fields.put("betweenArea", figures.between());
         }
+        over(run, work).ifPresent(over -> fields.put("stepOver", over));
         run.volume(stop.id()).ifPresent(volume -> fields.put("removedVolume", volume));
         fields.put("visits", places(figures.visits()));
         fields.put("turns", of.turns());
@@ -64,6 +68,24 @@ class RouterFields implements WorkFields {
                             fields.put("power", feeds.power());
                         });
         return fields;
+    }
+
+    /** From one round of a pocket to the next, in diameters. */
+    private static Optional<Double> over(RouterRun run, RouterWork work) {
+        return work.deed()
+                .operation()
+                .map(Operation::what)
+                .filter(Clear.class::isInstance)
+                .map(Clear.class::cast)
+                .flatMap(
+                        clear ->
+                                clear.over()
+                                        .or(
+                                                () ->
+                                                        work.stop()
+                                                                .tool()
+                                                                .map(run.plan().task().steps())
+                                                                .map(CutSteps::over)));
     }
 
     private static List<double[]> places(List<Point> places) {

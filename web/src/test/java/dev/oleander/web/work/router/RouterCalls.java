@@ -12,13 +12,13 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Calls that make jobs on the router of samples with known results. */
-final class RouterCalls {
+public final class RouterCalls {
 
     private static final Path SAMPLES = Path.of("..", "samples", "router");
 
     private final ApiClient api;
 
-    RouterCalls(int port) {
+    public RouterCalls(int port) {
         this.api = new ApiClient(port, "mira").prefer("wait=60");
     }
 
@@ -35,7 +35,7 @@ final class RouterCalls {
     }
 
     /** A job of which nobody has said anything. */
-    long make(String name, String material, double thickness, int quantity) {
+    public long make(String name, String material, double thickness, int quantity) {
         ApiClient.Answer made =
                 api.upload(
                         "/api/jobs",
@@ -56,7 +56,7 @@ final class RouterCalls {
     }
 
     /** A job as its sample asks for it. */
-    long requested(String name) {
+    public long requested(String name) {
         JsonNode truth = truth(name);
         long job =
                 make(

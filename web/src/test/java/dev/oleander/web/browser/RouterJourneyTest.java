@@ -1,0 +1,99 @@
+package dev.oleander.web.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.oleander.web.work.router.RouterCalls;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/** A person's way through jobs of the router. */
+class RouterJourneyTest extends BrowserTest {
+
+    private RouterCalls calls;
+
+    @BeforeEach
+    void signIn() {
+        calls = new RouterCalls(port);
+        browser.signIn("mira");
+    }
+
+    private void stop(String name) {
+        press(name);
+        browser.until(b -> b.text("#slip h2").contains(name));
+    }
+
+    private void press(String name) {
+        browser.all(".stop-button").stream()
+                .filter(b -> b.getText().contains(name))
+                .findFirst()
+                .orElseThrow()
+                .click();
+    }
+
+    @Test
+    void aPocketWithIslandsToTheRelease() {
+        long job = calls.requested("instrument_panel");
+        browser.openStage(job, "cuts");
+        stop("recess");
+        assertThat(browser.text("#slip")).contains("clear a pocket", "Step-over");
+        browser.script("document.querySelectorAll('.elements').forEach((d) => d.open = true)");
+        browser.until(b -> b.text(".tool-list").contains("it cannot clear a pocket"));
+        browser.set("#f-stepOver", "0.4");
+        browser.until(b -> b.text("#slip").contains("here"));
+        browser.openStage(job, "proof");
+        assertThat(browser.text("#slip")).contains("inner corners keep", "a tool of 4 mm");
+        browser.find("form.accept input[name=reason]").sendKeys("the corners may stay");
+        browser.click("form.accept button");
+        browser.until(b -> b.text("#slip").contains("accepted"));
+        browser.openStage(job, "release");
+        browser.until(b -> !b.all("#release-now").isEmpty());
+        browser.click("#release-now");
+        browser.until(b -> b.text("#program-note").startsWith("revision A"));
+        browser.until(b -> b.text("#program").contains("M6"));
+    }
+
+    @Test
+    void anAllowanceLeftByMistakeIsSeenInProof() {
+        long job = calls.requested("hatch_boards");
+        browser.openStage(job, "cuts");
+        stop("fingers");
+        browser.set("#f-allowance", "0.5");
+        browser.until(b -> b.text("#slip").contains("here"));
+        browser.openStage(job, "proof");
+        assertThat(browser.text("#slip")).contains("must fix", "of stock is left");
+        browser.openStage(job, "cuts");
+        stop("fingers");
+        browser.find("#f-allowance")
+                .sendKeys(Keys.chord(Keys.CONTROL, "a"), Keys.DELETE, Keys.ENTER);
+        browser.until(b -> !b.text("#slip").contains("here"));
+        browser.openStage(job, "proof");
+        browser.until(b -> b.text("#slip").contains("Nothing stands against a release"));
+    }
+
+    @Test
+    void oneHoleIsATrialAndTheRestFollows() {
+        long job = calls.requested("sole_board");
+        browser.openStage(job, "release");
+        press("pins");
+        browser.until(b -> !b.all("#release-trial").isEmpty());
+        browser.click("#release-trial");
+        browser.until(b -> b.text(".releases").contains("trial of some stops"));
+        browser.openStage(job, "release");
+        browser.click("#release-now");
+        browser.until(b -> b.text(".releases").contains("A"));
+        browser.until(b -> b.text("#program").contains("T"));
+    }
+
+    @Test
+    void notchesRoundTheAxisAreMadeFromOneLine() {
+        long job = calls.requested("capstan_rim");
+        browser.openStage(job, "cuts");
+        assertThat(browser.text("#line-scroll")).contains("notches");
+        browser.click("#tool-depth");
+        browser.until(b -> b.text("#summary").contains("how deep it is cut"));
+        browser.openStage(job, "proof");
+        assertThat(browser.text("#slip"))
+                .contains("the work turns only while the tool is above it");
+    }
+}
