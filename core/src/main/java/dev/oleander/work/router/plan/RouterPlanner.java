@@ -35,13 +35,24 @@ import java.util.function.Supplier;
 /** Makes stops of operations, and puts them in order. */
 public final class RouterPlanner {
 
+    /** Share of the work that is not putting in order. */
+    private static final double MOST = 0.8;
+
     private final RouterTask task;
 
     /** By name of an operation and feature, the tool it was done with. */
     private final Map<List<String>, Tool> used = new HashMap<>();
 
-    private RouterPlanner(RouterTask task) {
+    /** How much is done before an operation, and how much it is of all. */
+    private double share;
+
+    private final double ofEach;
+    private final Progress progress;
+
+    private RouterPlanner(RouterTask task, Progress progress) {
         this.task = task;
+        this.progress = progress;
+        this.ofEach = MOST / Math.max(1, task.operations().size());
     }
 
     /**
@@ -55,13 +66,14 @@ public final class RouterPlanner {
 
     /** The same in the order of the operations; what takes a rest comes after all others. */
     public static List<RouterStop> stops(RouterTask task, Progress progress) {
-        RouterPlanner planner = new RouterPlanner(task);
+        RouterPlanner planner = new RouterPlanner(task, progress);
         List<RouterStop> stops = new ArrayList<>();
         List<Operation> operations = new ArrayList<>(task.operations());
         operations.sort(Comparator.comparing(RouterPlanner::takesRest));
         for (int i = 0; i < operations.size(); i++) {
             Operation operation = operations.get(i);
-            progress.at(0.8 * i / operations.size(), operation.name());
+            planner.share = i * planner.ofEach;
+            progress.at(planner.share, operation.name());
             List<Double> turns = operation.copies().map(Operation.Turned::turns).orElse(List.of());
             planner.stops(operation).forEach(s -> stops.add(planner.noted(s.turned(turns))));
         }
@@ -120,7 +132,16 @@ public final class RouterPlanner {
         }
         return operation.what() instanceof Bore
                 ? bores(operation, features)
-                : features.stream().map(f -> onFeature(operation, f)).toList();
+                : each(operation, features);
+    }
+
+    private List<RouterStop> each(Operation operation, List<Feature> features) {
+        List<RouterStop> stops = new ArrayList<>();
+        for (Feature feature : features) {
+            progress.at(share + ofEach * stops.size() / features.size(), operation.name());
+            stops.add(onFeature(operation, feature));
+        }
+        return stops;
     }
 
     /** All equal holes are one stop. */
@@ -220,6 +241,9 @@ public final class RouterPlanner {
             try {
                 RouterStop tried = plan.apply(tool);
                 best = best == null || isBetter(operation, tried, best) ? tried : best;
+                if (!(operation.what() instanceof Clear)) {
+                    return best;
+                }
             } catch (CannotException cannot) {
                 first = first == null ? cannot : first;
             }

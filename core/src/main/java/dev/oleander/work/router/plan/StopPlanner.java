@@ -3,6 +3,7 @@ package dev.oleander.work.router.plan;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Feature.Kind;
 import dev.oleander.drawing.read.Part;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Path;
@@ -166,10 +167,12 @@ final class StopPlanner {
                                     Offsetter.round().offset(drawn, wide / 2),
                                     Offsetter.round().offset(drawn, -wide / 2));
                 };
+        Box near = drawn.box().grown(wide);
         List<Region> others =
                 task.reading().parts().stream()
                         .filter(p -> !Optional.of(p.id()).equals(feature.part()))
                         .map(Part::region)
+                        .filter(r -> r.box().touches(near))
                         .toList();
         List<Wanted.Kept> tabs = new ArrayList<>();
         for (ContourWay.Done one : done) {
