@@ -1,7 +1,9 @@
 package dev.oleander.work.router.carve;
 
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
+import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.axis.AxisPoint;
 import dev.oleander.geometry.axis.Branch;
 import dev.oleander.geometry.axis.MiddleAxis;
@@ -67,11 +69,13 @@ public final class Carving {
      */
     public List<Stroke> corners(List<Region> left, double depth) {
         List<Stroke> all = new ArrayList<>();
+        SegmentIndex<Box> boxes =
+                SegmentIndex.ofBoxes(left.stream().map(r -> r.box().grown(NEAR)).toList());
         for (Branch branch : MiddleAxis.of(flat())) {
             List<TipPoint> run = new ArrayList<>();
             for (int i = 0; i <= STEPS; i++) {
                 AxisPoint p = branch.at((double) i / STEPS);
-                if (lies(p, left)) {
+                if (lies(p, left, boxes)) {
                     run.add(new TipPoint(p.x(), p.y(), depth));
                 } else {
                     close(run, all);
@@ -110,9 +114,14 @@ public final class Carving {
         run.clear();
     }
 
-    private static boolean lies(AxisPoint p, List<Region> left) {
+    private static boolean lies(AxisPoint p, List<Region> left, SegmentIndex<Box> boxes) {
         Point at = new Point(p.x(), p.y());
-        return left.stream().anyMatch(r -> r.box().grown(NEAR).contains(at) && isNear(r, at));
+        for (int i : boxes.positions(new Box(at, at))) {
+            if (isNear(left.get(i), at)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean isNear(Region region, Point at) {
