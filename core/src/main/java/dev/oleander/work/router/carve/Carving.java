@@ -29,6 +29,9 @@ public final class Carving {
     /** mm by which a place may lie beside what a flat tool leaves. */
     private static final double NEAR = 1e-3;
 
+    /** mm by which rounds on the floor may lie off the true ones: they are farther from walls. */
+    private static final double ROUGH = 0.02;
+
     private final List<Region> regions;
     private final Tool.Form form;
     private final double floor;
@@ -95,7 +98,7 @@ public final class Carving {
      */
     public List<Stroke> rounds(List<Region> left, double ridge) {
         List<Stroke> all = new ArrayList<>();
-        Flattening flattening = new Flattening(form, tolerance);
+        Flattening flattening = new Flattening(form, ROUGH);
         double step = form.tipDiameter() + 2 * ridge * form.halfTangent();
         List<Region> within = Offsetter.round().offset(left, -step / 2);
         for (int k = 1; !within.isEmpty(); k++) {

@@ -34,7 +34,7 @@ final class CarvePlanner {
     private static final double EXACT = 2e-3;
 
     /** mm that may stand between ways of the tip on the floor. */
-    private static final double RIDGE = 0.1;
+    private static final double RIDGE = 0.25;
 
     private static final double NO_FLOOR = Double.POSITIVE_INFINITY;
 
