@@ -35,8 +35,7 @@ public record ToolTable(String machine, List<FlatTool> rows)
             BookField.above0("stickOut", "Stick-out", "mm", 500, FlatTool::stickOut);
     private static final BookField<FlatTool> HAND = BookField.text("hand", "Hand", FlatTool::hand);
     private static final BookField<FlatTool> DEAD =
-            BookField.from0(
-                    "deadDiameter", "Middle that does not cut", "mm", 400, FlatTool::deadDiameter);
+            BookField.from0("deadDiameter", "Dead middle", "mm", 400, FlatTool::deadDiameter);
     private static final BookField<FlatTool> RAMP =
             BookField.from0("rampAngle", "Ramp", "°", 90, FlatTool::rampAngle);
     private static final BookField<FlatTool> UP =

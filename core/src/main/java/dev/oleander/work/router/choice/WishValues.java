@@ -89,7 +89,8 @@ public final class WishValues {
                 wish.restOf(),
                 wish.copies(),
                 values.get(PECK).orElse(null),
-                values.get(WAY).orElse(null));
+                values.get(WAY).orElse(null),
+                wish.wrap());
     }
 
     private static Wish.TabWish tabs(RouterChoice values) {
@@ -119,7 +120,7 @@ public final class WishValues {
     public static Wish empty(String id) {
         return new Wish(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** Single features. */

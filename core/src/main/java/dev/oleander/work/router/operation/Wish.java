@@ -44,6 +44,7 @@ import java.util.Optional;
  * @param pair curves between which a slope lies
  * @param restOf id of the operation whose rest is taken
  * @param way climb or conventional
+ * @param wrap whether lines are laid round the rotary axis; that is refused
  */
 public record Wish(
         String id,
@@ -70,7 +71,8 @@ public record Wish(
         String restOf,
         Copies copies,
         String peck,
-        String way) {
+        String way,
+        Boolean wrap) {
 
     private static final String THROUGH = "through";
     private static final int MOST_TABS = 1_000;
@@ -129,7 +131,8 @@ public record Wish(
                 restOf,
                 copies,
                 peck,
-                way);
+                way,
+                wrap);
     }
 
     /** The same, of what another operation has left. */
@@ -137,7 +140,7 @@ public record Wish(
         return new Wish(
                 id, on, kind, tool, depth, depths, diameters, from, side, islands, stepDown,
                 stepOver, manner, angle, allowance, tabs, width, ends, pair, floor, flatTool, other,
-                copies, peck, way);
+                copies, peck, way, wrap);
     }
 
     /** Which features it names. */
@@ -212,6 +215,9 @@ public record Wish(
         }
 
         Operation operation() {
+            if (Boolean.TRUE.equals(wrap)) {
+                throw wrong("lines are not laid round the axis; make copies round it.");
+            }
             return new Operation(
                     own,
                     features(),
