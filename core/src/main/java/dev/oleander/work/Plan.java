@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** What is planned for a job, as far as all kinds of work are alike. Thread-safe. */
 public interface Plan {
@@ -68,13 +69,24 @@ public interface Plan {
     List<? extends BookRow> dataInUse();
 
     /** Names of stops for comments in programs, by id. */
-    Map<String, String> stopNames();
+    default Map<String, String> stopNames() {
+        return run().stops().stream()
+                .collect(
+                        Collectors.toMap(
+                                Stop::id,
+                                stop -> "%d %s".formatted(stop.number(), stop.name()),
+                                (a, b) -> a));
+    }
 
-    /** Which pieces come free, and when. */
-    MaterialState material();
+    /** Which pieces come free, and when; none where rules of the kind say that. */
+    default MaterialState material() {
+        return new MaterialState(List.of());
+    }
 
     /** Where the parts differ from the drawing in the end. */
-    List<Leftover> remains();
+    default List<Leftover> remains() {
+        return List.of();
+    }
 
     /** Whether equal copies may be written as calls of one subprogram, if the format knows that. */
     boolean callsCopies();

@@ -2,8 +2,6 @@ package dev.oleander.work.router;
 
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Point;
-import dev.oleander.material.Leftover;
-import dev.oleander.material.MaterialState;
 import dev.oleander.motion.PostedProgram;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.TimeModel;
@@ -182,27 +180,6 @@ public final class RouterRun implements Plan, RouterProof {
     @Override
     public List<ToolRow> dataInUse() {
         return plan.rowsInUse();
-    }
-
-    @Override
-    public Map<String, String> stopNames() {
-        return run().stops().stream()
-                .collect(
-                        Collectors.toMap(
-                                Stop::id,
-                                stop -> "%d %s".formatted(stop.number(), stop.name()),
-                                (a, b) -> a));
-    }
-
-    /** What comes free its own rules say. */
-    @Override
-    public MaterialState material() {
-        return new MaterialState(List.of());
-    }
-
-    @Override
-    public List<Leftover> remains() {
-        return List.of();
     }
 
     @Override

@@ -1,8 +1,6 @@
 package dev.oleander.work.wire;
 
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.material.Leftover;
-import dev.oleander.material.MaterialState;
 import dev.oleander.motion.PostedProgram;
 import dev.oleander.motion.Program;
 import dev.oleander.motion.TimeModel;
@@ -23,10 +21,8 @@ import dev.oleander.work.wire.plan.WirePlan;
 import dev.oleander.work.wire.proof.WireProof;
 import dev.oleander.work.wire.proof.WireReplay;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /** All that is planned for a wire. */
 public final class WireRun implements Plan {
@@ -107,27 +103,6 @@ public final class WireRun implements Plan {
     @Override
     public List<WireRow> dataInUse() {
         return plan.rowsInUse();
-    }
-
-    @Override
-    public Map<String, String> stopNames() {
-        return run().stops().stream()
-                .collect(
-                        Collectors.toMap(
-                                Stop::id,
-                                stop -> "%d %s".formatted(stop.number(), stop.name()),
-                                (a, b) -> a));
-    }
-
-    /** What comes free its own rules say. */
-    @Override
-    public MaterialState material() {
-        return new MaterialState(List.of());
-    }
-
-    @Override
-    public List<Leftover> remains() {
-        return List.of();
     }
 
     @Override

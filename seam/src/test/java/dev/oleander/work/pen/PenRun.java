@@ -3,8 +3,6 @@ package dev.oleander.work.pen;
 import dev.oleander.book.BookRow;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import dev.oleander.material.Leftover;
-import dev.oleander.material.MaterialState;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Origin;
@@ -25,7 +23,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** What a pen does. */
@@ -82,21 +79,6 @@ record PenRun(Task<PenChoices> task, Run run, RunRules rules) implements Plan {
     @Override
     public List<? extends BookRow> dataInUse() {
         return task.book().rows();
-    }
-
-    @Override
-    public Map<String, String> stopNames() {
-        return run.stops().stream().collect(Collectors.toMap(Stop::id, Stop::name));
-    }
-
-    @Override
-    public MaterialState material() {
-        return new MaterialState(List.of());
-    }
-
-    @Override
-    public List<Leftover> remains() {
-        return List.of();
     }
 
     @Override

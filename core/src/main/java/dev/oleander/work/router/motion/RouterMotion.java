@@ -25,9 +25,6 @@ import java.util.function.Function;
  */
 public final class RouterMotion {
 
-    /** mm */
-    private static final double SAME = 1e-6;
-
     private final RouterUnit unit;
     private final Function<RouterStop, Feeds> feeds;
     private final List<Item> items = new ArrayList<>();
@@ -133,18 +130,8 @@ public final class RouterMotion {
         travel(legs.get(0).from(), origin);
         up(legs.get(0).fromZ(), origin);
         for (int i = 0; i < legs.size(); i++) {
-            leg(legs.get(i), own, new Origin(stop.id(), level(stop, legs.get(i)), i));
+            leg(legs.get(i), own, new Origin(stop.id(), stop.levelOf(legs.get(i)), i));
         }
-    }
-
-    /** Number of the level that a leg leads to, from 1. */
-    private static int level(RouterStop stop, Leg leg) {
-        List<Double> levels = stop.levels();
-        int level = 1;
-        while (level < levels.size() && -leg.lowest() > levels.get(level - 1) + SAME) {
-            level++;
-        }
-        return level;
     }
 
     private void leg(Leg leg, Feeds own, Origin origin) {

@@ -43,6 +43,9 @@ public record RouterStop(
         Wanted wanted,
         int copy) {
 
+    /** mm within which depths are one. */
+    private static final double SAME = 1e-6;
+
     /**
      * One that can be done.
      *
@@ -261,6 +264,21 @@ public record RouterStop(
     /** What it takes away; nothing when it is refused. */
     public Cutting cutting() {
         return new Cutting(id, tool.orElseThrow().form(), legs);
+    }
+
+    /** Number of the level that a leg leads to, from 1. */
+    public int levelOf(Leg leg) {
+        int level = 1;
+        while (level < levels.size() && -leg.lowest() > levels.get(level - 1) + SAME) {
+            level++;
+        }
+        return level;
+    }
+
+    /** mm that the tool cuts, with all turns of the work. */
+    public double cutLength() {
+        double once = legs.stream().filter(Leg::cuts).mapToDouble(Leg::length).sum();
+        return Math.max(1, turns.size()) * once;
     }
 
     public boolean isDone() {

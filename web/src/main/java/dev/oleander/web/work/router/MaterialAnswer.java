@@ -103,12 +103,6 @@ final class MaterialAnswer {
 
     private static Integer level(RouterRun run, String stop, int leg) {
         RouterStop of = run.plan().stop(stop).orElseThrow();
-        double lowest = of.cutting().legs().get(leg).lowest();
-        List<Double> levels = of.levels();
-        int level = 1;
-        while (level < levels.size() && -lowest > levels.get(level - 1) + 1e-6) {
-            level++;
-        }
-        return level;
+        return of.levelOf(of.cutting().legs().get(leg));
     }
 }

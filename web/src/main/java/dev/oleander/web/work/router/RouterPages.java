@@ -17,7 +17,6 @@ import dev.oleander.work.router.plan.RouterOrder;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.tool.Tool;
-import dev.oleander.work.router.way.Leg;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -112,7 +111,7 @@ class RouterPages implements WorkPages {
     private static ToolRow row(RouterPlan plan, Tool tool) {
         List<RouterStop> own =
                 plan.done().stream().filter(s -> s.tool().orElseThrow().equals(tool)).toList();
-        double metres = own.stream().mapToDouble(RouterPages::length).sum() / MM;
+        double metres = own.stream().mapToDouble(RouterStop::cutLength).sum() / MM;
         double life = tool.limits().life();
         String text = Numbers.plain(metres, 1) + " m";
         return new ToolRow(
@@ -120,12 +119,6 @@ class RouterPages implements WorkPages {
                 RouterStopSlip.name(tool),
                 own.size(),
                 life > 0 ? text + " of " + Numbers.plain(life, 0) : text);
-    }
-
-    /** mm that it cuts, with all turns of the work. */
-    private static double length(RouterStop stop) {
-        double once = stop.legs().stream().filter(Leg::cuts).mapToDouble(Leg::length).sum();
-        return Math.max(1, stop.turns().size()) * once;
     }
 
     // ---- operations

@@ -14,7 +14,6 @@ import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.run.RouterWork;
 import dev.oleander.work.router.tool.Tool;
-import dev.oleander.work.router.way.Leg;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -101,14 +100,9 @@ class RouterPaper implements WorkSheet {
         return run.stops().stream()
                         .map(RouterPaper::of)
                         .filter(s -> s.isDone() && s.tool().orElseThrow().equals(tool))
-                        .mapToDouble(RouterPaper::length)
+                        .mapToDouble(RouterStop::cutLength)
                         .sum()
                 / MM;
-    }
-
-    private static double length(RouterStop stop) {
-        double once = stop.legs().stream().filter(Leg::cuts).mapToDouble(Leg::length).sum();
-        return Math.max(1, stop.turns().size()) * once;
     }
 
     private static RouterStop of(Stop stop) {
