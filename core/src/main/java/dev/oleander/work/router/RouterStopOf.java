@@ -40,6 +40,7 @@ public record RouterStopOf(RouterWork work, Side side, RouterPlan plan) {
     private Optional<String> asUsual(String word) {
         return switch (word) {
             case WishValues.WAY -> Optional.of("climb");
+            case WishValues.MANNER -> Optional.of("parallel");
             case WishValues.ALLOWANCE -> Optional.of("0");
             case WishValues.SIDE -> Optional.of(side.word());
             default -> Optional.empty();

@@ -46,6 +46,13 @@ final class RouterStopValues {
                             .used(RouterStopOf.class, s -> s.used(WishValues.STEP_DOWN)),
                     number(WishValues.STEP_OVER, "step-over", 0.01, 1, "Step-over", "D")
                             .used(RouterStopOf.class, s -> s.used(WishValues.STEP_OVER)),
+                    words(
+                            WishValues.MANNER,
+                            "manner of clearing",
+                            "Ways",
+                            new Word("parallel", "parallel to the walls"),
+                            new Word("zigzag", "to and fro")),
+                    number(WishValues.ANGLE, "angle of the ways", -360, 360, "Angle", "°"),
                     number(WishValues.ALLOWANCE, "allowance", 0, WIDEST, "Left at walls", "mm"),
                     number(WishValues.TAB_COUNT, "number of tabs", 0, 1000, "Tabs", ""),
                     number(

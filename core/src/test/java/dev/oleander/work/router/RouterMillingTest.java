@@ -28,6 +28,7 @@ import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.choice.RouterZero;
 import dev.oleander.work.router.plan.RouterOrder;
+import dev.oleander.work.router.plan.RouterStop;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
@@ -38,6 +39,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
@@ -132,6 +134,47 @@ class RouterMillingTest {
             }
         }
         assertThat(compared).isPositive();
+    }
+
+    /** A pocket with islands, to and fro: nothing is left that the tool reaches, nothing gouged. */
+    @ParameterizedTest
+    @CsvSource({"0, 0.45", "90, 0.7", "37.5, 0.9"})
+    void aPocketIsClearedToAndFro(String angle, String over) {
+        JsonNode truth = RouterJobs.truth("instrument_panel");
+        Reading reading = Samples.reading("router/instrument_panel");
+        String recess =
+                reading.features().stream()
+                        .filter(f -> f.layer().equals("RECESS"))
+                        .findFirst()
+                        .orElseThrow()
+                        .id();
+        RouterChoices choices =
+                RouterJobs.wished(truth.get("request"))
+                        .withStop(
+                                recess + "-recess",
+                                RouterChoice.NOTHING
+                                        .with("manner", "zigzag")
+                                        .with("angle", angle)
+                                        .with("stepOver", over));
+        RouterRun run = RouterJobs.run(RouterJobs.task(reading, choices, "birch plywood", 12, 1));
+        assertThat(run.run().refused()).isEmpty();
+        Stop stop = byDeed(run).get("recess").get(0);
+        RouterStop of = run.stop(stop.id()).orElseThrow();
+        assertThat(of.figures().between()).isLessThan(0.02);
+        assertThat(of.figures().rest())
+                .isCloseTo(truth.at("/figures/recess/restArea/value").asDouble(), within(0.01));
+        assertThat(run.difference().gouge()).isEmpty();
+        assertThat(run.difference().rests())
+                .as("but for the corners that the small tool does not reach either")
+                .allSatisfy(r -> assertThat(r.area()).isCloseTo(3.43, within(0.1)));
+        assertThat(run.faults()).isEmpty();
+        double longest =
+                of.legs().stream()
+                        .filter(l -> l.cuts() && l.segment().isPresent())
+                        .mapToDouble(l -> l.length())
+                        .max()
+                        .orElseThrow();
+        assertThat(longest).as("lines across").isGreaterThan(60);
     }
 
     @Test

@@ -25,6 +25,8 @@ public final class WishValues {
     public static final String FLOOR = "floor";
     public static final String FLAT_TOOL = "flatTool";
     public static final String PECK = "peck";
+    public static final String MANNER = "manner";
+    public static final String ANGLE = "angle";
 
     private WishValues() {}
 
@@ -44,7 +46,9 @@ public final class WishValues {
                         .with(ENDS, wish.ends())
                         .with(FLOOR, wish.floor())
                         .with(FLAT_TOOL, text(wish.flatTool()))
-                        .with(PECK, wish.peck());
+                        .with(PECK, wish.peck())
+                        .with(MANNER, wish.manner())
+                        .with(ANGLE, wish.angle());
         Wish.TabWish tabs = wish.tabs();
         return tabs == null
                 ? values
@@ -77,8 +81,8 @@ public final class WishValues {
                 wish.islands(),
                 values.get(STEP_DOWN).orElse(null),
                 values.get(STEP_OVER).orElse(null),
-                wish.manner(),
-                wish.angle(),
+                values.get(MANNER).orElse(null),
+                values.get(ANGLE).orElse(null),
                 values.get(ALLOWANCE).orElse(null),
                 tabs(values),
                 values.get(WIDTH).orElse(null),

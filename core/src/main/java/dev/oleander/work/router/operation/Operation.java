@@ -130,6 +130,8 @@ public record Operation(
      *
      * @param over from one round to the next as a share of the diameter; empty: as the data say
      * @param islands what stays within it; empty: the openings of the drawing in it
+     * @param zigzag angle of straight ways to and fro, degrees; empty: by rounds parallel to the
+     *     walls
      * @param restOf id of the operation that has left something; empty: all of the pocket
      */
     public record Clear(
@@ -138,6 +140,7 @@ public record Operation(
             Optional<Double> over,
             double allowance,
             Optional<On> islands,
+            Optional<Double> zigzag,
             Optional<String> restOf,
             boolean climb)
             implements What {

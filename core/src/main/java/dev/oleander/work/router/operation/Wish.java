@@ -39,6 +39,8 @@ import java.util.Optional;
  * @param islands what stays within a pocket
  * @param stepOver share of the diameter
  * @param allowance what is left at walls
+ * @param manner of clearing a pocket: parallel or zigzag
+ * @param angle of straight ways, degrees
  * @param width of a groove
  * @param ends open or closed, of a groove
  * @param pair curves between which a slope lies
@@ -75,6 +77,8 @@ public record Wish(
         Boolean wrap) {
 
     private static final String THROUGH = "through";
+    private static final String PARALLEL = "parallel";
+    private static final String ZIGZAG = "zigzag";
     private static final int MOST_TABS = 1_000;
 
     /** Which features; see {@link On}. */
@@ -262,8 +266,9 @@ public record Wish(
         }
 
         private Clear clear() {
-            if (manner != null && !manner.equals("parallel")) {
-                throw wrong("manner \"%s\"; pockets are cleared parallel to their walls.", manner);
+            String how = or(manner, PARALLEL);
+            if (!how.equals(PARALLEL) && !how.equals(ZIGZAG)) {
+                throw wrong("manner \"%s\"; known are parallel, zigzag.", manner);
             }
             if (kind.equals("rest") && restOf == null) {
                 throw wrong("it has to say of which operation the rest is.");
@@ -274,6 +279,7 @@ public record Wish(
                     number(stepOver, "step-over"),
                     number(allowance, "allowance").orElse(0.0),
                     Optional.ofNullable(islands).map(Place::on),
+                    how.equals(ZIGZAG) ? Optional.of(angle()) : Optional.empty(),
                     Optional.ofNullable(restOf),
                     climb());
         }

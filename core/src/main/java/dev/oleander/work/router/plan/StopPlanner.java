@@ -26,10 +26,12 @@ import dev.oleander.work.router.operation.Operation.Slot;
 import dev.oleander.work.router.plan.RouterStop.Figures;
 import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Clearing;
 import dev.oleander.work.router.way.ContourWay;
 import dev.oleander.work.router.way.HoleWay;
 import dev.oleander.work.router.way.PocketWay;
 import dev.oleander.work.router.way.ToolWay;
+import dev.oleander.work.router.way.ZigzagWay;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -211,19 +213,31 @@ final class StopPlanner {
         if (reach.centres().isEmpty()) {
             throw tooWide(pocket, feature);
         }
-        return cleared(feature, of, reach, clear.allowance(), over, clear.climb());
+        Optional<Clearing> straight =
+                clear.zigzag().map(angle -> zigzag(reach, clear, over, angle));
+        return cleared(
+                feature,
+                of,
+                reach,
+                straight.orElseGet(() -> rounds(reach, clear.allowance(), over, clear.climb())));
     }
 
-    private RouterStop cleared(
-            Feature feature,
-            List<Double> of,
-            Reach reach,
-            double allowance,
-            double over,
-            boolean climb) {
+    private Clearing zigzag(Reach reach, Clear clear, double over, double angle) {
+        return new ZigzagWay(
+                reach,
+                clear.allowance(),
+                over * tool.diameter(),
+                angle,
+                clear.climb() != tool.edges().left(),
+                ramp);
+    }
+
+    private Clearing rounds(Reach reach, double allowance, double over, boolean climb) {
         boolean wallOnRight = climb != tool.edges().left();
-        double step = over * tool.diameter();
-        PocketWay pocket = new PocketWay(reach, allowance, step, wallOnRight, ramp);
+        return new PocketWay(reach, allowance, over * tool.diameter(), wallOnRight, ramp);
+    }
+
+    private RouterStop cleared(Feature feature, List<Double> of, Reach reach, Clearing pocket) {
         ToolWay way = new ToolWay(task.heights());
         if (!pocket.add(way, of, -levels.from())) {
             throw new CannotException(
@@ -323,7 +337,7 @@ final class StopPlanner {
         if (width > tool.diameter() + ONE_WAY) {
             Reach reach = Reach.of(List.of(region), tool.diameter() / 2);
             double over = task.steps().apply(tool).over();
-            return cleared(feature, of, reach, 0, over, slot.climb());
+            return cleared(feature, of, reach, rounds(reach, 0, over, slot.climb()));
         }
         ToolWay way = new ToolWay(task.heights());
         LineWay.add(way, List.of(middle(region)), of, -levels.from(), tool);

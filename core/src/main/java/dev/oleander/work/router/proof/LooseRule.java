@@ -4,6 +4,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.book.RouterUnit;
+import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.tool.Feeds;
@@ -24,7 +25,8 @@ public final class LooseRule extends RouterRule {
         RouterPlan plan = proof.plan();
         Map<String, Feature> features = plan.task().reading().byId();
         for (RouterStop stop : plan.done()) {
-            if (stop.frees() && stop.figures().tabs() == 0) {
+            boolean cutsOut = plan.deed(stop).kind().equals(RouterKind.CONTOUR.word());
+            if (cutsOut && stop.frees() && stop.figures().tabs() == 0) {
                 findings.checked(1);
                 stop.features().stream()
                         .map(features::get)

@@ -22,7 +22,7 @@ import java.util.Optional;
  * The way of a tool that clears a pocket by rounds at equal distances from its walls, the innermost
  * first, and goes aside through what they leave between them.
  */
-public final class PocketWay {
+public final class PocketWay implements Clearing {
 
     /** Times that what is left is gone through before it is told. */
     private static final int TRIES = 4;
@@ -58,7 +58,7 @@ public final class PocketWay {
         this.left = throughAll(rings.between());
     }
 
-    /** What it leaves of what it could reach, mm2: nothing, as a rule. */
+    @Override
     public double leftArea() {
         return Reach.area(left);
     }
@@ -126,13 +126,7 @@ public final class PocketWay {
         return all;
     }
 
-    /**
-     * Adds the ways of all levels.
-     *
-     * @param levels depths, mm, the shallowest first
-     * @param top height of what is to be cut, mm
-     * @return whether the tool could go down everywhere; what was added is not to be used otherwise
-     */
+    @Override
     public boolean add(ToolWay way, List<Double> levels, double top) {
         double from = top;
         for (double depth : levels) {

@@ -168,6 +168,10 @@ final class RouterStopSlip {
         rows.add(fields.typed(WishValues.STEP_DOWN));
         if (is("pocket", "rest")) {
             rows.add(fields.typed(WishValues.STEP_OVER));
+            rows.add(fields.listed(WishValues.MANNER));
+            if (made.stream().anyMatch(m -> m.used(WishValues.MANNER).equals("zigzag"))) {
+                rows.add(fields.typed(WishValues.ANGLE));
+            }
         }
         if (is("contour", "pocket", "rest")) {
             rows.add(fields.typed(WishValues.ALLOWANCE));
