@@ -63,9 +63,11 @@ public final class Rounds {
             s += length;
             knots.add(new double[] {s, z});
         }
-        int whole = (int) (s / length);
+        double reached = s;
+        double end = tabs.map(t -> t.clearOf(reached)).orElse(s);
+        int whole = (int) (end / length);
         List<Segment> segments = repeated(contour, whole);
-        segments.addAll(contour.beginning(s - whole * length));
+        segments.addAll(contour.beginning(end - whole * length));
         along(way, segments, HeightLine.of(knots), whole + 1, tabs);
         return true;
     }

@@ -84,6 +84,24 @@ public record TabLine(
         return ((place % length) + length) % length;
     }
 
+    /**
+     * Where a way that ends at a distance is to end, so that it goes over a tab wholly: with the
+     * slopes on both sides.
+     *
+     * @param distance mm from the start of the way, over any number of rounds
+     */
+    double clearOf(double distance) {
+        double half = flat / 2 + slope;
+        for (double place : places) {
+            double round = Math.rint((distance - place) / length) * length;
+            double middle = place + round;
+            if (Math.abs(distance - middle) < half) {
+                return middle + half;
+            }
+        }
+        return distance;
+    }
+
     /** Heights over some rounds one after the other. */
     HeightLine over(int rounds) {
         List<double[]> knots = new ArrayList<>();

@@ -26,6 +26,9 @@ public final class ZigzagWay implements Clearing {
     /** Share of the radius before the walls at which lines end; the round along them takes more. */
     private static final double BEFORE = 0.25;
 
+    /** Steps from the end of a line to the beginning of the next, at most. */
+    private static final double FARTHEST = 4;
+
     /** mm; shorter lines are none. */
     private static final double LEAST = 1e-3;
 
@@ -104,6 +107,7 @@ public final class ZigzagWay implements Clearing {
 
     /** Lines one after the other, as far as the way between them stays within the walls. */
     private static List<List<Line>> lines(Region inner, Region walls, double step) {
+        double most = FARTHEST * step;
         Box box = inner.box();
         int rows = (int) Math.max(1, Math.ceil(box.height() / step - TOLERANCE));
         List<List<Piece>> all = new ArrayList<>();
@@ -114,7 +118,7 @@ public final class ZigzagWay implements Clearing {
         for (int i = 0; i < rows; i++) {
             for (Piece piece : all.get(i)) {
                 if (!piece.done) {
-                    chains.add(chain(all, i, piece, walls));
+                    chains.add(chain(all, i, piece, new Bounds(walls, most)));
                 }
             }
         }
@@ -142,7 +146,7 @@ public final class ZigzagWay implements Clearing {
         return pieces;
     }
 
-    private static List<Line> chain(List<List<Piece>> all, int row, Piece first, Region walls) {
+    private static List<Line> chain(List<List<Piece>> all, int row, Piece first, Bounds bounds) {
         List<Line> chain = new ArrayList<>();
         Piece piece = first;
         boolean leftwards = false;
@@ -156,24 +160,33 @@ public final class ZigzagWay implements Clearing {
             chain.add(line);
             leftwards = !leftwards;
             i++;
-            piece = i < all.size() ? next(all.get(i), line.end(), leftwards, walls) : null;
+            piece = i < all.size() ? next(all.get(i), line.end(), leftwards, bounds) : null;
         }
         return chain;
     }
 
-    private static Piece next(List<Piece> row, Point at, boolean leftwards, Region walls) {
+    private static Piece next(List<Piece> row, Point at, boolean leftwards, Bounds bounds) {
         return row.stream()
                 .filter(p -> !p.done)
-                .filter(p -> isWithin(new Line(at, p.from(leftwards).start()), walls))
+                .filter(p -> bounds.allow(new Line(at, p.from(leftwards).start())))
                 .min(Comparator.comparingDouble(p -> p.from(leftwards).start().distance(at)))
                 .orElse(null);
     }
 
-    private static boolean isWithin(Line link, Region walls) {
-        return walls.contains(link.middle())
-                && walls.contours().stream()
-                        .flatMap(c -> c.segments().stream())
-                        .allMatch(s -> Intersections.of(link, s, TOLERANCE).isEmpty());
+    /**
+     * What ways from one line to the next must keep to.
+     *
+     * @param most mm, for they cut on their full width
+     */
+    private record Bounds(Region walls, double most) {
+
+        boolean allow(Line link) {
+            return link.length() <= most
+                    && walls.contains(link.middle())
+                    && walls.contours().stream()
+                            .flatMap(c -> c.segments().stream())
+                            .allMatch(s -> Intersections.of(link, s, TOLERANCE).isEmpty());
+        }
     }
 
     // ---- the way
