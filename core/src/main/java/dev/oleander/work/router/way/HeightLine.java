@@ -87,7 +87,25 @@ public final class HeightLine {
             knots.add(new double[] {at, Math.max(at(at), other.at(at))});
             before = at;
         }
-        return of(knots);
+        return of(straightened(knots));
+    }
+
+    /** Without knots that lie on the line between their neighbours: they would part a slope. */
+    private static List<double[]> straightened(List<double[]> knots) {
+        List<double[]> kept = new ArrayList<>();
+        for (int i = 0; i < knots.size(); i++) {
+            boolean between = i > 0 && i + 1 < knots.size();
+            if (!between || !isOn(knots.get(i), kept.get(kept.size() - 1), knots.get(i + 1))) {
+                kept.add(knots.get(i));
+            }
+        }
+        return kept;
+    }
+
+    private static boolean isOn(double[] knot, double[] from, double[] to) {
+        double wide = to[0] - from[0];
+        double share = wide > SAME ? (knot[0] - from[0]) / wide : 0;
+        return wide > SAME && Math.abs(from[1] + share * (to[1] - from[1]) - knot[1]) < SAME;
     }
 
     private Optional<double[]> crossing(HeightLine other, double from, double to) {
