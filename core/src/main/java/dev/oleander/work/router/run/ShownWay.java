@@ -10,6 +10,7 @@ import dev.oleander.work.router.way.Leg;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The way of a tool as people look at it from above: round a contour the last round with its tabs,
@@ -61,14 +62,29 @@ record ShownWay(List<Segment> main, List<Tab> tabs) {
             if (!leg.cuts()) {
                 break;
             }
-            round.add(leg);
-            Point end = round.get(0).to();
-            if (leg.from().distance(end) < SAME) {
+            Optional<Leg> last = round.isEmpty() ? Optional.empty() : upTo(leg, round.get(0).to());
+            round.add(last.orElse(leg));
+            if (last.isPresent()) {
                 Collections.reverse(round);
                 return round;
             }
         }
         return List.of();
+    }
+
+    /** The part of a leg behind a place that it goes through; empty when it does not. */
+    private static Optional<Leg> upTo(Leg leg, Point end) {
+        Segment way = leg.segment().orElseThrow();
+        double t = way.nearest(end);
+        boolean through = way.at(t).distance(end) < SAME && t * way.length() < way.length() - SAME;
+        if (!through) {
+            return Optional.empty();
+        }
+        if (t * way.length() < SAME) {
+            return Optional.of(leg);
+        }
+        double z = leg.fromZ() + t * (leg.toZ() - leg.fromZ());
+        return Optional.of(Leg.along(way.between(t, 1), z, leg.toZ(), leg.pace()));
     }
 
     /** So that no tab lies across its beginning. */
