@@ -78,6 +78,13 @@ public record Transform(double a, double b, double c, double d, double e, double
         return a * d - b * c < 0;
     }
 
+    /** Degrees anticlockwise it turns by, after it has mirrored where it {@link #isMirrored()}. */
+    public double degrees() {
+        // the mirror leaves y alone, so its image tells the turn of either kind
+        Point up = applyToVector(new Point(0, 1));
+        return Math.toDegrees(Math.atan2(0.0 - up.x(), up.y()));
+    }
+
     /** Factor by which a similarity changes lengths. */
     public double scale() {
         return Math.hypot(a, b);

@@ -170,9 +170,8 @@ final class ApiMapper {
     private static PlacementJson placement(Placement placement) {
         Transform to = placement.transform();
         Point zero = to.apply(Point.ORIGIN);
-        Point right = to.applyToVector(new Point(1, 0));
-        double turn = Math.toDegrees(Math.atan2(right.y(), right.x()));
-        return new PlacementJson(placement.copy(), zero.x(), zero.y(), turn, to.isMirrored());
+        return new PlacementJson(
+                placement.copy(), zero.x(), zero.y(), to.degrees(), to.isMirrored());
     }
 
     private static List<StopJson> stops(JobResult result, FieldsOfWork fields) {
