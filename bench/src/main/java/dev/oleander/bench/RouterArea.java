@@ -30,6 +30,7 @@ import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.CutSteps;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
+import dev.oleander.work.router.way.Descent;
 import dev.oleander.work.router.way.PocketWay;
 import dev.oleander.work.router.way.ToolWay;
 import java.nio.charset.StandardCharsets;
@@ -121,7 +122,7 @@ final class RouterArea implements Area {
     /** What is left of it, mm2. */
     private static double cleared(Region pocket) {
         Reach reach = Reach.of(List.of(pocket), 3);
-        PocketWay way = new PocketWay(reach, 0, 2.7, true, Math.toRadians(5));
+        PocketWay way = new PocketWay(reach, 0, 2.7, true, Descent.at(Math.toRadians(5), 3));
         if (!way.add(new ToolWay(ToolWay.Heights.USUAL), List.of(4.0), 0)) {
             throw new IllegalStateException("the tool finds no way down");
         }

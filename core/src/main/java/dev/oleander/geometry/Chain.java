@@ -88,6 +88,21 @@ public sealed interface Chain permits Path, Contour {
         return sum + station.t() * segments().get(station.index()).length();
     }
 
+    /** The first stretch from the start, of the given length, mm; at most all of it. */
+    default List<Segment> beginning(double length) {
+        List<Segment> stretch = new ArrayList<>();
+        double left = length;
+        for (Segment segment : segments()) {
+            double here = segment.length();
+            if (left <= 1e-9) {
+                break;
+            }
+            stretch.add(left >= here ? segment : segment.between(0, left / here));
+            left -= here;
+        }
+        return stretch;
+    }
+
     /** A place on a chain: the index of its segment and the parameter on it. */
     record Station(int index, double t, Segment segment) {
 

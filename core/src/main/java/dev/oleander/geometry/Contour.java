@@ -118,21 +118,6 @@ public final class Contour implements Chain {
                 : station.direction();
     }
 
-    /** The first stretch from the start, of the given length, mm; at most once round. */
-    public List<Segment> beginning(double length) {
-        List<Segment> stretch = new ArrayList<>();
-        double left = length;
-        for (Segment segment : segments()) {
-            double here = segment.length();
-            if (left <= 1e-9) {
-                break;
-            }
-            stretch.add(left >= here ? segment : segment.between(0, left / here));
-            left -= here;
-        }
-        return stretch;
-    }
-
     /** Share of a segment below which a place counts as its end. */
     private static double leastShare(Segment segment) {
         return Math.min(0.5, 1e-9 / segment.length());

@@ -17,9 +17,9 @@ import dev.oleander.work.Plan;
 import dev.oleander.work.router.book.ToolRow;
 import dev.oleander.work.router.material.Depths;
 import dev.oleander.work.router.material.Difference;
+import dev.oleander.work.router.material.Engaged;
 import dev.oleander.work.router.material.Removed;
 import dev.oleander.work.router.motion.RouterMotion;
-import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.proof.Fault;
 import dev.oleander.work.router.proof.ProgramCheck;
 import dev.oleander.work.router.proof.RouterProof;
@@ -47,6 +47,7 @@ public final class RouterRun implements Plan, RouterProof {
     private final Once<Removed> removed;
     private final Once<Difference.Found> difference;
     private final Once<Map<String, Double>> volumes;
+    private final Once<Map<String, Engaged>> engaged;
 
     RouterRun(Reading reading, RouterPlan plan) {
         this.reading = reading;
@@ -70,6 +71,7 @@ public final class RouterRun implements Plan, RouterProof {
         this.depths = new Once<>(progress -> new Depths(plan.cuttings()));
         this.removed = new Once<>(progress -> new Removed(plan.cuttings()));
         this.volumes = new Once<>(progress -> Volumes.of(plan));
+        this.engaged = new Once<>(progress -> plan.engaged());
         this.difference =
                 new Once<>(
                         progress ->
@@ -128,6 +130,12 @@ public final class RouterRun implements Plan, RouterProof {
     /** What a stop takes away within the stock, mm3; empty when it cannot be done. */
     public Optional<Double> volume(String stop) {
         return Optional.ofNullable(volumes.get(Progress.NONE).get(stop));
+    }
+
+    /** How much the tools of pockets are in the work, by id. */
+    @Override
+    public Map<String, Engaged> engaged() {
+        return engaged.get(Progress.NONE);
     }
 
     /** What is left of what is asked for, and what is gone beyond it, of flat stock. */
@@ -201,10 +209,5 @@ public final class RouterRun implements Plan, RouterProof {
                         .distinct()
                         .toList();
         return new Recheck(0, fresh);
-    }
-
-    /** Of a stop of the run, where its ways are. */
-    public Optional<RouterStop> stop(String id) {
-        return plan.stop(id);
     }
 }

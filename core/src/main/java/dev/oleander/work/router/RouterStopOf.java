@@ -41,14 +41,30 @@ public record RouterStopOf(RouterWork work, Side side, RouterPlan plan) {
         return switch (word) {
             case WishValues.WAY -> Optional.of("climb");
             case WishValues.MANNER -> Optional.of("parallel");
-            case WishValues.ALLOWANCE -> Optional.of("0");
+            case WishValues.ALLOWANCE, WishValues.FINISH_CUTS, WishValues.FINISH_FLOOR ->
+                    Optional.of("0");
+            case WishValues.FINISH_AT -> Optional.of("levels");
+            case WishValues.ENTRY -> Optional.of(isEven() ? "helix" : "ramp");
             case WishValues.SIDE -> Optional.of(side.word());
             default -> Optional.empty();
         };
     }
 
+    private boolean isEven() {
+        return said(WishValues.MANNER).filter("even"::equals).isPresent();
+    }
+
     private Optional<String> byData(String word) {
-        return tool().flatMap(t -> byData(word, plan.task().steps().apply(t)));
+        return tool().flatMap(
+                        t -> byData(word, plan.task().steps().apply(t)).or(() -> ofTool(word, t)));
+    }
+
+    private static Optional<String> ofTool(String word, Tool tool) {
+        return switch (word) {
+            case WishValues.ENTRY_ANGLE -> Optional.of(Numbers.plain(tool.edges().rampAngle(), 3));
+            case WishValues.LEAD_RADIUS -> Optional.of(Numbers.plain(tool.diameter() / 2, 3));
+            default -> Optional.empty();
+        };
     }
 
     private static Optional<String> byData(String word, CutSteps steps) {

@@ -16,6 +16,7 @@ import dev.oleander.work.router.tool.Tool;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 
 /** What people set for what is done to a feature. Lengths mm. */
@@ -23,6 +24,7 @@ final class RouterStopValues {
 
     private static final double DEEPEST = 500;
     private static final double WIDEST = 500;
+    private static final Set<String> WHOLE = Set.of(WishValues.TAB_COUNT, WishValues.FINISH_CUTS);
 
     static final List<Value<RouterChoice>> ALL =
             List.of(
@@ -51,9 +53,56 @@ final class RouterStopValues {
                             "manner of clearing",
                             "Ways",
                             new Word("parallel", "parallel to the walls"),
+                            new Word("even", "evenly in the work"),
                             new Word("zigzag", "to and fro")),
                     number(WishValues.ANGLE, "angle of the ways", -360, 360, "Angle", "°"),
                     number(WishValues.ALLOWANCE, "allowance", 0, WIDEST, "Left at walls", "mm"),
+                    words(
+                            WishValues.ENTRY,
+                            "entry",
+                            "Way down",
+                            new Word("ramp", "along the way"),
+                            new Word("helix", "in a helix"),
+                            new Word("zigzag", "to and fro"),
+                            new Word("plunge", "straight down")),
+                    number(WishValues.ENTRY_ANGLE, "angle of the way down", 0.1, 90, "Ramp", "°"),
+                    number(
+                            WishValues.ENTRY_RADIUS,
+                            "radius of the helix",
+                            0.01,
+                            WIDEST,
+                            "Helix radius",
+                            "mm"),
+                    number(WishValues.FINISH_CUTS, "number of finishing cuts", 0, 20, "Cuts", ""),
+                    number(
+                            WishValues.FINISH_WIDTH,
+                            "width of the finishing cuts",
+                            0.01,
+                            WIDEST,
+                            "Each takes",
+                            "mm"),
+                    words(
+                            WishValues.FINISH_AT,
+                            "depth of the finishing cuts",
+                            "Gone round",
+                            new Word("levels", "at every level"),
+                            new Word("depth", "at full depth")),
+                    number(
+                            WishValues.FINISH_FLOOR,
+                            "finishing cut of the floor",
+                            0,
+                            DEEPEST,
+                            "Left on the floor",
+                            "mm"),
+                    number(
+                            WishValues.LEAD_RADIUS,
+                            "radius of the lead",
+                            0.01,
+                            WIDEST,
+                            "Lead",
+                            "mm"),
+                    number(WishValues.LEAD_OVER, "way beyond the lead", 0, WIDEST, "Beyond", "mm"),
+                    number(WishValues.SKIN, "skin", 0.01, DEEPEST, "Skin", "mm"),
                     number(WishValues.TAB_COUNT, "number of tabs", 0, 1000, "Tabs", ""),
                     number(
                             WishValues.TAB_SPACING,
@@ -135,9 +184,7 @@ final class RouterStopValues {
     private static Value<RouterChoice> number(
             String word, String name, double least, double most, String label, String unit) {
         Form.Number<RouterChoice> limits =
-                word.equals(WishValues.TAB_COUNT)
-                        ? Value.wholeBetween(least, most)
-                        : Value.between(least, most);
+                WHOLE.contains(word) ? Value.wholeBetween(least, most) : Value.between(least, most);
         return shown(
                 Value.number(
                         word,

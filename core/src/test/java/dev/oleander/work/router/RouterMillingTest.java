@@ -159,7 +159,7 @@ class RouterMillingTest {
         RouterRun run = RouterJobs.run(RouterJobs.task(reading, choices, "birch plywood", 12, 1));
         assertThat(run.run().refused()).isEmpty();
         Stop stop = byDeed(run).get("recess").get(0);
-        RouterStop of = run.stop(stop.id()).orElseThrow();
+        RouterStop of = run.plan().stop(stop.id()).orElseThrow();
         assertThat(of.figures().between()).isLessThan(0.02);
         assertThat(of.figures().rest())
                 .isCloseTo(truth.at("/figures/recess/restArea/value").asDouble(), within(0.01));
@@ -221,7 +221,8 @@ class RouterMillingTest {
         RouterRun after = plan(plate(), choices, 1);
         Stop changed = after.run().stop(bore.id()).orElseThrow();
         assertThat(changed.sources()).containsEntry("depth", Source.HERE);
-        assertThat(after.stop(bore.id()).orElseThrow().wanted().depth()).isCloseTo(6, within(1e-9));
+        assertThat(after.plan().stop(bore.id()).orElseThrow().wanted().depth())
+                .isCloseTo(6, within(1e-9));
         assertThat(after.run().stops()).hasSameSizeAs(before.run().stops());
         RouterRun left =
                 plan(

@@ -14,6 +14,7 @@ import dev.oleander.machine.MachineUnit;
  * @param vacuum suction under the stock, N/mm2
  * @param friction of the stock on the table
  * @param overCut mm that what goes through goes deeper than the stock
+ * @param linkFeed mm/min at depth through what is gone already
  * @param heights of the tip over the stock, mm
  * @param rotary axis that turns the work; null: none
  */
@@ -25,6 +26,7 @@ public record RouterUnit(
         double vacuum,
         double friction,
         double overCut,
+        double linkFeed,
         Lifts heights,
         Rotary rotary)
         implements MachineUnit {

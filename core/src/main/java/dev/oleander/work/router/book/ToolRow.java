@@ -49,6 +49,6 @@ public record ToolRow(
     }
 
     public Feeds.Data data() {
-        return new Feeds.Data(cuttingSpeed, chip, chipMost, plungeChip, kc);
+        return new Feeds.Data(cuttingSpeed, chip, chipLeast, chipMost, plungeChip, kc);
     }
 }

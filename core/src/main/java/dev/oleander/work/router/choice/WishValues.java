@@ -27,6 +27,16 @@ public final class WishValues {
     public static final String PECK = "peck";
     public static final String MANNER = "manner";
     public static final String ANGLE = "angle";
+    public static final String ENTRY = "entry.kind";
+    public static final String ENTRY_ANGLE = "entry.angle";
+    public static final String ENTRY_RADIUS = "entry.radius";
+    public static final String FINISH_CUTS = "finish.cuts";
+    public static final String FINISH_WIDTH = "finish.width";
+    public static final String FINISH_AT = "finish.at";
+    public static final String FINISH_FLOOR = "finish.floor";
+    public static final String LEAD_RADIUS = "lead.radius";
+    public static final String LEAD_OVER = "lead.over";
+    public static final String SKIN = "skin";
 
     private WishValues() {}
 
@@ -48,14 +58,38 @@ public final class WishValues {
                         .with(FLAT_TOOL, text(wish.flatTool()))
                         .with(PECK, wish.peck())
                         .with(MANNER, wish.manner())
-                        .with(ANGLE, wish.angle());
+                        .with(ANGLE, wish.angle())
+                        .with(SKIN, wish.skin());
         Wish.TabWish tabs = wish.tabs();
-        return tabs == null
-                ? values
-                : values.with(TAB_COUNT, text(tabs.count()))
-                        .with(TAB_SPACING, tabs.spacing())
-                        .with(TAB_WIDTH, tabs.width())
-                        .with(TAB_HEIGHT, tabs.height());
+        if (tabs != null) {
+            values =
+                    values.with(TAB_COUNT, text(tabs.count()))
+                            .with(TAB_SPACING, tabs.spacing())
+                            .with(TAB_WIDTH, tabs.width())
+                            .with(TAB_HEIGHT, tabs.height());
+        }
+        return withWalls(values, wish);
+    }
+
+    /** How it goes into the work, and how walls are finished. */
+    private static RouterChoice withWalls(RouterChoice values, Wish wish) {
+        RouterChoice with = values;
+        if (wish.entry() != null) {
+            with =
+                    with.with(ENTRY, wish.entry().kind())
+                            .with(ENTRY_ANGLE, wish.entry().angle())
+                            .with(ENTRY_RADIUS, wish.entry().radius());
+        }
+        if (wish.finish() != null) {
+            with =
+                    with.with(FINISH_CUTS, text(wish.finish().cuts()))
+                            .with(FINISH_WIDTH, wish.finish().width())
+                            .with(FINISH_AT, wish.finish().at())
+                            .with(FINISH_FLOOR, wish.finish().floor());
+        }
+        return wish.lead() == null
+                ? with
+                : with.with(LEAD_RADIUS, wish.lead().radius()).with(LEAD_OVER, wish.lead().over());
     }
 
     private static String text(Integer number) {
@@ -94,7 +128,19 @@ public final class WishValues {
                 wish.copies(),
                 values.get(PECK).orElse(null),
                 values.get(WAY).orElse(null),
-                wish.wrap());
+                wish.wrap(),
+                new Wish.EntryWish(
+                        values.get(ENTRY).orElse(null),
+                        values.get(ENTRY_ANGLE).orElse(null),
+                        values.get(ENTRY_RADIUS).orElse(null)),
+                new Wish.FinishWish(
+                        whole(values, FINISH_CUTS, "number of finishing cuts"),
+                        values.get(FINISH_WIDTH).orElse(null),
+                        values.get(FINISH_AT).orElse(null),
+                        values.get(FINISH_FLOOR).orElse(null)),
+                new Wish.LeadWish(
+                        values.get(LEAD_RADIUS).orElse(null), values.get(LEAD_OVER).orElse(null)),
+                values.get(SKIN).orElse(null));
     }
 
     private static Wish.TabWish tabs(RouterChoice values) {
@@ -124,7 +170,8 @@ public final class WishValues {
     public static Wish empty(String id) {
         return new Wish(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null, null, null, null, null, null, null,
+                null, null);
     }
 
     /** Single features. */

@@ -7,6 +7,7 @@ import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.geometry.overlay.Overlay;
+import dev.oleander.geometry.overlay.OverlayException;
 import dev.oleander.work.router.way.Leg;
 import java.util.ArrayList;
 import java.util.List;
@@ -22,6 +23,9 @@ public final class Removed {
 
     /** mm within which heights are one. */
     private static final double SAME = 1e-7;
+
+    /** mm by which what cannot be told apart is moved: far below what a machine can do. */
+    private static final double APART = 1e-4;
 
     /**
      * @param certain height down to which all of it is gone
@@ -109,20 +113,45 @@ public final class Removed {
      * @param z mm above the top of the stock
      */
     public List<Region> at(double z) {
-        return below(z, Swath::certain);
+        return below(z, Swath::certain, -APART);
     }
 
     /** What may be gone at a height. */
     public List<Region> atMost(double z) {
-        return below(z, Swath::lowest);
+        return below(z, Swath::lowest, APART);
     }
 
-    private List<Region> below(double z, ToDoubleFunction<Swath> height) {
-        return Overlay.union(
+    private List<Region> below(double z, ToDoubleFunction<Swath> height, double safe) {
+        return united(
                 swaths.stream()
                         .filter(s -> height.applyAsDouble(s) <= z + SAME)
                         .map(Swath::region)
-                        .toList());
+                        .toList(),
+                safe);
+    }
+
+    /**
+     * What lies in any of them. Swaths of many crescents into one corner may pass each other too
+     * closely to be told apart: then some are made a little larger or smaller, as it is safe.
+     *
+     * @param safe mm by which they may be larger
+     */
+    private static List<Region> united(List<Region> regions, double safe) {
+        try {
+            return Overlay.union(regions);
+        } catch (OverlayException tooClose) {
+            if (regions.size() < 2) {
+                throw tooClose;
+            }
+        }
+        int half = regions.size() / 2;
+        List<Region> first = united(regions.subList(0, half), safe);
+        List<Region> then = united(regions.subList(half, regions.size()), safe);
+        try {
+            return Overlay.union(first, then);
+        } catch (OverlayException tooClose) {
+            return Overlay.union(first, Offsetter.round().offset(then, safe));
+        }
     }
 
     /** Heights at which something new begins, the lowest first, none above the top. */

@@ -145,7 +145,9 @@ public final class RouterMotion {
         double feed =
                 switch (leg.pace()) {
                     case PLUNGE -> own.plunge();
-                    case RAMP -> Math.min(own.feed(), own.ramp());
+                    case RAMP -> Math.min(own.full(), own.ramp());
+                    case FULL -> own.full();
+                    case LINK -> Math.max(own.feed(), unit.linkFeed());
                     default -> own.feed();
                 };
         items.add(

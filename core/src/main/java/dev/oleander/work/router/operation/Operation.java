@@ -4,6 +4,7 @@ import dev.oleander.book.CutDataException;
 import dev.oleander.work.router.way.ContourWay;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -90,17 +91,23 @@ public record Operation(
 
         /** Word of it in files. */
         String word();
+
+        /** How its tool goes into the work. */
+        default Entry entry() {
+            return Entry.USUAL;
+        }
     }
 
     /**
-     * How much at once.
+     * How it goes down.
      *
-     * @param down mm at most; empty: as the data of the tool say
+     * @param down mm at once at most; empty: as the data of the tool say
      * @param floor mm left for a last level; 0: none
+     * @param entry into the work
      */
-    public record Steps(Optional<Double> down, double floor) {
+    public record Steps(Optional<Double> down, double floor, Entry entry) {
 
-        public static final Steps USUAL = new Steps(Optional.empty(), 0);
+        public static final Steps USUAL = new Steps(Optional.empty(), 0, Entry.USUAL);
     }
 
     /**
@@ -109,6 +116,8 @@ public record Operation(
      * @param side empty: outside of outlines, within openings
      * @param allowance mm that is left at the wall
      * @param climb whether the edges come out of the wall downwards; conventional otherwise
+     * @param skin mm of the stock that are cut in a second round, after everything else; empty:
+     *     none
      */
     public record Round(
             Depth depth,
@@ -116,8 +125,15 @@ public record Operation(
             Steps steps,
             double allowance,
             Optional<ContourWay.Tabs> tabs,
-            boolean climb)
+            boolean climb,
+            Finish finish,
+            Optional<Double> skin)
             implements What {
+
+        @Override
+        public Entry entry() {
+            return steps.entry();
+        }
 
         @Override
         public String word() {
@@ -126,12 +142,35 @@ public record Operation(
     }
 
     /**
+     * In which manner a pocket is cleared.
+     *
+     * @param angle of straight ways, degrees
+     */
+    public record Manner(Kind kind, double angle) {
+
+        public static final Manner PARALLEL = new Manner(Kind.PARALLEL, 0);
+
+        /** Manners. */
+        public enum Kind {
+            /** by rounds parallel to the walls */
+            PARALLEL,
+            /** never more in the work than on a straight way */
+            EVEN,
+            /** to and fro, and round the walls */
+            ZIGZAG;
+
+            public String word() {
+                return name().toLowerCase(Locale.ROOT);
+            }
+        }
+    }
+
+    /**
      * A pocket, or what another operation has left of one.
      *
      * @param over from one round to the next as a share of the diameter; empty: as the data say
      * @param islands what stays within it; empty: the openings of the drawing in it
-     * @param zigzag angle of straight ways to and fro, degrees; empty: by rounds parallel to the
-     *     walls
+     * @param manner in which it is cleared
      * @param restOf id of the operation that has left something; empty: all of the pocket
      */
     public record Clear(
@@ -140,10 +179,16 @@ public record Operation(
             Optional<Double> over,
             double allowance,
             Optional<On> islands,
-            Optional<Double> zigzag,
+            Manner manner,
             Optional<String> restOf,
-            boolean climb)
+            boolean climb,
+            Finish finish)
             implements What {
+
+        @Override
+        public Entry entry() {
+            return steps.entry();
+        }
 
         @Override
         public String word() {
@@ -177,6 +222,11 @@ public record Operation(
     public record Bore(Depth depth, Steps steps) implements What {
 
         @Override
+        public Entry entry() {
+            return steps.entry();
+        }
+
+        @Override
         public String word() {
             return "bore";
         }
@@ -195,6 +245,11 @@ public record Operation(
         }
 
         @Override
+        public Entry entry() {
+            return steps.entry();
+        }
+
+        @Override
         public String word() {
             return "follow";
         }
@@ -202,6 +257,11 @@ public record Operation(
 
     /** Slots drawn as closed contours, as wide as the tool or wider. */
     public record Slot(Depth depth, Steps steps, boolean climb) implements What {
+
+        @Override
+        public Entry entry() {
+            return steps.entry();
+        }
 
         @Override
         public String word() {

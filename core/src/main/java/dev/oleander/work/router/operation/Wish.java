@@ -13,6 +13,7 @@ import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Follow;
 import dev.oleander.work.router.operation.Operation.Groove;
 import dev.oleander.work.router.operation.Operation.Hole;
+import dev.oleander.work.router.operation.Operation.Manner;
 import dev.oleander.work.router.operation.Operation.Round;
 import dev.oleander.work.router.operation.Operation.Slot;
 import dev.oleander.work.router.operation.Operation.Steps;
@@ -27,6 +28,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * An operation as people write it: values are formulas, and what is left out is null. Only what its
@@ -39,13 +42,17 @@ import java.util.Optional;
  * @param islands what stays within a pocket
  * @param stepOver share of the diameter
  * @param allowance what is left at walls
- * @param manner of clearing a pocket: parallel or zigzag
+ * @param manner of clearing a pocket: parallel, even or zigzag
  * @param angle of straight ways, degrees
  * @param width of a groove
  * @param ends open or closed, of a groove
  * @param pair curves between which a slope lies
  * @param restOf id of the operation whose rest is taken
  * @param way climb or conventional
+ * @param entry how the tool goes into the work
+ * @param finish cuts along walls and floor after everything else
+ * @param lead how the tool comes to a wall that is finished
+ * @param skin what is left under an outline till everything else is cut
  * @param wrap whether lines are laid round the rotary axis; that is refused
  */
 public record Wish(
@@ -74,12 +81,15 @@ public record Wish(
         Copies copies,
         String peck,
         String way,
-        Boolean wrap) {
+        Boolean wrap,
+        EntryWish entry,
+        FinishWish finish,
+        LeadWish lead,
+        String skin) {
 
     private static final String THROUGH = "through";
-    private static final String PARALLEL = "parallel";
-    private static final String ZIGZAG = "zigzag";
     private static final int MOST_TABS = 1_000;
+    private static final int MOST_CUTS = 20;
 
     /** Which features; see {@link On}. */
     public record Place(String layer, List<String> contours, Double diameter) {
@@ -110,41 +120,19 @@ public record Wish(
     }
 
     private Wish on(Place other, Place otherIslands) {
-        return new Wish(
-                id,
-                other,
-                kind,
-                tool,
-                depth,
-                depths,
-                diameters,
-                from,
-                side,
-                otherIslands,
-                stepDown,
-                stepOver,
-                manner,
-                angle,
-                allowance,
-                tabs,
-                width,
-                ends,
-                pair,
-                floor,
-                flatTool,
-                restOf,
-                copies,
-                peck,
-                way,
-                wrap);
+        return with(other, otherIslands, restOf);
     }
 
     /** The same, of what another operation has left. */
     public Wish restOf(String other) {
+        return with(on, islands, other);
+    }
+
+    private Wish with(Place place, Place within, String rest) {
         return new Wish(
-                id, on, kind, tool, depth, depths, diameters, from, side, islands, stepDown,
-                stepOver, manner, angle, allowance, tabs, width, ends, pair, floor, flatTool, other,
-                copies, peck, way, wrap);
+                id, place, kind, tool, depth, depths, diameters, from, side, within, stepDown,
+                stepOver, manner, angle, allowance, tabs, width, ends, pair, floor, flatTool, rest,
+                copies, peck, way, wrap, entry, finish, lead, skin);
     }
 
     /** Which features it names. */
@@ -157,6 +145,27 @@ public record Wish(
 
     /** Tabs by their number, or by the spacing between them. */
     public record TabWish(Integer count, String spacing, String width, String height) {}
+
+    /**
+     * @param kind ramp, helix, zigzag or plunge
+     * @param angle of the way down, degrees
+     * @param radius of a helix
+     */
+    public record EntryWish(String kind, String angle, String radius) {}
+
+    /**
+     * @param cuts how many along the walls
+     * @param width that each of them takes
+     * @param at levels or depth
+     * @param floor that is left for a last level
+     */
+    public record FinishWish(Integer cuts, String width, String at, String floor) {}
+
+    /**
+     * @param radius of the arcs to a wall and away from it
+     * @param over how far the tool goes on beyond where it came to the wall
+     */
+    public record LeadWish(String radius, String over) {}
 
     /** Layers of the two curves of a slope. */
     public record Pair(String rim, String tip) {}
@@ -262,14 +271,12 @@ public record Wish(
                     steps(),
                     number(allowance, "allowance").orElse(0.0),
                     Optional.ofNullable(tabs).map(this::tabs),
-                    climb());
+                    climb(),
+                    finish(),
+                    Optional.ofNullable(skin).map(text -> positive(text, "skin")));
         }
 
         private Clear clear() {
-            String how = or(manner, PARALLEL);
-            if (!how.equals(PARALLEL) && !how.equals(ZIGZAG)) {
-                throw wrong("manner \"%s\"; known are parallel, zigzag.", manner);
-            }
             if (kind.equals("rest") && restOf == null) {
                 throw wrong("it has to say of which operation the rest is.");
             }
@@ -279,16 +286,96 @@ public record Wish(
                     number(stepOver, "step-over"),
                     number(allowance, "allowance").orElse(0.0),
                     Optional.ofNullable(islands).map(Place::on),
-                    how.equals(ZIGZAG) ? Optional.of(angle()) : Optional.empty(),
+                    new Manner(manner(), angle()),
                     Optional.ofNullable(restOf),
-                    climb());
+                    climb(),
+                    kind.equals("rest") ? none(finish()) : finish());
         }
 
-        private ContourWay.Side side(String word) {
-            return Arrays.stream(ContourWay.Side.values())
-                    .filter(s -> s.name().toLowerCase(Locale.ROOT).equals(word))
-                    .findFirst()
-                    .orElseThrow(() -> wrong("side \"%s\"; known are outside, inside, on.", word));
+        private Manner.Kind manner() {
+            return word(Manner.Kind.values(), Manner.Kind::word, manner, "manner")
+                    .orElse(Manner.Kind.PARALLEL);
+        }
+
+        private Finish none(Finish finish) {
+            if (finish.cuts() > 0) {
+                throw wrong("what is left of a pocket has no walls of its own to finish.");
+            }
+            return finish;
+        }
+
+        private <W> Optional<W> word(
+                W[] known, Function<W, String> word, String text, String what) {
+            if (text == null || text.isBlank()) {
+                return Optional.empty();
+            }
+            return Optional.of(
+                    Arrays.stream(known)
+                            .filter(k -> word.apply(k).equals(text))
+                            .findFirst()
+                            .orElseThrow(
+                                    () ->
+                                            wrong(
+                                                    "%s \"%s\"; known are %s.",
+                                                    what,
+                                                    text,
+                                                    Arrays.stream(known)
+                                                            .map(word)
+                                                            .collect(Collectors.joining(", ")))));
+        }
+
+        private Finish finish() {
+            if (finish == null || finish.cuts() == null || finish.cuts() == 0) {
+                return Finish.NONE;
+            }
+            if (finish.cuts() < 0 || finish.cuts() > MOST_CUTS) {
+                throw wrong("%d finishing cuts; there are 0 to %d.", finish.cuts(), MOST_CUTS);
+            }
+            String at = or(finish.at(), "levels");
+            if (!at.equals("levels") && !at.equals("depth")) {
+                throw wrong("finishing cuts at \"%s\"; known are levels, depth.", at);
+            }
+            return new Finish(
+                    finish.cuts(),
+                    positive(finish.width(), "width of the finishing cuts"),
+                    at.equals("depth"),
+                    lead == null || lead.radius() == null
+                            ? Optional.empty()
+                            : Optional.of(positive(lead.radius(), "radius of the lead")),
+                    lead == null ? 0 : atLeast0(lead.over(), "way beyond the lead"));
+        }
+
+        private double atLeast0(String text, String what) {
+            double value = number(text, what).orElse(0.0);
+            if (!(value >= 0)) {
+                throw wrong("a %s of %s mm; it must be at least 0.", what, text);
+            }
+            return value;
+        }
+
+        private Entry entry() {
+            if (entry == null) {
+                return Entry.USUAL;
+            }
+            Optional<Double> steep = number(entry.angle(), "angle of the way down");
+            if (steep.filter(a -> !(a > 0 && a <= 90)).isPresent()) {
+                throw wrong("a way down at %s°; it lies above 0 and up to 90.", entry.angle());
+            }
+            return new Entry(
+                    word(Entry.Kind.values(), Entry.Kind::word, entry.kind(), "entry"),
+                    steep,
+                    entry.radius() == null
+                            ? Optional.empty()
+                            : Optional.of(positive(entry.radius(), "radius of the helix")));
+        }
+
+        private ContourWay.Side side(String text) {
+            return word(
+                            ContourWay.Side.values(),
+                            s -> s.name().toLowerCase(Locale.ROOT),
+                            text,
+                            "side")
+                    .orElse(null);
         }
 
         private ContourWay.Tabs tabs(TabWish wished) {
@@ -346,7 +433,9 @@ public record Wish(
         }
 
         private Steps steps() {
-            return new Steps(number(stepDown, "step down"), 0);
+            double left =
+                    finish == null ? 0 : atLeast0(finish.floor(), "finishing cut of the floor");
+            return new Steps(number(stepDown, "step down"), left, entry());
         }
 
         private double angle() {

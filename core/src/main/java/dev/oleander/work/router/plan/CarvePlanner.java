@@ -17,6 +17,7 @@ import dev.oleander.work.router.plan.RouterStop.Figures;
 import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Levels;
 import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Descent;
 import dev.oleander.work.router.way.HeightLine;
 import dev.oleander.work.router.way.Leg.Pace;
 import dev.oleander.work.router.way.PocketWay;
@@ -134,9 +135,9 @@ final class CarvePlanner {
         left.clear();
         left.addAll(reach.rest());
         double over = task.steps().apply(tool).over();
-        double ramp = Math.toRadians(tool.edges().rampAngle());
         PocketWay pocket =
-                new PocketWay(reach, 0, over * tool.diameter(), !tool.edges().left(), ramp);
+                new PocketWay(
+                        reach, 0, over * tool.diameter(), !tool.edges().left(), Descent.of(tool));
         List<Double> levels =
                 Levels.equal(
                         carve.floor().orElseThrow(),

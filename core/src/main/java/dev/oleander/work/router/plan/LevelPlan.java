@@ -71,6 +71,11 @@ final class LevelPlan {
             throw new CannotException(
                     "A step down of %s mm: it must be above 0.", Numbers.plain(wished, 3));
         }
+        if (steps.floor() >= to - from) {
+            throw new CannotException(
+                    "%s mm left for a cut along the floor; it is %s mm deep.",
+                    Numbers.plain(steps.floor(), 3), Numbers.plain(to - from, 3));
+        }
         double most = Math.min(wished, tool.passDepth());
         List<Double> levels = new ArrayList<>();
         for (double level : Levels.equal(to - from, most, steps.floor())) {

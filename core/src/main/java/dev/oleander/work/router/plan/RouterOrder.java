@@ -22,6 +22,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.BiPredicate;
+import java.util.stream.IntStream;
 
 /**
  * Puts stops in order: what must come before what, then the fewest changes of tools, then the
@@ -37,14 +39,38 @@ public final class RouterOrder {
     private final List<Set<Integer>> before = new ArrayList<>();
     private final Map<String, Feature> features;
 
+    /**
+     * Stops in their order, with what each must wait for.
+     *
+     * @param order all of them; those that cannot be done are last
+     * @param before by id of a stop that can be done, the ids of those that must come before it
+     */
+    public record Laid(List<RouterStop> order, Map<String, Set<String>> before) {}
+
     private RouterOrder(RouterTask task, List<RouterStop> stops) {
         this.task = task;
         this.stops = stops;
         this.features = task.reading().byId();
+        stops.forEach(s -> before.add(new LinkedHashSet<>()));
+        Map<Integer, List<Integer>> byCopy = new TreeMap<>();
         for (int i = 0; i < stops.size(); i++) {
-            before.add(new LinkedHashSet<>());
-            for (int j = 0; j < stops.size(); j++) {
-                if (i != j && comesBefore(stops.get(j), stops.get(i))) {
+            byCopy.computeIfAbsent(stops.get(i).copy(), c -> new ArrayList<>()).add(i);
+        }
+        byCopy.values().forEach(copy -> waiting(copy, copy, this::comesBefore));
+        // the whole top before anything, what holds parts after everything, on all copies
+        List<Integer> all = IntStream.range(0, stops.size()).boxed().toList();
+        waiting(all.stream().filter(i -> faces(stops.get(i))).toList(), all, (f, s) -> !faces(s));
+        List<Integer> skins = all.stream().filter(i -> stops.get(i).skin()).toList();
+        waiting(all, skins, (f, s) -> !f.skin());
+    }
+
+    private void waiting(
+            List<Integer> first,
+            List<Integer> then,
+            BiPredicate<RouterStop, RouterStop> comesBefore) {
+        for (int i : then) {
+            for (int j : first) {
+                if (i != j && comesBefore.test(stops.get(j), stops.get(i))) {
                     before.get(i).add(j);
                 }
             }
@@ -56,33 +82,35 @@ public final class RouterOrder {
      *
      * @param all of the drawing, or of all copies
      */
-    public static List<RouterStop> of(RouterTask task, List<RouterStop> all) {
-        List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
-        List<RouterStop> ordered = new ArrayList<>(new RouterOrder(task, done).ordered());
-        all.stream().filter(s -> !s.isDone()).forEach(ordered::add);
-        return List.copyOf(ordered);
-    }
-
-    /** The same for one copy after the other. */
-    public static List<RouterStop> copyByCopy(RouterTask task, List<RouterStop> all) {
-        Map<Integer, List<RouterStop>> byCopy = new TreeMap<>();
-        all.forEach(s -> byCopy.computeIfAbsent(s.copy(), c -> new ArrayList<>()).add(s));
-        List<RouterStop> ordered = new ArrayList<>();
-        byCopy.values().forEach(copy -> ordered.addAll(of(task, copy)));
-        return List.copyOf(ordered);
-    }
-
-    /** By id of a stop, the ids of those that must come before it. */
-    public static Map<String, Set<String>> before(RouterTask task, List<RouterStop> all) {
+    public static Laid laid(RouterTask task, List<RouterStop> all) {
         List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
         RouterOrder order = new RouterOrder(task, done);
-        Map<String, Set<String>> before = new HashMap<>();
-        for (int i = 0; i < done.size(); i++) {
-            Set<String> must = new LinkedHashSet<>();
-            order.before.get(i).forEach(j -> must.add(done.get(j).id()));
-            before.put(done.get(i).id(), must);
+        return order.laid(order.ordered(), all);
+    }
+
+    /** The same for one copy after the other; what holds parts is cut after all copies. */
+    public static Laid copyByCopy(RouterTask task, List<RouterStop> all) {
+        List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
+        Map<Integer, List<RouterStop>> byCopy = new TreeMap<>();
+        for (RouterStop stop : done) {
+            int group = stop.skin() ? Integer.MAX_VALUE : stop.copy();
+            byCopy.computeIfAbsent(group, c -> new ArrayList<>()).add(stop);
         }
-        return before;
+        List<RouterStop> ordered = new ArrayList<>();
+        byCopy.values().forEach(c -> ordered.addAll(new RouterOrder(task, c).ordered()));
+        return new RouterOrder(task, done).laid(ordered, all);
+    }
+
+    private Laid laid(List<RouterStop> ordered, List<RouterStop> all) {
+        List<RouterStop> order = new ArrayList<>(ordered);
+        all.stream().filter(s -> !s.isDone()).forEach(order::add);
+        Map<String, Set<String>> must = new HashMap<>();
+        for (int i = 0; i < stops.size(); i++) {
+            Set<String> ids = new LinkedHashSet<>();
+            before.get(i).forEach(j -> ids.add(stops.get(j).id()));
+            must.put(stops.get(i).id(), ids);
+        }
+        return new Laid(List.copyOf(order), must);
     }
 
     /** Changes of the tool in an order, without the first one. */
@@ -102,11 +130,7 @@ public final class RouterOrder {
     // ---- what must come before what
 
     private boolean comesBefore(RouterStop first, RouterStop then) {
-        return faces(first) && !faces(then)
-                || first.copy() == then.copy()
-                        && (isAskedBy(then, first.operation())
-                                || isWider(first, then)
-                                || isWithin(first, then));
+        return isAskedBy(then, first.operation()) || isWider(first, then) || isWithin(first, then);
     }
 
     private Operation operation(RouterStop stop) {

@@ -19,6 +19,7 @@ import dev.oleander.work.router.operation.Operation.Drill;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Follow;
 import dev.oleander.work.router.operation.Operation.Groove;
+import dev.oleander.work.router.operation.Operation.Round;
 import dev.oleander.work.router.plan.RouterStop.Figures;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.ToolWay;
@@ -61,7 +62,7 @@ public final class RouterPlanner {
      * @throws dev.oleander.progress.CancelledException when the progress says so
      */
     public static List<RouterStop> plan(RouterTask task, Progress progress) {
-        return RouterOrder.of(task, stops(task, progress));
+        return RouterOrder.laid(task, stops(task, progress)).order();
     }
 
     /** The same in the order of the operations; what takes a rest comes after all others. */
@@ -139,9 +140,20 @@ public final class RouterPlanner {
         List<RouterStop> stops = new ArrayList<>();
         for (Feature feature : features) {
             progress.at(share + ofEach * stops.size() / features.size(), operation.name());
-            stops.add(onFeature(operation, feature));
+            RouterStop stop = onFeature(operation, feature);
+            stops.add(stop);
+            skin(operation, feature, stop).ifPresent(stops::add);
         }
         return stops;
+    }
+
+    /** What is left under an outline till everything else is cut. */
+    private Optional<RouterStop> skin(Operation operation, Feature feature, RouterStop above) {
+        if (!(above.isDone() && operation.what() instanceof Round round)) {
+            return Optional.empty();
+        }
+        Tool tool = above.tool().orElseThrow();
+        return new ContourPlanner(task, operation, round, tool).skin(feature);
     }
 
     /** All equal holes are one stop. */
@@ -199,6 +211,9 @@ public final class RouterPlanner {
         }
         if (operation.what() instanceof Chamfer) {
             return new ChamferPlanner(task, operation, tool).plan(feature);
+        }
+        if (operation.what() instanceof Round round) {
+            return new ContourPlanner(task, operation, round, tool).plan(feature);
         }
         return new StopPlanner(task, operation, tool, before(operation, feature)).plan(feature);
     }
@@ -298,7 +313,7 @@ public final class RouterPlanner {
         CannotException.throwIf(Suitable.whyNotDeep(tool, from - plan.from()));
         ToolWay way = new ToolWay(task.heights());
         List<Chain> chains = List.of(feature.chain());
-        LineWay.add(way, chains, levels, -plan.from(), tool);
+        LineWay.add(way, chains, levels, -plan.from(), tool, Entries.of(tool, operation));
         return RouterStop.done(
                         operation,
                         feature.id(),

@@ -5,6 +5,7 @@ import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Transform;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.work.router.material.Cutting;
+import dev.oleander.work.router.material.Engaged;
 import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.pocket.Reach;
@@ -28,6 +29,7 @@ import java.util.Optional;
  * @param turns of the work for each copy round the axis, degrees; none: as it lies
  * @param wanted what the drawing asks for
  * @param copy number of the copy it lies on; 0: in the drawing itself
+ * @param skin whether it cuts what was left of an outline till then
  */
 public record RouterStop(
         String id,
@@ -41,10 +43,13 @@ public record RouterStop(
         boolean frees,
         List<Double> turns,
         Wanted wanted,
-        int copy) {
+        int copy,
+        boolean skin) {
 
     /** mm within which depths are one. */
     private static final double SAME = 1e-6;
+
+    private static final String SKIN = " skin";
 
     /**
      * One that can be done.
@@ -71,7 +76,8 @@ public record RouterStop(
                 false,
                 List.of(),
                 Wanted.NOTHING,
-                0);
+                0,
+                false);
     }
 
     /**
@@ -97,7 +103,8 @@ public record RouterStop(
                 false,
                 List.of(),
                 Wanted.NOTHING,
-                0);
+                0,
+                false);
     }
 
     /**
@@ -118,7 +125,8 @@ public record RouterStop(
                 false,
                 List.of(),
                 Wanted.NOTHING,
-                0);
+                0,
+                false);
     }
 
     /**
@@ -148,7 +156,8 @@ public record RouterStop(
                 false,
                 List.of(),
                 Wanted.of(regions, first.wanted.depth()),
-                0);
+                0,
+                false);
     }
 
     private static String id(Operation operation, String part) {
@@ -175,11 +184,36 @@ public record RouterStop(
         return with(Optional.of(sentence), frees, turns, wanted);
     }
 
+    /** The same that cuts what was left of an outline till then. */
+    RouterStop asSkin() {
+        return new RouterStop(
+                id + SKIN, operation, features, tool, levels, legs, figures, refusal, frees, turns,
+                wanted, copy, true);
+    }
+
+    /** The same on another way. */
+    RouterStop going(ToolWay way) {
+        return new RouterStop(
+                id,
+                operation,
+                features,
+                tool,
+                levels,
+                way.legs(),
+                figures,
+                refusal,
+                frees,
+                turns,
+                wanted,
+                copy,
+                skin);
+    }
+
     private RouterStop with(
             Optional<String> why, boolean freeing, List<Double> turned, Wanted asked) {
         return new RouterStop(
                 id, operation, features, tool, levels, legs, figures, why, freeing, turned, asked,
-                copy);
+                copy, skin);
     }
 
     /** This stop of the drawing, carried to where a copy lies. */
@@ -197,7 +231,8 @@ public record RouterStop(
                 frees,
                 turns,
                 wanted.transformed(to),
-                placement.copy());
+                placement.copy(),
+                skin);
     }
 
     public RouterStop {
@@ -266,6 +301,12 @@ public record RouterStop(
         return new Cutting(id, tool.orElseThrow().form(), legs);
     }
 
+    /** How much its tool is in the work along its last level, which is like the others. */
+    public Engaged engaged() {
+        double z = -levels.get(levels.size() - 1);
+        return Engaged.of(legs, tool.orElseThrow().diameter() / 2, z);
+    }
+
     /** Number of the level that a leg leads to, from 1. */
     public int levelOf(Leg leg) {
         int level = 1;
@@ -277,7 +318,11 @@ public record RouterStop(
 
     /** mm that the tool cuts, with all turns of the work. */
     public double cutLength() {
-        double once = legs.stream().filter(Leg::cuts).mapToDouble(Leg::length).sum();
+        double once =
+                legs.stream()
+                        .filter(leg -> leg.cuts() && leg.pace() != Leg.Pace.LINK)
+                        .mapToDouble(Leg::length)
+                        .sum();
         return Math.max(1, turns.size()) * once;
     }
 

@@ -144,7 +144,7 @@ public final class ProgramCheck {
         }
         Leg leg = Swept.leg((Item.AtFeed) item);
         spindle(item, leg);
-        down(item, leg);
+        down(item, leg, depths, before);
         deep(item, leg);
     }
 
@@ -175,14 +175,15 @@ public final class ProgramCheck {
         }
     }
 
-    private void down(Item item, Leg leg) {
+    private void down(Item item, Leg leg, Depths depths, int before) {
         double fall = leg.fromZ() - leg.toZ();
         // above the stock nothing is in the way
         if (fall <= SAME || leg.toZ() >= 0 || tool.kind() == ToolKind.SAW || isBeside(leg)) {
             return;
         }
         if (leg.segment().isEmpty()) {
-            if (!tool.edges().cutsCentre()) {
+            boolean free = depths.at(leg.to(), before).depth() >= -leg.toZ() - ROUNDING;
+            if (!tool.edges().cutsCentre() && !free) {
                 fault(
                         "entry",
                         item,

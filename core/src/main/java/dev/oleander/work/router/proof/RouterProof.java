@@ -1,8 +1,10 @@
 package dev.oleander.work.router.proof;
 
 import dev.oleander.work.router.material.Difference;
+import dev.oleander.work.router.material.Engaged;
 import dev.oleander.work.router.run.RouterPlan;
 import java.util.List;
+import java.util.Map;
 
 /** What the rules about a router look at. */
 public interface RouterProof {
@@ -11,6 +13,9 @@ public interface RouterProof {
 
     /** What the program does that it must not. */
     List<Fault> faults();
+
+    /** How much the tools of pockets are in the work, by id. */
+    Map<String, Engaged> engaged();
 
     /** What is left of what is asked for, and what is gone beyond it, of flat stock. */
     Difference.Found difference();

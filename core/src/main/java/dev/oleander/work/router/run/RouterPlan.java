@@ -12,6 +12,9 @@ import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.deed.Deed;
 import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Difference.Asked;
+import dev.oleander.work.router.material.Engaged;
+import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.plan.RouterTask;
 import dev.oleander.work.router.tool.Feeds;
@@ -20,6 +23,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * All that is planned for a router.
@@ -106,5 +110,22 @@ public record RouterPlan(
     /** mm by which heights in the program lie above those that are planned. */
     public double zeroBelow() {
         return choices.zero().isOnTable() ? task.thickness() : 0;
+    }
+
+    /** How much the tools of pockets are in the work, by id. */
+    public Map<String, Engaged> engaged() {
+        Map<String, Engaged> all = new ConcurrentHashMap<>();
+        done().parallelStream()
+                .filter(stop -> clearing(stop).isPresent())
+                .forEach(stop -> all.put(stop.id(), stop.engaged()));
+        return all;
+    }
+
+    /** What a stop does, where it clears a pocket. */
+    public Optional<Clear> clearing(RouterStop stop) {
+        return task.operation(stop.operation())
+                .map(Operation::what)
+                .filter(Clear.class::isInstance)
+                .map(Clear.class::cast);
     }
 }

@@ -48,6 +48,9 @@ import java.util.stream.Collectors;
 /** Plans a whole job: what is done to one copy, then that on all copies, in order. */
 public final class RunPlanner {
 
+    /** In ids: what was left of an outline till everything else was cut. */
+    private static final String SKIN = "skin";
+
     private final Task<RouterChoices> task;
     private final RouterChoices choices;
     private final RouterUnit unit;
@@ -58,6 +61,10 @@ public final class RunPlanner {
     private final Map<String, Deed> deeds = new LinkedHashMap<>();
 
     private final Map<String, Feeds> feeds = new HashMap<>();
+
+    /** Ids of what was told with a part and belongs to none. */
+    private final Set<String> told = new HashSet<>();
+
     private final List<Stop> entries = new ArrayList<>();
 
     private RunPlanner(Task<RouterChoices> task) {
@@ -104,9 +111,9 @@ public final class RunPlanner {
             }
         }
         List<RouterStop> laid = laid(one, drawn, layout);
-        List<RouterStop> ordered = ordered(one, laid);
-        RunRules rules = rules(one, laid);
-        List<Stop> run = arranged(rules, ordered);
+        RouterOrder.Laid ordered = ordered(one, laid);
+        RunRules rules = new RunRules(ordered.before(), RunPlanner::why, stop -> "cut");
+        List<Stop> run = arranged(rules, ordered.order());
         return planned(one, layout, rules, run, laid);
     }
 
@@ -197,15 +204,18 @@ public final class RunPlanner {
                 drawn.add(withData(one, stop));
             }
         }
-        for (Deed deed : deeds.values()) {
-            deed.refusal()
-                    .ifPresent(
-                            why ->
-                                    drawn.add(
-                                            RouterStop.unreadable(
-                                                    deed.id(), deed.features(), why)));
-        }
+        deeds.values().stream()
+                .filter(deed -> deed.refusal().isPresent() && isHere(of, deed))
+                .map(d -> RouterStop.unreadable(d.id(), d.features(), d.refusal().get()))
+                .forEach(drawn::add);
         return drawn;
+    }
+
+    /** What names no feature is told with the first part. */
+    private boolean isHere(PartRef of, Deed deed) {
+        return of.isWhole()
+                || deed.features().stream().map(task.reading().byId()::get).anyMatch(of::holds)
+                || deed.features().isEmpty() && told.add(deed.id());
     }
 
     private Reading only(PartRef of) {
@@ -280,24 +290,24 @@ public final class RunPlanner {
     private String free(RouterStop stop, Feature feature, int copy, Set<String> taken) {
         String deed = deeds.get(stop.operation()).deed();
         FeatureKey key = FeatureKey.of(feature.id(), copy);
-        String id = key.visit(deed).text();
+        String visit = stop.skin() ? visit(deed, SKIN) : deed;
+        String id = key.visit(visit).text();
         for (int i = 2; !taken.add(id); i++) {
-            id = key.visit(deed.isEmpty() ? String.valueOf(i) : deed + "-" + i).text();
+            id = key.visit(visit(visit, String.valueOf(i))).text();
         }
         return id;
     }
 
-    // ---- order
-
-    private List<RouterStop> ordered(RouterTask one, List<RouterStop> laid) {
-        return choices.rule() == RouterOrders.COPY_BY_COPY
-                ? RouterOrder.copyByCopy(one, laid)
-                : RouterOrder.of(one, laid);
+    private static String visit(String deed, String more) {
+        return deed.isEmpty() ? more : deed + "-" + more;
     }
 
-    private static RunRules rules(RouterTask one, List<RouterStop> laid) {
-        Map<String, Set<String>> before = RouterOrder.before(one, laid);
-        return new RunRules(before, RunPlanner::why, stop -> "cut");
+    // ---- order
+
+    private RouterOrder.Laid ordered(RouterTask one, List<RouterStop> laid) {
+        return choices.rule() == RouterOrders.COPY_BY_COPY
+                ? RouterOrder.copyByCopy(one, laid)
+                : RouterOrder.laid(one, laid);
     }
 
     private static String why(Stop stop, Stop must) {

@@ -28,7 +28,7 @@ final class StopNames {
      * @param feature what it is done to, or the first of those
      */
     static String of(RouterStop stop, Deed deed, Feature feature) {
-        String what = what(stop, deed.kind(), feature);
+        String what = what(stop, deed.kind(), feature) + (stop.skin() ? ", skin" : "");
         return deed.deed().isEmpty() ? what : "%s: %s".formatted(deed.deed(), what);
     }
 

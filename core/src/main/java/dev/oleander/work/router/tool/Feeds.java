@@ -11,6 +11,8 @@ import java.util.Optional;
  * @param clipped whether spindle or tool allow less, or more, than the data ask for
  * @param chip mm a tooth, thicker where the cut is narrow
  * @param feed mm/min along a straight way
+ * @param full mm/min where the tool is in the work as wide as it is: so much less that the force
+ *     stays what it is, but no thinner than the least chip
  * @param plunge straight down, mm/min
  * @param ramp mm/min down a ramp at the tool's angle
  * @param force along the cut, N, on average over a turn
@@ -22,6 +24,7 @@ public record Feeds(
         boolean clipped,
         double chip,
         double feed,
+        double full,
         double plunge,
         double ramp,
         double force,
@@ -38,12 +41,18 @@ public record Feeds(
      *
      * @param cuttingSpeed m/min
      * @param chip mm a tooth
+     * @param chipLeast mm a tooth; less rubs
      * @param chipMost mm a tooth at most, where the cut is narrow
      * @param plungeChip mm a tooth straight down
      * @param kc force for each mm2 of chip, N/mm2
      */
     public record Data(
-            double cuttingSpeed, double chip, double chipMost, double plungeChip, double kc) {}
+            double cuttingSpeed,
+            double chip,
+            double chipLeast,
+            double chipMost,
+            double plungeChip,
+            double kc) {}
 
     /**
      * A cut.
@@ -64,6 +73,11 @@ public record Feeds(
         double speed = Math.min(most, Math.max(least, wanted));
         double chip = chip(tool, data, cut);
         double feed = speed * tool.edges().flutes() * chip;
+        double share = Math.min(1, cut.ae / tool.diameter());
+        double full =
+                Math.min(
+                        feed,
+                        Math.max(feed * share, speed * tool.edges().flutes() * data.chipLeast));
         double plunge = speed * tool.edges().flutes() * data.plungeChip;
         double steep = Math.sin(Math.toRadians(tool.edges().rampAngle()));
         double ramp = steep > 0 ? Math.min(feed, plunge / steep) : feed;
@@ -75,7 +89,8 @@ public record Feeds(
                         * chip
                         * tool.edges().flutes()
                         / (Math.PI * tool.diameter());
-        return new Feeds(effective, speed, speed != wanted, chip, feed, plunge, ramp, force, power);
+        return new Feeds(
+                effective, speed, speed != wanted, chip, feed, full, plunge, ramp, force, power);
     }
 
     /**

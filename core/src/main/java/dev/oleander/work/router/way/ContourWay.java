@@ -1,12 +1,14 @@
 package dev.oleander.work.router.way;
 
 import dev.oleander.geometry.Arc;
+import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.offset.Offsetter;
+import dev.oleander.work.router.operation.Finish;
 import dev.oleander.work.router.tool.Tool;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -53,6 +55,7 @@ public final class ContourWay {
      * @param levels depths, mm, the shallowest first
      * @param thickness of the stock, mm, from whose underside tabs are measured
      * @param climb whether the kept wall lies on the right of a tool that turns clockwise
+     * @param top depth at which it begins, mm
      */
     public record Cut(
             Contour drawn,
@@ -61,15 +64,25 @@ public final class ContourWay {
             List<Double> levels,
             double thickness,
             Optional<Tabs> tabs,
-            boolean climb) {}
+            boolean climb,
+            Finish finish,
+            double top) {
+
+        /** Tabs that are higher than what is below the deepest level. */
+        private Optional<Tabs> standing() {
+            double under = thickness - levels.get(levels.size() - 1);
+            return tabs.filter(t -> t.height() > under);
+        }
+    }
 
     /**
      * A round that was cut.
      *
      * @param contour of the tool's axis
      * @param line of the tabs that stand on it; empty: none do
+     * @param last whether it goes along the wall, and nothing is left at it
      */
-    public record Done(Contour contour, Optional<TabLine> line) {
+    public record Done(Contour contour, Optional<TabLine> line, boolean last) {
 
         /** How many tabs stand on it. */
         public int tabs() {
@@ -77,27 +90,80 @@ public final class ContourWay {
         }
     }
 
+    /** mm beyond what is left at the wall within which a tab lies beside a round. */
+    private static final double NEAR = 1;
+
     private ContourWay() {}
 
     /**
      * Adds the rounds to a way.
      *
-     * @param ramp steepest way down, radians
+     * @param down how the tool goes down
      * @return every round of the axis; empty when there is no room for the tool, or none to go down
      */
-    public static List<Done> add(ToolWay way, Cut cut, Tool tool, double ramp) {
+    public static List<Done> add(ToolWay way, Cut cut, Tool tool, Descent down) {
+        List<Done> last = marked(cut, tool, down);
         List<Done> done = new ArrayList<>();
-        for (Contour drawn : rounds(cut, tool)) {
-            Contour round = cut.tabs().map(t -> between(t, cut, drawn)).orElse(drawn);
-            Optional<TabLine> tabs = cut.tabs().map(t -> line(t, cut, round, tool, ramp));
-            way.comeTo(round.start(), 0);
-            if (!Rounds.atEachLevel(way, round, cut.levels(), 0, ramp, tabs)) {
+        for (Contour drawn : rounds(cut, tool, cut.finish().cuts())) {
+            Contour round = cut.standing().map(t -> between(t, cut, drawn)).orElse(drawn);
+            Optional<TabLine> tabs = beside(round, last, cut.finish().left() + NEAR);
+            way.comeTo(round.start(), -cut.top());
+            if (!Rounds.atEachLevel(way, round, cut.levels(), -cut.top(), down, tabs)) {
                 return List.of();
             }
             way.leave();
-            done.add(new Done(round, tabs));
+            done.add(new Done(round, tabs, cut.finish().cuts() == 0));
         }
-        return List.copyOf(done);
+        return done.isEmpty() ? done : finished(way, cut, tool, last, done);
+    }
+
+    /**
+     * The rounds along the wall, with the places of tabs: those of all other rounds follow them.
+     */
+    private static List<Done> marked(Cut cut, Tool tool, Descent down) {
+        List<Done> last = new ArrayList<>();
+        for (Contour drawn : rounds(cut, tool, 0)) {
+            Contour round = cut.standing().map(t -> between(t, cut, drawn)).orElse(drawn);
+            last.add(
+                    new Done(
+                            round,
+                            cut.standing().map(t -> line(t, cut, round, tool, down.ramp())),
+                            true));
+        }
+        return last;
+    }
+
+    /** All rounds, with those that finish the wall. */
+    private static List<Done> finished(
+            ToolWay way, Cut cut, Tool tool, List<Done> last, List<Done> rough) {
+        List<Done> all = new ArrayList<>(rough);
+        boolean wallOnRight = cut.climb() != tool.edges().left();
+        FinishWay finish = new FinishWay(way, cut.finish(), wallOnRight, tool.diameter() / 2);
+        for (int left = cut.finish().cuts() - 1; left >= 0; left--) {
+            for (Contour round : rounds(cut, tool, left)) {
+                Optional<TabLine> tabs = beside(round, last, cut.finish().left() + NEAR);
+                finish.add(round, cut.levels(), tabs);
+                all.add(new Done(round, tabs, left == 0));
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    /** Where the tabs of other rounds lie on one beside them. */
+    private static Optional<TabLine> beside(Contour round, List<Done> others, double near) {
+        List<Double> places = new ArrayList<>();
+        Optional<TabLine> like = Optional.empty();
+        for (Done other : others) {
+            for (double place : other.line().map(TabLine::places).orElse(List.of())) {
+                Point at = other.contour().stationAt(place).point();
+                Chain.Station there = round.nearest(at);
+                if (there.point().distance(at) <= near) {
+                    places.add(round.distanceAt(there));
+                    like = other.line();
+                }
+            }
+        }
+        return like.map(t -> t.at(places, round.length()));
     }
 
     /** A circle of as many arcs as it has tabs, so that each lies in the middle of one. */
@@ -127,7 +193,8 @@ public final class ContourWay {
         int count = tabs.number(cut.drawn().length());
         double takes = tabs.width() + tool.diameter();
         double floor = -cut.levels().get(cut.levels().size() - 1);
-        double slope = (-cut.thickness() + tabs.height() - floor) / Math.tan(ramp);
+        // whatever is left for a skin, so that it has its tabs at the same places
+        double slope = tabs.height() / Math.tan(ramp);
         return TabLine.of(
                 TabPlaces.even(round, count, takes, Math.max(tool.diameter(), slope)),
                 length,
@@ -138,9 +205,13 @@ public final class ContourWay {
                 ramp);
     }
 
-    /** Ways of the tool's axis; several where a contour is too narrow in places for the tool. */
-    private static List<Contour> rounds(Cut cut, Tool tool) {
-        double off = tool.diameter() / 2 + cut.allowance();
+    /**
+     * Ways of the tool's axis; several where a contour is too narrow in places for the tool.
+     *
+     * @param left finishing cuts that come after it
+     */
+    private static List<Contour> rounds(Cut cut, Tool tool, int left) {
+        double off = tool.diameter() / 2 + cut.allowance() + left * cut.finish().width();
         Contour drawn = cut.drawn().turning(true);
         boolean outside = cut.side() != Side.INSIDE;
         // kept on the right: round an outline clockwise, within an opening anticlockwise

@@ -51,8 +51,7 @@ public final class HoleWay {
      * @param tool radius, mm, less than that of the hole
      * @param levels depths, mm, the shallowest first
      * @param top height of what is there, mm
-     * @param ramp steepest way down, radians
-     * @param dead diameter of the tool's middle that does not cut, mm: no post may stay under it
+     * @param down how the tool goes down
      * @return whether it can: with a tool that does not cut in its middle there may be no helix
      */
     public static boolean bore(
@@ -62,18 +61,17 @@ public final class HoleWay {
             double tool,
             List<Double> levels,
             double top,
-            double ramp,
-            double dead) {
+            Descent down) {
         double wall = hole - tool;
         // a wider helix than the tool's radius would leave a core
         int rounds = (int) Math.max(1, Math.ceil(wall / tool - 1e-9));
         double first = wall / rounds;
-        if (first < dead / 2) {
+        if (first < down.dead() / 2) {
             return false;
         }
         Contour inner = Contour.circle(centre, first);
         way.comeTo(inner.start(), top);
-        if (!Rounds.spiral(way, inner, levels, top, ramp)) {
+        if (!Rounds.spiral(way, inner, levels, top, down.ramp())) {
             return false;
         }
         for (int i = 2; i <= rounds; i++) {

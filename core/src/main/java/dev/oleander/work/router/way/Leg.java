@@ -28,7 +28,11 @@ public record Leg(
         PLUNGE,
         /** down along a way */
         RAMP,
-        CUT
+        CUT,
+        /** as wide as the tool is, where it is planned for less */
+        FULL,
+        /** at depth through what is gone */
+        LINK
     }
 
     /** Along a segment. */

@@ -2,13 +2,16 @@ package dev.oleander.work.router.way;
 
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Intersections;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.enclose.LargestCircle;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.geometry.overlay.Overlay;
+import dev.oleander.work.router.operation.Entry;
 import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.pocket.Rings;
 import java.util.ArrayList;
@@ -30,8 +33,12 @@ public final class PocketWay implements Clearing {
     /** mm2 that a piece may have after it was gone through: rounding along its border. */
     private static final double NOTHING = 1e-3;
 
+    private static final double NEAR = 1e-4;
+
     private final double radius;
-    private final double ramp;
+    private final Descent down;
+    private final boolean anticlockwise;
+    private final List<Region> centres;
     private final List<RingTree.Round> walls;
     private final Map<RingTree.Round, List<Aside>> asides = new HashMap<>();
     private final List<Region> left;
@@ -48,12 +55,14 @@ public final class PocketWay implements Clearing {
      * @param allowance mm that is left at the walls
      * @param step from one round to the next, mm, above 0 and at most the diameter
      * @param climb whether the walls lie on the right of the travel
-     * @param ramp steepest way down, radians
+     * @param down how it goes down
      */
-    public PocketWay(Reach reach, double allowance, double step, boolean climb, double ramp) {
+    public PocketWay(Reach reach, double allowance, double step, boolean climb, Descent down) {
         this.radius = reach.radius();
-        this.ramp = ramp;
+        this.down = down;
+        this.anticlockwise = climb;
         Rings rings = Rings.of(reach, allowance, step);
+        this.centres = rings.rings().isEmpty() ? List.of() : rings.rings().get(0);
         this.walls = RingTree.of(rings.rings(), climb);
         this.left = throughAll(rings.between());
     }
@@ -152,18 +161,58 @@ public final class PocketWay implements Clearing {
         }
         Contour contour = round.contour;
         if (round.before.isEmpty()) {
-            way.comeTo(contour.start(), from);
-            // the rounds down end with a level one, but asides are gone from one of its own
-            boolean down = Rounds.spiral(way, contour, List.of(-to), from, ramp);
-            if (down && asides.containsKey(round)) {
-                along(way, round, contour);
-            }
-            return down;
+            return begin(way, round, from, to);
         }
         Chain.Station nearest = contour.nearest(way.at());
-        way.straightTo(nearest.point());
+        way.straightTo(nearest.point(), Leg.Pace.FULL);
         along(way, round, contour.startedAt(nearest));
         return true;
+    }
+
+    /** Down onto a round that nothing leads to, and round it. */
+    private boolean begin(ToolWay way, RingTree.Round round, double from, double to) {
+        Contour contour = round.contour;
+        if (down.is(Entry.Kind.HELIX)) {
+            if (!helix(way, round, from, to)) {
+                return false;
+            }
+            contour = contour.startedAt(contour.nearest(way.at()));
+            way.straightTo(contour.start(), Leg.Pace.FULL);
+            along(way, round, contour);
+            return true;
+        }
+        way.comeTo(contour.start(), from);
+        // the rounds down end with a level one, but asides are gone from one of its own
+        boolean isDown = down.onto(way, contour, from, to);
+        if (isDown && asides.containsKey(round)) {
+            along(way, round, contour);
+        }
+        return isDown;
+    }
+
+    /** Where there is most room beside an innermost round, or on it. */
+    private boolean helix(ToolWay way, RingTree.Round round, double from, double to) {
+        Point widest = LargestCircle.within(round.ring).centre();
+        Point on = round.contour.nearest(widest).point();
+        Point middle = isFree(round.ring, widest, on) ? widest : round.contour.start();
+        double room = Double.POSITIVE_INFINITY;
+        for (Region region : centres) {
+            for (Contour wall : region.contours()) {
+                room = Math.min(room, wall.nearest(middle).point().distance(middle));
+            }
+        }
+        return down.helix(way, middle, room, anticlockwise, from, to).isPresent();
+    }
+
+    /** Whether a straight way to a place of the border stays within. */
+    private static boolean isFree(Region ring, Point from, Point to) {
+        if (from.distance(to) < NEAR) {
+            return true;
+        }
+        Line way = new Line(from, to.plus(from.minus(to).unit().times(NEAR)));
+        return ring.contours().stream()
+                .flatMap(c -> c.segments().stream())
+                .allMatch(s -> Intersections.of(way, s, NEAR / 2).isEmpty());
     }
 
     private void along(ToolWay way, RingTree.Round round, Contour contour) {

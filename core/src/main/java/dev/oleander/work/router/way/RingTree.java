@@ -18,10 +18,15 @@ final class RingTree {
     static final class Round {
 
         final Contour contour;
+
+        /** Of the ring that it borders. */
+        final Region ring;
+
         final List<Round> before = new ArrayList<>();
 
-        private Round(Contour contour) {
+        private Round(Contour contour, Region ring) {
             this.contour = contour;
+            this.ring = ring;
         }
     }
 
@@ -43,7 +48,7 @@ final class RingTree {
         for (List<Region> ring : rings) {
             List<Round> own = new ArrayList<>();
             for (Region region : ring) {
-                region.contours().forEach(c -> own.add(tree.round(c, c == region.outer())));
+                region.contours().forEach(c -> own.add(tree.round(c, region)));
             }
             if (outer.isEmpty()) {
                 walls = own;
@@ -58,8 +63,9 @@ final class RingTree {
     }
 
     /** The wall of an outer round lies outside it, that of an island inside. */
-    private Round round(Contour contour, boolean outer) {
-        return new Round(ContourWay.startedOnLine(contour.turning(outer == climb)));
+    private Round round(Contour contour, Region ring) {
+        boolean outer = contour == ring.outer();
+        return new Round(ContourWay.startedOnLine(contour.turning(outer == climb)), ring);
     }
 
     private static Round nearest(List<Round> rounds, Point p) {

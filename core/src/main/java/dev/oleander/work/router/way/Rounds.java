@@ -2,6 +2,7 @@ package dev.oleander.work.router.way;
 
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Segment;
+import dev.oleander.work.router.operation.Entry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -37,7 +38,7 @@ public final class Rounds {
      * @param contour of the tool's axis; the way is at its start
      * @param levels depths below the top of the stock, mm, the shallowest first
      * @param top height from which the first goes down, mm
-     * @param ramp steepest angle, radians
+     * @param down how it goes down: to and fro or straight before the round, or along it
      * @param tabs heights that are not gone below, along one round; empty: none
      * @return whether the way is long enough to go down along it; nothing is added otherwise
      */
@@ -46,8 +47,12 @@ public final class Rounds {
             Contour contour,
             List<Double> levels,
             double top,
-            double ramp,
+            Descent down,
             Optional<TabLine> tabs) {
+        if (down.is(Entry.Kind.PLUNGE) || down.is(Entry.Kind.ZIGZAG)) {
+            return beforeEachLevel(way, contour, levels, top, down, tabs);
+        }
+        double ramp = down.ramp();
         double length = contour.length();
         List<double[]> knots = new ArrayList<>();
         knots.add(new double[] {0, top});
@@ -68,7 +73,30 @@ public final class Rounds {
         int whole = (int) (end / length);
         List<Segment> segments = repeated(contour, whole);
         segments.addAll(contour.beginning(end - whole * length));
-        along(way, segments, HeightLine.of(knots), whole + 1, tabs);
+        along(way, segments, HeightLine.of(knots), whole + 1, tabs, Leg.Pace.CUT);
+        return true;
+    }
+
+    /** Down before each round, which then is level. */
+    private static boolean beforeEachLevel(
+            ToolWay way,
+            Contour contour,
+            List<Double> levels,
+            double top,
+            Descent down,
+            Optional<TabLine> tabs) {
+        double length = contour.length();
+        double room = tabs.map(TabLine::clear).orElse(length);
+        double from = top;
+        for (double depth : levels) {
+            if (down.is(Entry.Kind.ZIGZAG)
+                    && !(room > 0 && down.toAndFro(way, contour, room, from, -depth))) {
+                return false;
+            }
+            HeightLine level = HeightLine.level(-depth, length);
+            along(way, contour.segments(), level, 1, tabs, Leg.Pace.CUT);
+            from = -depth;
+        }
         return true;
     }
 
@@ -77,15 +105,16 @@ public final class Rounds {
             List<Segment> segments,
             HeightLine line,
             int rounds,
-            Optional<TabLine> tabs) {
+            Optional<TabLine> tabs,
+            Leg.Pace level) {
         HeightLine kept = tabs.map(t -> line.higherOf(t.over(rounds))).orElse(line);
         way.upright(kept.at(0), Leg.Pace.PLUNGE);
-        way.along(segments, kept);
+        way.along(segments, kept, level);
     }
 
     /**
      * Adds rounds that go down to a way, as many to each level as the ramp asks for, and a level
-     * one at the end; it ends where it begins.
+     * one at the end, as wide as the tool; it ends where it begins.
      *
      * @param contour of the tool's axis; the way is at its start
      * @param levels depths below the top of the stock, mm, the shallowest first
@@ -112,7 +141,8 @@ public final class Rounds {
         s += length;
         knots.add(new double[] {s, z});
         int count = (int) Math.round(s / length);
-        along(way, repeated(contour, count), HeightLine.of(knots), count, Optional.empty());
+        List<Segment> all = repeated(contour, count);
+        along(way, all, HeightLine.of(knots), count, Optional.empty(), Leg.Pace.FULL);
         return true;
     }
 

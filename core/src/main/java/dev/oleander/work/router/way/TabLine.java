@@ -102,6 +102,39 @@ public record TabLine(
         return distance;
     }
 
+    /** mm from the start of the way to the first tab; 0 when one lies there. */
+    double clear() {
+        double half = flat / 2 + slope;
+        double last = places.isEmpty() ? 0 : places.get(places.size() - 1) + half - length;
+        double first = places.isEmpty() ? length : places.get(0) - half;
+        return last > 0 ? 0 : Math.max(0, first);
+    }
+
+    /** A place in the widest gap between tabs, at a share of it; mm from the start of the way. */
+    double gap(double share) {
+        double widest = 0;
+        double at = 0;
+        for (int i = 0; i < places.size(); i++) {
+            double next = i + 1 < places.size() ? places.get(i + 1) : places.get(0) + length;
+            double wide = next - places.get(i);
+            if (wide > widest) {
+                widest = wide;
+                at = within(places.get(i) + share * wide);
+            }
+        }
+        return at;
+    }
+
+    /** The same of a way that begins elsewhere, mm from the start. */
+    TabLine from(double begin) {
+        return at(places.stream().map(place -> within(place - begin)).toList(), length);
+    }
+
+    /** Tabs of the same form on another way. */
+    TabLine at(List<Double> others, double ofWay) {
+        return new TabLine(others, ofWay, top, floor, flat, slope);
+    }
+
     /** Heights over some rounds one after the other. */
     HeightLine over(int rounds) {
         List<double[]> knots = new ArrayList<>();

@@ -89,16 +89,26 @@ public final class ToolWay {
 
     /** Straight to a place at the height where it is. */
     public void straightTo(Point place) {
+        straightTo(place, Pace.CUT);
+    }
+
+    /** The same, as fast as is said. */
+    public void straightTo(Point place, Pace pace) {
         if (at.distance(place) > NOTHING) {
-            legs.add(Leg.along(new Line(at, place), z, z, Pace.CUT));
+            legs.add(Leg.along(new Line(at, place), z, z, pace));
             at = place;
         }
     }
 
     /** Along segments at the height where it is; they begin where it is. */
     public void along(List<Segment> segments) {
+        along(segments, Pace.CUT);
+    }
+
+    /** The same, as fast as is said. */
+    public void along(List<Segment> segments, Pace pace) {
         double length = segments.stream().mapToDouble(Segment::length).sum();
-        along(segments, HeightLine.level(z, length));
+        along(segments, HeightLine.level(z, length), pace);
     }
 
     /**
@@ -107,6 +117,15 @@ public final class ToolWay {
      * @param segments joined end to start; they begin where the tool is
      */
     public void along(List<Segment> segments, HeightLine line) {
+        along(segments, line, Pace.CUT);
+    }
+
+    /**
+     * The same.
+     *
+     * @param pace where it does not go down
+     */
+    public void along(List<Segment> segments, HeightLine line, Pace pace) {
         double before = 0;
         for (Segment segment : segments) {
             double length = segment.length();
@@ -116,7 +135,7 @@ public final class ToolWay {
                 double to = Math.min(1, (knots.get(i) - before) / length);
                 if (knots.get(i) - knots.get(i - 1) > NOTHING) {
                     Segment part = from == 0 && to == 1 ? segment : segment.between(from, to);
-                    piece(joined(part), line.at(knots.get(i - 1)), line.at(knots.get(i)));
+                    piece(joined(part), line.at(knots.get(i - 1)), line.at(knots.get(i)), pace);
                 }
             }
             before += length;
@@ -128,9 +147,9 @@ public final class ToolWay {
         return part.start().equals(at) ? part : part.withEnds(at, part.end());
     }
 
-    private void piece(Segment part, double from, double to) {
+    private void piece(Segment part, double from, double to, Pace level) {
         upright(from, Pace.PLUNGE);
-        legs.add(Leg.along(part, from, to, to < from - NOTHING ? Pace.RAMP : Pace.CUT));
+        legs.add(Leg.along(part, from, to, to < from - NOTHING ? Pace.RAMP : level));
         at = part.end();
         z = to;
     }

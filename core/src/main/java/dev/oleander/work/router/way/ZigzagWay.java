@@ -11,6 +11,7 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.geometry.overlay.Overlay;
+import dev.oleander.work.router.operation.Entry;
 import dev.oleander.work.router.pocket.Reach;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -34,11 +35,8 @@ public final class ZigzagWay implements Clearing {
 
     private static final double TOLERANCE = 1e-9;
 
-    /** Lines to and fro on which a tool may go down; more mean that they are far too short. */
-    private static final int MOST = 400;
-
     private final double radius;
-    private final double ramp;
+    private final Descent down;
     private final List<Region> centres;
     private final List<List<Line>> chains = new ArrayList<>();
     private final List<Contour> walls = new ArrayList<>();
@@ -48,7 +46,7 @@ public final class ZigzagWay implements Clearing {
      * @param step from one line to the next, mm, above 0 and at most the diameter
      * @param angle of the lines, degrees
      * @param wallOnRight whether the walls lie on the right of the travel
-     * @param ramp steepest way down, radians
+     * @param down how it goes down
      */
     public ZigzagWay(
             Reach reach,
@@ -56,9 +54,9 @@ public final class ZigzagWay implements Clearing {
             double step,
             double angle,
             boolean wallOnRight,
-            double ramp) {
+            Descent down) {
         this.radius = reach.radius();
-        this.ramp = ramp;
+        this.down = down;
         this.centres =
                 allowance > 0
                         ? Offsetter.round().offset(reach.centres(), -allowance)
@@ -197,15 +195,16 @@ public final class ZigzagWay implements Clearing {
         for (double depth : levels) {
             for (List<Line> chain : chains) {
                 way.comeTo(chain.get(0).start(), from);
-                if (!down(way, chain.get(0), from, -depth)) {
+                if (!begin(way, chain.get(0), from, -depth)) {
                     return false;
                 }
-                chain.forEach(line -> way.along(List.of(line)));
+                way.along(List.of(chain.get(0)), Leg.Pace.FULL);
+                chain.stream().skip(1).forEach(line -> way.along(List.of(line)));
                 way.leave();
             }
             for (Contour wall : walls) {
                 way.comeTo(wall.start(), from);
-                if (!Rounds.spiral(way, wall, List.of(depth), from, ramp)) {
+                if (!down.onto(way, wall, from, -depth)) {
                     return false;
                 }
                 way.leave();
@@ -215,25 +214,12 @@ public final class ZigzagWay implements Clearing {
         return true;
     }
 
-    /** To and fro along the first line, so often that it ends where it begins. */
-    private boolean down(ToolWay way, Line line, double from, double to) {
-        double each = line.length() * Math.tan(ramp);
-        int pairs = (int) Math.ceil((from - to) / (2 * each) - TOLERANCE);
-        if (pairs > MOST) {
-            return false;
+    private boolean begin(ToolWay way, Line line, double from, double to) {
+        if (down.is(Entry.Kind.PLUNGE)) {
+            way.upright(to, Leg.Pace.PLUNGE);
+            return true;
         }
-        way.upright(from, Leg.Pace.PLUNGE);
-        double z = from;
-        double step = (from - to) / (2 * pairs);
-        for (int i = 0; i < 2 * pairs; i++) {
-            Line there = i % 2 == 0 ? line : new Line(line.end(), line.start());
-            way.along(
-                    List.of(there),
-                    HeightLine.of(
-                            List.of(new double[] {0, z}, new double[] {there.length(), z - step})));
-            z -= step;
-        }
-        return true;
+        return down.toAndFro(way, new Path(List.of(line)), from, to);
     }
 
     // ---- what it leaves

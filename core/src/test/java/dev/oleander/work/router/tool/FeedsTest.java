@@ -42,6 +42,7 @@ class FeedsTest {
                         new Feeds.Data(
                                 given.get("cuttingSpeed").asDouble(),
                                 given.get("chip").asDouble(),
+                                given.path("chipLeast").asDouble(0),
                                 given.get("chipMost").asDouble(),
                                 given.get("plungeChip").asDouble(),
                                 given.get("kc").asDouble()),

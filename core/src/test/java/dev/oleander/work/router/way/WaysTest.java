@@ -15,6 +15,7 @@ import dev.oleander.geometry.overlay.Overlay;
 import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Depths;
 import dev.oleander.work.router.material.Removed;
+import dev.oleander.work.router.operation.Finish;
 import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Levels;
 import dev.oleander.work.router.tool.Tool;
@@ -75,7 +76,7 @@ class WaysTest {
         double volume = 0;
         for (Contour finger : on(BOARDS, "FINGER")) {
             Reach reach = Reach.of(List.of(new Region(finger.turning(true), List.of())), 4);
-            PocketWay pocket = new PocketWay(reach, 0, 0.45 * 8, true, RAMP);
+            PocketWay pocket = new PocketWay(reach, 0, 0.45 * 8, true, Descent.at(RAMP, 4));
             ToolWay way = new ToolWay(Heights.USUAL);
             assertThat(pocket.add(way, Levels.equal(18.3, 6, 0), 0)).isTrue();
             assertThat(pocket.leftArea()).isZero();
@@ -100,7 +101,7 @@ class WaysTest {
         Region recess = new Region(on(PANEL, "RECESS").get(0).turning(true), islands);
         Reach reach = Reach.of(List.of(recess), 6);
         for (double step : new double[] {5.4, 8, 11.4}) {
-            PocketWay pocket = new PocketWay(reach, 0, step, true, RAMP);
+            PocketWay pocket = new PocketWay(reach, 0, step, true, Descent.at(RAMP, 4));
             ToolWay way = new ToolWay(Heights.USUAL);
             assertThat(pocket.add(way, List.of(4.0, 8.0), 0)).isTrue();
             requireJoined(way);
@@ -120,7 +121,8 @@ class WaysTest {
             ToolWay way = new ToolWay(Heights.USUAL);
             Point centre = new Point(100, 80);
             List<Double> levels = Levels.equal(18.3, 6, 0);
-            assertThat(HoleWay.bore(way, centre, 6, tool, levels, 0, RAMP, 0)).isTrue();
+            assertThat(HoleWay.bore(way, centre, 6, tool, levels, 0, Descent.at(RAMP, tool)))
+                    .isTrue();
             requireJoined(way);
             Region stock = new Region(Contour.circle(centre, 40), List.of());
             assertThat(new Removed(List.of(cutting(way, 2 * tool))).volume(stock, 18))
@@ -136,16 +138,29 @@ class WaysTest {
     @Test
     void aToolThatDoesNotCutInItsMiddleNeedsAWideHelix() {
         ToolWay way = new ToolWay(Heights.USUAL);
-        assertThat(HoleWay.bore(way, Point.ORIGIN, 6, 4, List.of(5.0), 0, RAMP, 5)).isFalse();
-        assertThat(HoleWay.bore(way, Point.ORIGIN, 8, 4, List.of(5.0), 0, RAMP, 5)).isTrue();
+        assertThat(HoleWay.bore(way, Point.ORIGIN, 6, 4, List.of(5.0), 0, dead(5))).isFalse();
+        assertThat(HoleWay.bore(way, Point.ORIGIN, 8, 4, List.of(5.0), 0, dead(5))).isTrue();
+    }
+
+    private static Descent dead(double diameter) {
+        return new Descent(Optional.empty(), RAMP, Optional.empty(), diameter, 4);
     }
 
     private static ToolWay outline(Contour drawn, ContourWay.Tabs tabs, List<Double> levels) {
         ToolWay way = new ToolWay(Heights.USUAL);
         ContourWay.Cut cut =
                 new ContourWay.Cut(
-                        drawn, ContourWay.Side.OUTSIDE, 0, levels, 18, Optional.of(tabs), true);
-        List<ContourWay.Done> done = ContourWay.add(way, cut, tool(ToolKind.STRAIGHT, 8), RAMP);
+                        drawn,
+                        ContourWay.Side.OUTSIDE,
+                        0,
+                        levels,
+                        18,
+                        Optional.of(tabs),
+                        true,
+                        Finish.NONE,
+                        0);
+        List<ContourWay.Done> done =
+                ContourWay.add(way, cut, tool(ToolKind.STRAIGHT, 8), Descent.at(RAMP, 4));
         assertThat(done).hasSize(1);
         requireJoined(way);
         return way;

@@ -58,6 +58,12 @@ class RouterFields implements WorkFields {
         }
         over(run, work).ifPresent(over -> fields.put("stepOver", over));
         run.volume(stop.id()).ifPresent(volume -> fields.put("removedVolume", volume));
+        Optional.ofNullable(run.engaged().get(stop.id()))
+                .ifPresent(
+                        engaged -> {
+                            fields.put("fullWidthLength", engaged.full());
+                            fields.put("peakEngagement", engaged.peak());
+                        });
         fields.put("visits", places(figures.visits()));
         fields.put("turns", of.turns());
         work.feeds()

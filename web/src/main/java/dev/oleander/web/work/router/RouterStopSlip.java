@@ -51,6 +51,12 @@ final class RouterStopSlip {
         if (is("contour")) {
             sections.add(new SlipSection("Tabs", tabs()));
         }
+        if (is("contour", "pocket", "rest", "follow", "slot", "bore")) {
+            sections.add(new SlipSection("Into the work", entry()));
+        }
+        if (is("contour", "pocket")) {
+            sections.add(new SlipSection("Finishing", finishing()));
+        }
         sections.add(new SlipSection("Besides", List.of(besides())));
         return sections;
     }
@@ -197,6 +203,34 @@ final class RouterStopSlip {
                 fields.typed(WishValues.TAB_SPACING),
                 fields.typed(WishValues.TAB_WIDTH),
                 fields.typed(WishValues.TAB_HEIGHT));
+    }
+
+    private List<SlipRow> entry() {
+        List<SlipRow> rows = new ArrayList<>();
+        if (!is("bore")) {
+            rows.add(fields.listed(WishValues.ENTRY));
+        }
+        rows.add(fields.typed(WishValues.ENTRY_ANGLE));
+        if (made.stream().anyMatch(m -> m.used(WishValues.ENTRY).equals("helix"))) {
+            rows.add(fields.typed(WishValues.ENTRY_RADIUS));
+        }
+        return rows;
+    }
+
+    private List<SlipRow> finishing() {
+        List<SlipRow> rows = new ArrayList<>();
+        rows.add(fields.typed(WishValues.FINISH_CUTS));
+        if (made.stream().anyMatch(m -> !m.used(WishValues.FINISH_CUTS).equals("0"))) {
+            rows.add(fields.typed(WishValues.FINISH_WIDTH));
+            rows.add(fields.listed(WishValues.FINISH_AT));
+            rows.add(fields.typed(WishValues.LEAD_RADIUS));
+            rows.add(fields.typed(WishValues.LEAD_OVER));
+        }
+        rows.add(fields.typed(WishValues.FINISH_FLOOR));
+        if (is("contour")) {
+            rows.add(fields.typed(WishValues.SKIN));
+        }
+        return rows;
     }
 
     // ---- what else

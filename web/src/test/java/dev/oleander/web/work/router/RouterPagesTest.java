@@ -100,10 +100,10 @@ class RouterPagesTest extends WebTest {
         JobResult after = set(job, holes.id(), "depth", "T/2");
         assertThat(after.run().stops()).hasSameSizeAs(before.run().stops());
         RouterRun run = after.own(RouterRun.class).orElseThrow();
-        assertThat(run.stop(holes.id()).orElseThrow().wanted().depth()).isEqualTo(6);
+        assertThat(run.plan().stop(holes.id()).orElseThrow().wanted().depth()).isEqualTo(6);
         client.post("/jobs/%d/cuts/undo".formatted(job), Map.of());
         RouterRun undone = jobs.view(job).result().own(RouterRun.class).orElseThrow();
-        assertThat(undone.stop(holes.id()).orElseThrow().wanted().depth()).isGreaterThan(12);
+        assertThat(undone.plan().stop(holes.id()).orElseThrow().wanted().depth()).isGreaterThan(12);
     }
 
     @Test
@@ -125,7 +125,7 @@ class RouterPagesTest extends WebTest {
         Stop added = stop(more, "rest-1");
         assertThat(added.feature()).isEqualTo(slot.feature());
         RouterRun run = more.own(RouterRun.class).orElseThrow();
-        assertThat(run.stop(added.id()).map(s -> s.operation())).contains("rest-1");
+        assertThat(run.plan().stop(added.id()).map(s -> s.operation())).contains("rest-1");
         JobResult without = setJob(job, "dropOperation", "rest-1");
         assertThat(without.run().stops()).hasSize(more.run().stops().size() - 1);
         assertThatThrownBy(() -> setJob(job, "dropOperation", "rest-1"))

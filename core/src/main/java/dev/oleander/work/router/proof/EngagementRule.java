@@ -1,0 +1,66 @@
+package dev.oleander.work.router.proof;
+
+import dev.oleander.proof.Severity;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.material.Engaged;
+import dev.oleander.work.router.operation.Operation.Clear;
+import dev.oleander.work.router.operation.Operation.Manner;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.pocket.Engagement;
+
+/** Pockets that are to be cleared evenly are, but where the tool goes in. */
+public final class EngagementRule extends RouterRule {
+
+    /** Share by which it may be more than wished. */
+    private static final double MORE = 1.05;
+
+    /** Rounds of the entry, in circumferences of the tool, that are as wide as the tool. */
+    private static final double ENTRY = 2;
+
+    public EngagementRule() {
+        super("engagement", "no tool is more in the work than wished where it clears evenly");
+    }
+
+    @Override
+    void check(RouterProof proof, Findings findings) {
+        for (RouterStop stop : proof.plan().done()) {
+            proof.plan()
+                    .clearing(stop)
+                    .filter(clear -> clear.manner().kind() == Manner.Kind.EVEN)
+                    .ifPresent(clear -> even(proof, stop, clear, findings));
+        }
+    }
+
+    private static void even(RouterProof proof, RouterStop stop, Clear clear, Findings findings) {
+        findings.checked(1);
+        double diameter = stop.tool().orElseThrow().diameter();
+        double over =
+                clear.over()
+                        .orElseGet(
+                                () -> proof.plan().task().steps().apply(stop.tool().get()).over());
+        Engagement tool = new Engagement(diameter / 2);
+        double wished = Math.toDegrees(tool.straight(over * diameter));
+        Engaged engaged = proof.engaged().get(stop.id());
+        if (engaged.peak() > MORE * wished) {
+            findings.add(
+                    Severity.LOOK,
+                    stop.id(),
+                    stop.begin(),
+                    engaged.peak(),
+                    MORE * wished,
+                    "the tool is in the work by up to %s°; wished are %s°."
+                            .formatted(Numbers.plain(engaged.peak(), 1), Numbers.plain(wished, 1)));
+        }
+        double most = ENTRY * Math.PI * diameter;
+        if (engaged.full() > most) {
+            findings.add(
+                    Severity.LOOK,
+                    stop.id(),
+                    stop.begin(),
+                    engaged.full(),
+                    most,
+                    "the tool cuts as wide as it is on %s mm, where the pocket has no more room."
+                            .formatted(Numbers.plain(engaged.full(), 1)));
+        }
+    }
+}
