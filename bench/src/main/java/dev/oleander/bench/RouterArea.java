@@ -205,6 +205,7 @@ final class RouterArea implements Area {
                 18,
                 RouterTask.USUAL_OVER_CUT,
                 ToolWay.Heights.USUAL,
+                Optional.empty(),
                 List.of(drill),
                 CutSteps::usual,
                 List.of(holes));

@@ -100,7 +100,8 @@ public final class RouterRun implements Plan, RouterProof {
                 plan.task().tools(),
                 plan.run().layout().stock(),
                 plan.task().thickness(),
-                plan.unit());
+                plan.unit(),
+                plan.task().round());
     }
 
     /** Depth at any place, after any number of moves. */

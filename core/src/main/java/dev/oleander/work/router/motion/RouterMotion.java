@@ -1,5 +1,6 @@
 package dev.oleander.work.router.motion;
 
+import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.EventKind;
 import dev.oleander.motion.HappeningItems;
@@ -10,6 +11,7 @@ import dev.oleander.motion.Program;
 import dev.oleander.motion.Rise;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.work.router.book.RouterUnit;
+import dev.oleander.work.router.plan.RoundStock;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.tool.Feeds;
 import dev.oleander.work.router.tool.Tool;
@@ -24,6 +26,9 @@ import java.util.function.Function;
  * turn of the work. Height 0 is the top of the stock.
  */
 public final class RouterMotion {
+
+    /** mm */
+    private static final double NOTHING = 1e-9;
 
     private final RouterUnit unit;
     private final Function<RouterStop, Feeds> feeds;
@@ -77,7 +82,11 @@ public final class RouterMotion {
         up(unit.heights().clearance(), origin);
         happens(stop, true, origin);
         take(stop.tool().orElseThrow(), own, origin);
-        if (stop.turns().isEmpty()) {
+        if (stop.wrap().isPresent()) {
+            wrapped(stop, stop.wrap().get(), own, origin);
+        } else if (stop.turns().isEmpty()) {
+            up(unit.heights().clearance(), origin);
+            turnTo(0, origin);
             legs(stop, own, origin);
         }
         for (double degrees : stop.turns()) {
@@ -142,22 +151,79 @@ public final class RouterMotion {
             items.add(new Item.Rapid(leg.from(), leg.to(), rise, origin));
             return;
         }
-        double feed =
-                switch (leg.pace()) {
-                    case PLUNGE -> own.plunge();
-                    case RAMP -> Math.min(own.full(), own.ramp());
-                    case FULL -> own.full();
-                    case LINK -> Math.max(own.feed(), unit.linkFeed());
-                    default -> own.feed();
-                };
+        double feed = feed(leg, own);
         items.add(
                 leg.segment()
                         .map(s -> (Item) new Item.Feed(s, rise, feed, true, origin))
                         .orElseGet(() -> new Item.Plunge(leg.from(), rise, feed, true, origin)));
     }
 
+    private double feed(Leg leg, Feeds own) {
+        return switch (leg.pace()) {
+            case PLUNGE -> own.plunge();
+            case RAMP -> Math.min(own.full(), own.ramp());
+            case FULL -> own.full();
+            case LINK -> Math.max(own.feed(), unit.linkFeed());
+            default -> own.feed();
+        };
+    }
+
+    // ---- round the axis
+
+    /** The drawing laid round the stock: the work turns under the tool instead of its y. */
+    private void wrapped(RouterStop stop, RoundStock round, Feeds own, Origin origin) {
+        List<Leg> legs = stop.legs();
+        Leg first = legs.get(0);
+        up(unit.heights().clearance(), origin);
+        turnTo(round.turn(first.from()), origin);
+        travel(round.under(first.from()), origin);
+        up(first.fromZ(), origin);
+        for (int i = 0; i < legs.size(); i++) {
+            Leg leg = legs.get(i);
+            round(leg, round, own, new Origin(stop.id(), stop.levelOf(leg), i));
+        }
+    }
+
+    private void round(Leg leg, RoundStock round, Feeds own, Origin origin) {
+        Point from = round.under(leg.from());
+        Point to = round.under(leg.to());
+        Pose begin = new Pose(leg.fromZ(), round.turn(leg.from()));
+        Pose end = new Pose(leg.toZ(), round.turn(leg.to()));
+        Rise rise = new Rise(begin, end);
+        at = to;
+        z = leg.toZ();
+        turn = end.turn();
+        if (leg.pace() == Leg.Pace.RAPID) {
+            items.add(new Item.Rapid(from, to, rise, origin));
+            return;
+        }
+        double feed = feed(leg, own) * share(leg, round, rise);
+        boolean along = from.distance(to) > NOTHING;
+        items.add(
+                along
+                        ? new Item.Feed(new Line(from, to), rise, feed, true, origin)
+                        : new Item.Plunge(from, rise, feed, true, origin));
+    }
+
+    /**
+     * What the feed is said of, per mm at the tip: mm of the way along the axis and in height where
+     * there is any, else degrees.
+     */
+    private static double share(Leg leg, RoundStock round, Rise rise) {
+        double radius = round.radius() + (leg.fromZ() + leg.toZ()) / 2;
+        double turned = Math.toRadians(Math.abs(rise.turn())) * radius;
+        double straight = Math.hypot(leg.to().x() - leg.from().x(), rise.z());
+        double tip = Math.hypot(straight, turned);
+        if (tip < NOTHING) {
+            return 1;
+        }
+        return straight > NOTHING ? straight / tip : Math.abs(rise.turn()) / tip;
+    }
+
+    // ---- parts of all
+
     private void travel(Point to, Origin origin) {
-        if (at.distance(to) > 1e-9) {
+        if (at.distance(to) > NOTHING) {
             Rise level = Rise.level(new Pose(z, turn));
             items.add(new Item.Rapid(at, to, level, origin));
             at = to;
@@ -165,7 +231,7 @@ public final class RouterMotion {
     }
 
     private void up(double height, Origin origin) {
-        if (Math.abs(height - z) > 1e-9) {
+        if (Math.abs(height - z) > NOTHING) {
             Rise rise = new Rise(new Pose(z, turn), new Pose(height, turn));
             items.add(new Item.Rapid(at, at, rise, origin));
             z = height;
@@ -173,7 +239,7 @@ public final class RouterMotion {
     }
 
     private void turnTo(double degrees, Origin origin) {
-        if (Math.abs(degrees - turn) > 1e-9) {
+        if (Math.abs(degrees - turn) > NOTHING) {
             Rise rise = new Rise(new Pose(z, turn), new Pose(z, degrees));
             items.add(new Item.Rapid(at, at, rise, origin));
             turn = degrees;

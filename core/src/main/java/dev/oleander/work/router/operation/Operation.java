@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param tool its number; empty: the best of those that can
  * @param floorOf id of the operation whose floor depths count from; empty: the top of the stock
  * @param copies round the rotary axis; empty: as drawn
+ * @param wrapped whether the drawing is laid round the rotary axis
  */
 public record Operation(
         String id,
@@ -21,12 +22,13 @@ public record Operation(
         Optional<Integer> tool,
         Optional<String> floorOf,
         Optional<Turned> copies,
+        boolean wrapped,
         What what) {
 
     /** As drawn, on a flat piece of stock. */
     public Operation(
             String id, On on, Optional<Integer> tool, Optional<String> floorOf, What what) {
-        this(id, on, tool, floorOf, Optional.empty(), what);
+        this(id, on, tool, floorOf, Optional.empty(), false, what);
     }
 
     /** Between the name of an operation and the number of those of its features set otherwise. */

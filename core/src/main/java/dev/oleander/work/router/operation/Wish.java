@@ -53,7 +53,7 @@ import java.util.stream.Collectors;
  * @param finish cuts along walls and floor after everything else
  * @param lead how the tool comes to a wall that is finished
  * @param skin what is left under an outline till everything else is cut
- * @param wrap whether lines are laid round the rotary axis; that is refused
+ * @param wrap whether the drawing is laid round the rotary axis
  */
 public record Wish(
         String id,
@@ -228,8 +228,9 @@ public record Wish(
         }
 
         Operation operation() {
-            if (Boolean.TRUE.equals(wrap)) {
-                throw wrong("lines are not laid round the axis; make copies round it.");
+            boolean wrapped = Boolean.TRUE.equals(wrap);
+            if (wrapped && copies != null && copies.rotary() != null) {
+                throw wrong("what is laid round the axis has no copies round it.");
             }
             return new Operation(
                     own,
@@ -237,6 +238,7 @@ public record Wish(
                     Optional.ofNullable(tool),
                     Optional.ofNullable(from).map(From::floorOf),
                     Optional.ofNullable(copies).filter(c -> c.rotary() != null).map(this::turned),
+                    wrapped,
                     what());
         }
 

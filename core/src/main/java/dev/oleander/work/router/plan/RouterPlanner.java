@@ -76,7 +76,12 @@ public final class RouterPlanner {
             planner.share = i * planner.ofEach;
             progress.at(planner.share, operation.name());
             List<Double> turns = operation.copies().map(Operation.Turned::turns).orElse(List.of());
-            planner.stops(operation).forEach(s -> stops.add(planner.noted(s.turned(turns))));
+            planner.stops(operation)
+                    .forEach(
+                            s ->
+                                    stops.add(
+                                            planner.noted(
+                                                    planner.laid(operation, s.turned(turns)))));
         }
         return List.copyOf(stops);
     }
@@ -90,6 +95,25 @@ public final class RouterPlanner {
 
     private static boolean takesRest(Operation operation) {
         return operation.what() instanceof Clear clear && clear.restOf().isPresent();
+    }
+
+    /** Round the stock, where that is wished. */
+    private RouterStop laid(Operation operation, RouterStop stop) {
+        if (!operation.wrapped() || !stop.isDone()) {
+            return stop;
+        }
+        if (task.round().isEmpty()) {
+            return stop.refusing("Round the axis goes what is cut into round stock; this is flat.");
+        }
+        RoundStock round = task.round().get();
+        double deepest = stop.levels().get(stop.levels().size() - 1);
+        return deepest < round.radius()
+                ? stop.wrapped(round)
+                : stop.refusing(
+                        "It would cut %s mm deep; the axis lies %s mm below the top."
+                                .formatted(
+                                        Numbers.plain(deepest, 3),
+                                        Numbers.plain(round.radius(), 3)));
     }
 
     private RouterStop noted(RouterStop stop) {

@@ -30,6 +30,7 @@ import java.util.Optional;
  * @param wanted what the drawing asks for
  * @param copy number of the copy it lies on; 0: in the drawing itself
  * @param skin whether it cuts what was left of an outline till then
+ * @param wrap stock round which its ways are laid, as they are drawn; empty: they are not
  */
 public record RouterStop(
         String id,
@@ -44,7 +45,8 @@ public record RouterStop(
         List<Double> turns,
         Wanted wanted,
         int copy,
-        boolean skin) {
+        boolean skin,
+        Optional<RoundStock> wrap) {
 
     /** mm within which depths are one. */
     private static final double SAME = 1e-6;
@@ -77,7 +79,8 @@ public record RouterStop(
                 List.of(),
                 Wanted.NOTHING,
                 0,
-                false);
+                false,
+                Optional.empty());
     }
 
     /**
@@ -104,7 +107,8 @@ public record RouterStop(
                 List.of(),
                 Wanted.NOTHING,
                 0,
-                false);
+                false,
+                Optional.empty());
     }
 
     /**
@@ -126,7 +130,8 @@ public record RouterStop(
                 List.of(),
                 Wanted.NOTHING,
                 0,
-                false);
+                false,
+                Optional.empty());
     }
 
     /**
@@ -157,7 +162,8 @@ public record RouterStop(
                 List.of(),
                 Wanted.of(regions, first.wanted.depth()),
                 0,
-                false);
+                false,
+                Optional.empty());
     }
 
     private static String id(Operation operation, String part) {
@@ -188,7 +194,26 @@ public record RouterStop(
     RouterStop asSkin() {
         return new RouterStop(
                 id + SKIN, operation, features, tool, levels, legs, figures, refusal, frees, turns,
-                wanted, copy, true);
+                wanted, copy, true, wrap);
+    }
+
+    /** The same, laid round stock. */
+    RouterStop wrapped(RoundStock round) {
+        return new RouterStop(
+                id,
+                operation,
+                features,
+                tool,
+                levels,
+                RoundStock.inLines(legs),
+                figures,
+                refusal,
+                frees,
+                turns,
+                wanted,
+                copy,
+                skin,
+                Optional.of(round));
     }
 
     /** The same on another way. */
@@ -206,14 +231,15 @@ public record RouterStop(
                 turns,
                 wanted,
                 copy,
-                skin);
+                skin,
+                wrap);
     }
 
     private RouterStop with(
             Optional<String> why, boolean freeing, List<Double> turned, Wanted asked) {
         return new RouterStop(
                 id, operation, features, tool, levels, legs, figures, why, freeing, turned, asked,
-                copy, skin);
+                copy, skin, wrap);
     }
 
     /** This stop of the drawing, carried to where a copy lies. */
@@ -232,7 +258,8 @@ public record RouterStop(
                 turns,
                 wanted.transformed(to),
                 placement.copy(),
-                skin);
+                skin,
+                wrap.map(w -> w.transformed(to)));
     }
 
     public RouterStop {

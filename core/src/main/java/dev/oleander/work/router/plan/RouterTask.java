@@ -19,6 +19,7 @@ import java.util.function.Function;
  * @param stock seen from above
  * @param thickness mm
  * @param overCut mm that what goes through goes deeper than the stock
+ * @param round when the stock is round; empty: it is flat
  * @param tools that there are
  * @param steps what the data say of a tool in the material
  */
@@ -28,6 +29,7 @@ public record RouterTask(
         double thickness,
         double overCut,
         Heights heights,
+        Optional<RoundStock> round,
         List<Tool> tools,
         Function<Tool, CutSteps> steps,
         List<Operation> operations) {
@@ -59,7 +61,8 @@ public record RouterTask(
 
     /** The same for some of the features. */
     public RouterTask of(Reading some) {
-        return new RouterTask(some, stock, thickness, overCut, heights, tools, steps, operations);
+        return new RouterTask(
+                some, stock, thickness, overCut, heights, round, tools, steps, operations);
     }
 
     /** Depth of what goes through, mm. */

@@ -7,17 +7,17 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.book.RouterUnit;
-import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Depths;
+import dev.oleander.work.router.plan.RoundStock;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.Leg;
-import dev.oleander.work.router.way.Leg.Pace;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Looks at every move of a program with the tool that is in the spindle: how steeply it goes down,
@@ -34,6 +34,9 @@ public final class ProgramCheck {
 
     private static final double SAME = 1e-6;
 
+    /** mm; farther than any work. */
+    private static final double FAR = 1e6;
+
     private final Map<Integer, Tool> tools = new HashMap<>();
     private final Box stock;
     private final double thickness;
@@ -41,24 +44,42 @@ public final class ProgramCheck {
     private final List<Fault> faults = new ArrayList<>();
     private Tool tool;
     private boolean turns;
+    private final Unrolled unrolled;
 
-    private ProgramCheck(List<Tool> all, Box stock, double thickness, RouterUnit unit) {
+    private ProgramCheck(
+            List<Tool> all,
+            Box stock,
+            double thickness,
+            RouterUnit unit,
+            Optional<RoundStock> round) {
         all.forEach(t -> tools.put(t.number(), t));
-        this.stock = stock;
+        this.stock = round.isPresent() ? endless(stock) : stock;
         this.thickness = thickness;
         this.unit = unit;
+        this.unrolled = new Unrolled(round);
+    }
+
+    /** Round stock has no side across its axis. */
+    private static Box endless(Box stock) {
+        return new Box(new Point(stock.min().x(), -FAR), new Point(stock.max().x(), FAR));
     }
 
     /**
      * @param tools that the program may call
      * @param stock seen from above
      * @param thickness mm
+     * @param round when the stock is round: a turn then counts as a way round it
      * @return at most one fault of a rule for each stop, in the order of the program
      */
     public static List<Fault> faults(
-            Program program, List<Tool> tools, Box stock, double thickness, RouterUnit unit) {
-        ProgramCheck check = new ProgramCheck(tools, stock, thickness, unit);
-        Swept swept = Swept.of(program, check.tools);
+            Program program,
+            List<Tool> tools,
+            Box stock,
+            double thickness,
+            RouterUnit unit,
+            Optional<RoundStock> round) {
+        ProgramCheck check = new ProgramCheck(tools, stock, thickness, unit, round);
+        Swept swept = Swept.of(program, check.tools, check.unrolled);
         Depths depths = new Depths(swept.cuttings());
         for (int i = 0; i < program.size(); i++) {
             Item item = program.items().get(i);
@@ -142,7 +163,7 @@ public final class ProgramCheck {
         if (tool == null) {
             return;
         }
-        Leg leg = Swept.leg((Item.AtFeed) item);
+        Leg leg = unrolled.leg((Item.AtFeed) item);
         spindle(item, leg);
         down(item, leg, depths, before);
         deep(item, leg);
@@ -151,11 +172,12 @@ public final class ProgramCheck {
     /** The work turns only while the tool is above it. */
     private void turned(Item item) {
         double lowest = Math.min(item.rise().from().z(), item.rise().to().z());
-        if (item.rise().turn() != 0 && lowest < NEAR) {
+        // a feed that turns the work cuts round it
+        if (item instanceof Item.Rapid && item.rise().turn() != 0 && lowest < NEAR) {
             fault(
                     "turn",
                     item,
-                    Swept.place(item),
+                    Unrolled.place(item),
                     lowest,
                     NEAR,
                     "The work turns while the tool is %s mm over its top."
@@ -267,7 +289,7 @@ public final class ProgramCheck {
         if (lowest >= NEAR - SAME || to >= from && !across) {
             return;
         }
-        double there = across ? 0 : -depths.at(rapid.to(), before).depth();
+        double there = across ? 0 : -depths.at(unrolled.end(rapid), before).depth();
         if (lowest < there + NEAR - SAME) {
             fault(
                     "rapid",
@@ -277,54 +299,6 @@ public final class ProgramCheck {
                     there + NEAR,
                     "A rapid move comes to %s mm; %s mm is left there."
                             .formatted(Numbers.plain(lowest, 3), Numbers.plain(there, 3)));
-        }
-    }
-
-    /** What the tools of a program sweep, from its moves. */
-    private record Swept(List<Cutting> cuttings, int[] made) {
-
-        static Swept of(Program program, Map<Integer, Tool> tools) {
-            List<Cutting> cuttings = new ArrayList<>();
-            int[] made = new int[program.size()];
-            List<Leg> legs = new ArrayList<>();
-            Tool tool = null;
-            int count = 0;
-            for (int i = 0; i < program.size(); i++) {
-                made[i] = count;
-                Item item = program.items().get(i);
-                if (item instanceof Item.Event event && event.kind() == EventKind.TOOL) {
-                    close(cuttings, tool, legs);
-                    tool = tools.get(event.args().getOrDefault("tool", 0.0).intValue());
-                } else if (item instanceof Item.AtFeed feed && tool != null) {
-                    legs.add(leg(feed));
-                    count++;
-                }
-            }
-            close(cuttings, tool, legs);
-            return new Swept(cuttings, made);
-        }
-
-        private static void close(List<Cutting> cuttings, Tool tool, List<Leg> legs) {
-            if (tool != null && !legs.isEmpty()) {
-                cuttings.add(new Cutting("", tool.form(), List.copyOf(legs)));
-                legs.clear();
-            }
-        }
-
-        int before(int item) {
-            return made[item];
-        }
-
-        static Leg leg(Item.AtFeed feed) {
-            double from = feed.rise().from().z();
-            double to = feed.rise().to().z();
-            return feed.way()
-                    .map(way -> Leg.along(way, from, to, to < from ? Pace.RAMP : Pace.CUT))
-                    .orElseGet(() -> Leg.upright(feed.end(), from, to, Pace.PLUNGE));
-        }
-
-        static Point place(Item item) {
-            return item instanceof Item.Rapid rapid ? rapid.to() : ((Item.AtFeed) item).end();
         }
     }
 }

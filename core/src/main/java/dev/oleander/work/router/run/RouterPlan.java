@@ -1,6 +1,8 @@
 package dev.oleander.work.router.run;
 
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
@@ -100,8 +102,15 @@ public record RouterPlan(
         return stops.stream().anyMatch(s -> !s.turns().isEmpty());
     }
 
-    /** The stock seen from above. */
+    /** The stock seen from above; with what is laid round it, its surface. */
     public Region stock() {
+        if (stops.stream().anyMatch(s -> s.wrap().isPresent())) {
+            Box box = run.layout().stock();
+            Point round = new Point(0, Math.PI * task.thickness());
+            return new Region(
+                    Contour.rectangle(new Box(box.min().minus(round), box.max().plus(round))),
+                    List.of());
+        }
         return run.layout()
                 .outline()
                 .orElseGet(() -> new Region(Contour.rectangle(run.layout().stock()), List.of()));

@@ -15,10 +15,12 @@ import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
+import dev.oleander.quantity.Numbers;
 import dev.oleander.work.Task;
 import dev.oleander.work.router.book.FlatTool;
 import dev.oleander.work.router.book.RouterBook;
 import dev.oleander.work.router.book.RouterUnit;
+import dev.oleander.work.router.choice.Block;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.choice.RouterOrders;
 import dev.oleander.work.router.deed.Deed;
@@ -26,6 +28,7 @@ import dev.oleander.work.router.deed.Deeds;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.plan.Conditions;
+import dev.oleander.work.router.plan.RoundStock;
 import dev.oleander.work.router.plan.RouterOrder;
 import dev.oleander.work.router.plan.RouterPlanner;
 import dev.oleander.work.router.plan.RouterStop;
@@ -164,12 +167,36 @@ public final class RunPlanner {
                     thickness,
                     unit.overCut(),
                     heights(),
+                    round(),
                     tools,
                     tool -> book.steps(tool, task.order().material()),
                     operations);
         } catch (CutDataException twice) {
             throw new PlanException(twice.getMessage());
         }
+    }
+
+    /** Round stock, where the machine can turn it. */
+    private Optional<RoundStock> round() {
+        Optional<Block> block = choices.wholeBlock().filter(b -> b.diameter() != null);
+        if (block.isEmpty()) {
+            return Optional.empty();
+        }
+        double radius = block.get().diameter() / 2;
+        RouterUnit.Rotary rotary = unit.rotary();
+        if (rotary == null) {
+            throw new PlanException(
+                    "%s has no axis that turns the work.".formatted(task.machine().name()));
+        }
+        if (radius > rotary.swing()) {
+            throw new PlanException(
+                    "The stock has a diameter of %s mm; %s turns up to %s mm."
+                            .formatted(
+                                    Numbers.plain(2 * radius, 3),
+                                    task.machine().name(),
+                                    Numbers.plain(2 * rotary.swing(), 3)));
+        }
+        return Optional.of(new RoundStock(radius, block.get().middle()));
     }
 
     private Heights heights() {

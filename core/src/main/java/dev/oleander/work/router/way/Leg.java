@@ -62,6 +62,12 @@ public record Leg(
                 .orElseGet(() -> upright(to.apply(from), fromZ, toZ, pace));
     }
 
+    /** A straight part of it, by shares of its rise from 0 to 1. */
+    public Leg straight(Point start, Point end, double first, double last) {
+        double rise = toZ - fromZ;
+        return along(new Line(start, end), fromZ + first * rise, fromZ + last * rise, pace);
+    }
+
     /** Length in space, mm. */
     public double length() {
         return Math.hypot(segment.map(Segment::length).orElse(0.0), toZ - fromZ);

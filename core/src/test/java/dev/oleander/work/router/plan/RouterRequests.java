@@ -43,9 +43,19 @@ public final class RouterRequests {
                 thickness,
                 RouterTask.USUAL_OVER_CUT,
                 Heights.USUAL,
+                round(stock),
                 tools,
                 CutSteps::usual,
                 operations);
+    }
+
+    private static Optional<RoundStock> round(JsonNode stock) {
+        if (!stock.has("diameter")) {
+            return Optional.empty();
+        }
+        JsonNode centre = stock.path("centre");
+        Point middle = new Point(centre.path(0).asDouble(0), centre.path(1).asDouble(0));
+        return Optional.of(new RoundStock(stock.get("diameter").asDouble() / 2, middle));
     }
 
     private static Box box(Reading reading, JsonNode stock) {

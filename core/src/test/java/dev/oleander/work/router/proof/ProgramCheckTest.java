@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -30,7 +31,8 @@ class ProgramCheckTest {
                 made.task().tools(),
                 made.task().stock(),
                 made.task().thickness(),
-                MadeProgram.UNIT);
+                MadeProgram.UNIT,
+                made.task().round());
     }
 
     @ParameterizedTest
@@ -199,7 +201,12 @@ class ProgramCheckTest {
                         .toList();
         List<Fault> faults =
                 ProgramCheck.faults(
-                        made.program(), shorter, made.task().stock(), 18, MadeProgram.UNIT);
+                        made.program(),
+                        shorter,
+                        made.task().stock(),
+                        18,
+                        MadeProgram.UNIT,
+                        Optional.empty());
         requireOnly(faults, "flutes");
         assertThat(faults.get(0).limit()).isEqualTo(15);
     }
@@ -221,7 +228,12 @@ class ProgramCheckTest {
                         .toList();
         requireOnly(
                 ProgramCheck.faults(
-                        made.program(), blunt, made.task().stock(), 20, MadeProgram.UNIT),
+                        made.program(),
+                        blunt,
+                        made.task().stock(),
+                        20,
+                        MadeProgram.UNIT,
+                        Optional.empty()),
                 "entry");
     }
 

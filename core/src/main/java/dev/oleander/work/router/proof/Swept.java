@@ -1,0 +1,52 @@
+package dev.oleander.work.router.proof;
+
+import dev.oleander.motion.EventKind;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Program;
+import dev.oleander.work.router.material.Cutting;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Leg;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What the tools of a program sweep, from its moves.
+ *
+ * @param cuttings in their order
+ * @param made of each item, how many cutting moves come before it
+ */
+record Swept(List<Cutting> cuttings, int[] made) {
+
+    static Swept of(Program program, Map<Integer, Tool> tools, Unrolled unrolled) {
+        List<Cutting> cuttings = new ArrayList<>();
+        int[] made = new int[program.size()];
+        List<Leg> legs = new ArrayList<>();
+        Tool tool = null;
+        int count = 0;
+        for (int i = 0; i < program.size(); i++) {
+            made[i] = count;
+            Item item = program.items().get(i);
+            if (item instanceof Item.Event event && event.kind() == EventKind.TOOL) {
+                close(cuttings, tool, legs);
+                tool = tools.get(event.args().getOrDefault("tool", 0.0).intValue());
+            } else if (item instanceof Item.AtFeed feed && tool != null) {
+                legs.add(unrolled.leg(feed));
+                count++;
+            }
+        }
+        close(cuttings, tool, legs);
+        return new Swept(cuttings, made);
+    }
+
+    private static void close(List<Cutting> cuttings, Tool tool, List<Leg> legs) {
+        if (tool != null && !legs.isEmpty()) {
+            cuttings.add(new Cutting("", tool.form(), List.copyOf(legs)));
+            legs.clear();
+        }
+    }
+
+    int before(int item) {
+        return made[item];
+    }
+}

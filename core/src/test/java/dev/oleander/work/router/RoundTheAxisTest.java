@@ -1,0 +1,152 @@
+package dev.oleander.work.router;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.oleander.Samples;
+import dev.oleander.dialect.CheckedWriter;
+import dev.oleander.dialect.DialectLibrary;
+import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.file.DrawingFiles;
+import dev.oleander.drawing.read.DrawingReading;
+import dev.oleander.drawing.read.ReadOptions;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.motion.Item;
+import dev.oleander.plan.bed.PlanException;
+import dev.oleander.progress.Progress;
+import dev.oleander.quantity.LengthUnit;
+import dev.oleander.work.router.choice.Block;
+import dev.oleander.work.router.choice.RouterChoices;
+import dev.oleander.work.router.operation.Wish;
+import dev.oleander.work.router.plan.RouterStop;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A drawing laid round the stock of a capstan's drum. */
+class RoundTheAxisTest {
+
+    private static final double RADIUS = 60;
+
+    /** A line, a slanting one and a half circle on a drum of 120 mm. */
+    private static final String DRUM =
+            """
+            <svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="400mm" viewBox="0 0 200 400">
+            <path d="M20 380 L20 191.504441 L90 150" fill="none" stroke="black"/>
+            <path d="M120 100 A30 30 0 0 1 120 160" fill="none" stroke="black"/>
+            </svg>
+            """;
+
+    private static Reading drum() {
+        ImportOptions options = ImportOptions.defaults().withUnit(LengthUnit.MILLIMETRE);
+        byte[] bytes = DRUM.getBytes(StandardCharsets.UTF_8);
+        return new DrawingReading(ReadOptions.defaults())
+                .read(new DrawingFiles(options).read("drum.svg", bytes));
+    }
+
+    private static RouterRun planned(String operation, Block block) {
+        Wish wish = JsonMapper.shared().readValue(operation, Wish.class);
+        RouterChoices choices =
+                RouterChoices.NOTHING.withOperations(List.of(wish), true).withBlock(block);
+        double thickness = block.diameter() == null ? 12 : block.diameter();
+        return RouterJobs.run(RouterJobs.task(drum(), choices, "birch plywood", thickness, 1));
+    }
+
+    private static Block round(double diameter) {
+        return new Block(200.0, null, diameter, "x", null);
+    }
+
+    private static final String LINES =
+            "{\"id\": \"lines\", \"kind\": \"follow\", \"tool\": 3, \"depth\": \"4\", \"wrap\": true}";
+
+    private static List<Item.AtFeed> feeds(RouterRun run) {
+        List<Item.AtFeed> feeds = new ArrayList<>();
+        for (Item item : run.posted().program().items()) {
+            if (item instanceof Item.AtFeed feed) {
+                feeds.add(feed);
+            }
+        }
+        return feeds;
+    }
+
+    @Test
+    void theWorkTurnsByTheWayRoundIt() {
+        RouterRun run = planned(LINES, round(2 * RADIUS));
+        assertThat(run.run().refused()).isEmpty();
+        assertThat(run.faults()).isEmpty();
+        for (RouterStop stop : run.plan().done()) {
+            double low = Double.POSITIVE_INFINITY;
+            double high = Double.NEGATIVE_INFINITY;
+            double least = Double.POSITIVE_INFINITY;
+            double most = Double.NEGATIVE_INFINITY;
+            for (Item.AtFeed feed : feeds(run)) {
+                if (feed.origin().stop().equals(stop.id())) {
+                    low = Math.min(low, feed.rise().to().turn());
+                    high = Math.max(high, feed.rise().to().turn());
+                    assertThat(feed.end().y()).as("the tool stays over the axis").isZero();
+                }
+            }
+            for (var leg : stop.legs()) {
+                least = Math.min(least, leg.to().y());
+                most = Math.max(most, leg.to().y());
+            }
+            assertThat(high - low)
+                    .isCloseTo(180 * (most - least) / (Math.PI * RADIUS), within(1e-9));
+        }
+    }
+
+    /** On every move the tip goes at the feed of the tool, or slower on its way down. */
+    @Test
+    void theFeedIsTrueAtTheTip() {
+        RouterRun run = planned(LINES, round(2 * RADIUS));
+        double asked = run.plan().feeds().values().iterator().next().feed();
+        int level = 0;
+        for (Item.AtFeed feed : feeds(run)) {
+            double z = feed.rise().to().z();
+            if (feed.rise().z() == 0 && z < 0) {
+                double minutes = feed.length() / feed.feed();
+                double x = feed.way().map(w -> w.end().x() - w.start().x()).orElse(0.0);
+                double turned = Math.toRadians(feed.rise().turn()) * (RADIUS + z);
+                assertThat(Math.hypot(x, turned) / minutes).isCloseTo(asked, within(1e-6 * asked));
+                level++;
+            }
+        }
+        assertThat(level).isGreaterThan(30);
+    }
+
+    @Test
+    void theTextIsReadBack() {
+        RouterRun run = planned(LINES, round(2 * RADIUS));
+        CheckedWriter.Checked checked =
+                new CheckedWriter(DialectLibrary.shipped().find("hazel").orElseThrow())
+                        .write(run.posted().program(), Samples.FRAME, run.stopNames());
+        assertThat(checked.faults()).isEmpty();
+        assertThat(checked.written().text()).contains(" A");
+        assertThat(run.recheck(run.posted().program(), java.util.Optional.empty()).faults())
+                .isEmpty();
+        assertThat(run.timeline(Progress.NONE).total()).isGreaterThan(5);
+        // on the surface: 4 mm deep on the line, nothing beside it
+        RouterStop stop = run.plan().done().get(0);
+        assertThat(run.depths().at(stop.end()).depth()).isCloseTo(4, within(1e-6));
+    }
+
+    @Test
+    void whatCannotBeLaidRoundIsSaid() {
+        assertThat(sentence(LINES, new Block(200.0, 400.0, null, null, null)))
+                .contains("round stock; this is flat");
+        String copies = LINES.replace("\"wrap\"", "\"copies\": {\"rotary\": 3}, \"wrap\"");
+        assertThat(sentence(copies, round(120))).contains("has no copies round it");
+        String deep = LINES.replace("\"4\"", "\"7\"");
+        assertThat(sentence(deep, round(12))).contains("the axis lies 6 mm below the top");
+        assertThatThrownBy(() -> planned(LINES, round(500)))
+                .isInstanceOf(PlanException.class)
+                .hasMessage("The stock has a diameter of 500 mm; Hazel turns up to 400 mm.");
+    }
+
+    private static String sentence(String operation, Block block) {
+        return planned(operation, block).run().refused().get(0).refusal().orElseThrow().sentence();
+    }
+}
