@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Reads blocks of words as their controller would: ISO 6983. */
 final class WordReader implements LineReader {
@@ -37,6 +38,8 @@ final class WordReader implements LineReader {
     private final char upperY;
 
     /** The motion that goes on; null before the first. */
+    private final List<EventPattern> frames = new ArrayList<>();
+
     private Fixed motion;
 
     private double feed;
@@ -57,6 +60,10 @@ final class WordReader implements LineReader {
             addPattern(kind, dialect.events().get(kind.word()));
         }
         dialect.preparatory().forEach(word -> preparatory.add(fixed(word)));
+        Stream.concat(dialect.header().stream(), dialect.footer().stream())
+                .map(line -> new EventPattern(EventKind.COMMENT, line, dialect))
+                .filter(line -> line.firstValue() != 0)
+                .forEach(frames::add);
         this.rapid = fixed(dialect.motion().rapid());
         this.line = fixed(dialect.motion().line());
         this.clockwise = fixed(dialect.motion().clockwise());
@@ -108,9 +115,14 @@ final class WordReader implements LineReader {
             return;
         }
         int first = block.count() > 0 && block.address(0) == number ? 1 : 0;
-        if (block.count() > first && !isEvent(first)) {
+        if (block.count() > first && !isEvent(first) && !isFrame(first)) {
             move(first);
         }
+    }
+
+    /** Lines of the header and the footer with values that somebody chose for a release. */
+    private boolean isFrame(int first) {
+        return frames.stream().anyMatch(frame -> frame.match(block, first).isPresent());
     }
 
     /** Lines that only frame the program: its beginning and its number. */
