@@ -45,6 +45,10 @@ class DepthTextTest {
         return DialectLibrary.description("hazel");
     }
 
+    private static String fromWhereItIs() {
+        return words().replace("G21 G90 G17", "G21 G91 G17") + "\npositions: incremental\n";
+    }
+
     private static Dialect dialect(String yaml) {
         return DialectLibrary.parse("depth", yaml);
     }
@@ -89,7 +93,7 @@ class DepthTextTest {
 
     @Property(tries = 30)
     void wordsFromWhereTheHeadIsDoToo(@ForAll long seed) {
-        assertSame(dialect(words() + "\npositions: incremental\n"), program(seed, true));
+        assertSame(dialect(fromWhereItIs()), program(seed, true));
     }
 
     @Property(tries = 30)
@@ -105,8 +109,12 @@ class DepthTextTest {
 
     @Property(tries = 30)
     void statementsSayHeights(@ForAll long seed) {
-        String yaml = shipped("iso3592").replaceFirst("motion: \\{", "motion: {depth: true, ");
-        assertSame(dialect(yaml), program(seed, false));
+        assertSame(dialect(shipped("iso3592")), program(seed, false));
+    }
+
+    @Property(tries = 300)
+    void plainWordsSayHeightsAndTurns(@ForAll long seed) {
+        assertSame(dialect(shipped("iso6983")), program(seed, true));
     }
 
     @Property(tries = 30)
