@@ -104,7 +104,13 @@ public final class RouterRun implements Plan, RouterProof {
                 plan.task().round());
     }
 
+    @Override
+    public Program program() {
+        return program.get(Progress.NONE);
+    }
+
     /** Depth at any place, after any number of moves. */
+    @Override
     public Depths depths() {
         return depths.get(Progress.NONE);
     }

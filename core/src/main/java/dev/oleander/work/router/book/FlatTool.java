@@ -5,6 +5,7 @@ import dev.oleander.book.CutDataException;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Objects;
 import java.util.stream.Collectors;
 
@@ -13,6 +14,7 @@ import java.util.stream.Collectors;
  *
  * @param hand right or left
  * @param centreCutting null: it does, unless it has a middle that does not cut
+ * @param holder from its nose upwards; null: as is usual
  */
 public record FlatTool(
         int number,
@@ -36,7 +38,8 @@ public record FlatTool(
         Double minSpeed,
         Double maxSpeed,
         Double life,
-        Boolean carbide)
+        Boolean carbide,
+        List<Tool.Holder.Step> holder)
         implements BookRow {
 
     /** Its number. */
@@ -103,7 +106,8 @@ public record FlatTool(
                 new Tool.Limits(
                         Objects.requireNonNullElse(minSpeed, SLOWEST),
                         Objects.requireNonNullElse(maxSpeed, FASTEST),
-                        or0(life)));
+                        or0(life)),
+                holder == null ? Tool.Holder.USUAL : new Tool.Holder(holder));
     }
 
     private ToolKind kindOf() {
@@ -165,6 +169,7 @@ public record FlatTool(
                 tool.limits().minSpeed(),
                 tool.limits().maxSpeed(),
                 tool.limits().life(),
-                tool.shank().carbide());
+                tool.shank().carbide(),
+                tool.holder().steps());
     }
 }

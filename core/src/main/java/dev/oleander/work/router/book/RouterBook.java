@@ -9,6 +9,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.tool.CutSteps;
 import dev.oleander.work.router.tool.Tool;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,34 +20,50 @@ import tools.jackson.databind.JsonNode;
  *
  * @param tools of the magazine
  */
-public record RouterBook(String machine, List<Tool> tools, List<ToolRow> rows)
+public record RouterBook(
+        String machine, List<Tool> tools, List<Station> stations, List<ToolRow> rows)
         implements BookTable<ToolRow, RouterBook> {
 
-    /** Word of the table of tools. */
     private static final String TOOLS = "tools";
+    private static final String STATIONS = "stations";
 
     public RouterBook {
         tools = List.copyOf(tools);
+        stations = List.copyOf(stations);
         rows = List.copyOf(rows);
     }
 
+    /** The tools, and where they stand. */
     @Override
     public Map<String, Book<?>> beside() {
-        return Map.of(TOOLS, table(tools));
+        Map<String, Book<?>> tables = new LinkedHashMap<>();
+        tables.put(TOOLS, toolTable());
+        tables.put(STATIONS, stationTable());
+        return tables;
     }
 
-    private ToolTable table(List<Tool> of) {
-        return new ToolTable(machine, of.stream().map(FlatTool::of).toList());
+    private ToolTable toolTable() {
+        return new ToolTable(machine, tools.stream().map(FlatTool::of).toList());
     }
 
-    /** A change of a row, or of a tool: tools:3. */
+    public StationTable stationTable() {
+        return new StationTable(machine, stations);
+    }
+
+    /** A change of a row, of a tool or of a position: tools:3, stations:7. */
     @Override
     public RouterBook changed(String subject, Optional<JsonNode> after) {
-        if (!subject.startsWith(TOOLS + ":")) {
-            return BookTable.super.changed(subject, after);
+        if (subject.startsWith(TOOLS + ":")) {
+            ToolTable changed = toolTable().changed(subject.substring(TOOLS.length() + 1), after);
+            return new RouterBook(
+                    machine, changed.rows().stream().map(FlatTool::tool).toList(), stations, rows);
         }
-        ToolTable changed = table(tools).changed(subject.substring(TOOLS.length() + 1), after);
-        return new RouterBook(machine, changed.rows().stream().map(FlatTool::tool).toList(), rows);
+        if (subject.startsWith(STATIONS + ":")) {
+            String position = subject.substring(STATIONS.length() + 1);
+            StationTable changed = stationTable().changed(position, after);
+            return new RouterBook(machine, tools, changed.rows(), rows);
+        }
+        return BookTable.super.changed(subject, after);
     }
 
     @Override
@@ -61,7 +78,7 @@ public record RouterBook(String machine, List<Tool> tools, List<ToolRow> rows)
 
     @Override
     public RouterBook of(List<ToolRow> others) {
-        return new RouterBook(machine, tools, others);
+        return new RouterBook(machine, tools, stations, others);
     }
 
     @Override

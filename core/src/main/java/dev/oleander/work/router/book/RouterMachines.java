@@ -42,6 +42,9 @@ public final class RouterMachines implements MachineKind {
                 MachineFiles.MAPPER.convertValue(
                         file.path("toolData"), new TypeReference<List<ToolRow>>() {});
         List<Tool> own = tools.stream().map(FlatTool::tool).toList();
-        return new RouterBook(machine.name(), own, rows);
+        List<Station> stations =
+                MachineFiles.MAPPER.convertValue(
+                        file.path("stations"), new TypeReference<List<Station>>() {});
+        return new RouterBook(machine.name(), own, stations, rows);
     }
 }

@@ -4,9 +4,13 @@ import dev.oleander.book.BookField;
 import dev.oleander.book.BookForm;
 import dev.oleander.book.BookTable;
 import dev.oleander.book.CutDataException;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** The tools of a router's magazine; a tool keeps its number. */
@@ -51,12 +55,16 @@ public record ToolTable(String machine, List<FlatTool> rows)
     private static final BookField<FlatTool> LIFE =
             BookField.from0("life", "Life", "m", 1_000_000, FlatTool::life);
 
+    private static final BookField<FlatTool> HOLDER =
+            BookField.text("holder", "Holder (D x height)", ToolTable::holder);
+
     private static final BookForm<FlatTool> FORM =
             BookForm.of(
                     FlatTool.class,
                     List.of(
                             NUMBER, NAME, KIND, DIAMETER, TIP, ANGLE, CORNER, FLUTES, LENGTH, SHANK,
-                            OUT, HAND, DEAD, RAMP, UP, BLADE, DEPTH, SLOWEST, FASTEST, LIFE),
+                            OUT, HAND, DEAD, RAMP, UP, BLADE, DEPTH, SLOWEST, FASTEST, LIFE,
+                            HOLDER),
                     List.of(NUMBER),
                     ToolTable::read);
 
@@ -95,9 +103,42 @@ public record ToolTable(String machine, List<FlatTool> rows)
                         given.number(SLOWEST),
                         given.number(FASTEST),
                         given.number(LIFE),
-                        true);
+                        true,
+                        holder(given.text(HOLDER)));
         row.tool();
         return row;
+    }
+
+    /** As people write it: 40x30 63x45. */
+    private static String holder(FlatTool tool) {
+        return tool.tool().holder().steps().stream()
+                .map(
+                        s ->
+                                "%sx%s"
+                                        .formatted(
+                                                Numbers.plain(s.diameter(), 3),
+                                                Numbers.plain(s.height(), 3)))
+                .collect(Collectors.joining(" "));
+    }
+
+    private static List<Tool.Holder.Step> holder(String text) {
+        if (text.isBlank()) {
+            return null;
+        }
+        List<Tool.Holder.Step> steps = new ArrayList<>();
+        for (String step : text.strip().split("[\\s,;]+")) {
+            String[] sizes = step.split("x");
+            try {
+                steps.add(
+                        new Tool.Holder.Step(
+                                Double.parseDouble(sizes[0]), Double.parseDouble(sizes[1])));
+            } catch (NumberFormatException | ArrayIndexOutOfBoundsException none) {
+                throw new CutDataException(
+                        "The holder \"%s\" is no diameter and height such as 40x30."
+                                .formatted(step));
+            }
+        }
+        return steps;
     }
 
     @Override

@@ -2,6 +2,8 @@ package dev.oleander.work.router.operation;
 
 import dev.oleander.book.CutDataException;
 import dev.oleander.work.router.way.ContourWay;
+import dev.oleander.work.router.way.Entry;
+import dev.oleander.work.router.way.Finish;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

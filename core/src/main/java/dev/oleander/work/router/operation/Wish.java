@@ -20,6 +20,8 @@ import dev.oleander.work.router.operation.Operation.Steps;
 import dev.oleander.work.router.operation.Operation.What;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.ContourWay;
+import dev.oleander.work.router.way.Entry;
+import dev.oleander.work.router.way.Finish;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;

@@ -1,11 +1,11 @@
 package dev.oleander.work.router.plan;
 
 import dev.oleander.quantity.Numbers;
-import dev.oleander.work.router.operation.Entry;
-import dev.oleander.work.router.operation.Entry.Kind;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.Descent;
+import dev.oleander.work.router.way.Entry;
+import dev.oleander.work.router.way.Entry.Kind;
 import java.util.Optional;
 
 /** Which ways down a tool can go as they are wished. */

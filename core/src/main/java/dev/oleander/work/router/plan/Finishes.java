@@ -5,8 +5,8 @@ import dev.oleander.geometry.Region;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.geometry.overlay.Overlay;
 import dev.oleander.quantity.Numbers;
-import dev.oleander.work.router.operation.Finish;
 import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Finish;
 import java.util.List;
 
 /** Which finishing cuts there can be. */

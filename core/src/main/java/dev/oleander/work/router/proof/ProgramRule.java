@@ -66,11 +66,4 @@ abstract class ProgramRule extends RouterRule {
             super("turn", "the work turns only while the tool is above it");
         }
     }
-
-    /** Tools that are called. */
-    public static final class Station extends ProgramRule {
-        public Station() {
-            super("station", "every tool that is called is there");
-        }
-    }
 }

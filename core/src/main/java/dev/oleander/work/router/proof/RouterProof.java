@@ -1,5 +1,7 @@
 package dev.oleander.work.router.proof;
 
+import dev.oleander.motion.Program;
+import dev.oleander.work.router.material.Depths;
 import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Engaged;
 import dev.oleander.work.router.run.RouterPlan;
@@ -13,6 +15,11 @@ public interface RouterProof {
 
     /** What the program does that it must not. */
     List<Fault> faults();
+
+    /** Depth at any place, after any number of moves. */
+    Depths depths();
+
+    Program program();
 
     /** How much the tools of pockets are in the work, by id. */
     Map<String, Engaged> engaged();

@@ -2,6 +2,7 @@ package dev.oleander.work.router.tool;
 
 import dev.oleander.book.CutDataException;
 import dev.oleander.quantity.Numbers;
+import java.util.List;
 
 /**
  * A rotating tool.
@@ -9,10 +10,50 @@ import dev.oleander.quantity.Numbers;
  * @param number by which programs call it, from 1
  * @param name for people; may be empty
  */
-public record Tool(int number, String name, Form form, Edges edges, Shank shank, Limits limits) {
+public record Tool(
+        int number,
+        String name,
+        Form form,
+        Edges edges,
+        Shank shank,
+        Limits limits,
+        Holder holder) {
 
     public Tool {
         require(number >= 1, "A tool has number %d; numbers begin at 1.".formatted(number));
+    }
+
+    /** In a holder as is usual. */
+    public Tool(int number, String name, Form form, Edges edges, Shank shank, Limits limits) {
+        this(number, name, form, edges, shank, limits, Holder.USUAL);
+    }
+
+    /**
+     * What carries the shank, seen from the side.
+     *
+     * @param steps from its nose upwards
+     */
+    public record Holder(List<Step> steps) {
+
+        public static final Holder USUAL = new Holder(List.of(new Step(40, 30), new Step(63, 45)));
+
+        /**
+         * A cylinder.
+         *
+         * @param diameter mm
+         * @param height mm
+         */
+        public record Step(double diameter, double height) {
+
+            public Step {
+                requireAbove(diameter, 0, "A holder", "diameter", "mm");
+                requireAbove(height, 0, "A holder", "height", "mm");
+            }
+        }
+
+        public Holder {
+            steps = List.copyOf(steps);
+        }
     }
 
     /**

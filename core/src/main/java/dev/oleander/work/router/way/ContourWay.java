@@ -8,7 +8,6 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.offset.Offsetter;
-import dev.oleander.work.router.operation.Finish;
 import dev.oleander.work.router.tool.Tool;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -5,7 +5,6 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
-import dev.oleander.work.router.operation.Entry;
 import dev.oleander.work.router.tool.Tool;
 import java.util.List;
 import java.util.Optional;

@@ -6,7 +6,6 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.offset.Offsetter;
-import dev.oleander.work.router.operation.Finish;
 import dev.oleander.work.router.pocket.Reach;
 import java.util.List;
 import java.util.Optional;

@@ -2,7 +2,6 @@ package dev.oleander.work.router.way;
 
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Segment;
-import dev.oleander.work.router.operation.Entry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -11,7 +11,6 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.geometry.overlay.Overlay;
-import dev.oleander.work.router.operation.Entry;
 import dev.oleander.work.router.pocket.Reach;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -1,7 +1,5 @@
 package dev.oleander.work.sheet.proof;
 
-import dev.oleander.geometry.Box;
-import dev.oleander.geometry.Distances;
 import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
@@ -70,7 +68,7 @@ public final class KeepOutRule implements SheetRule {
             return;
         }
         double radius = input.run().machine().head().radius();
-        double distance = distance(way, clamp.box());
+        double distance = clamp.distance(way);
         Finding before = worst.get(stop + number);
         if (distance < radius && (before == null || distance < before.value())) {
             String sentence =
@@ -91,22 +89,5 @@ public final class KeepOutRule implements SheetRule {
     private static String named(ProofInput input, String stop) {
         Stop known = input.stops().get(stop);
         return known == null ? "The way home" : ProofInput.named(known);
-    }
-
-    /** mm; 0 when the way crosses the box. */
-    private static double distance(Segment way, Box box) {
-        if (way.box().distance(box) > 1000) {
-            return way.box().distance(box);
-        }
-        Point a = box.min();
-        Point b = new Point(box.max().x(), box.min().y());
-        Point c = box.max();
-        Point d = new Point(box.min().x(), box.max().y());
-        boolean within = box.contains(way.start()) || box.contains(way.end());
-        double least = within ? 0 : Double.POSITIVE_INFINITY;
-        for (Line edge : List.of(new Line(a, b), new Line(b, c), new Line(c, d), new Line(d, a))) {
-            least = Math.min(least, Distances.between(way, edge).distance());
-        }
-        return least;
     }
 }

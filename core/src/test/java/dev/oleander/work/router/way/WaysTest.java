@@ -15,7 +15,6 @@ import dev.oleander.geometry.overlay.Overlay;
 import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Depths;
 import dev.oleander.work.router.material.Removed;
-import dev.oleander.work.router.operation.Finish;
 import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Levels;
 import dev.oleander.work.router.tool.Tool;

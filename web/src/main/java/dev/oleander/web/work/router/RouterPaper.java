@@ -9,6 +9,8 @@ import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.release.WorkSheet;
 import dev.oleander.work.router.RouterMilling;
 import dev.oleander.work.router.RouterRun;
+import dev.oleander.work.router.book.Station;
+import dev.oleander.work.router.book.StationTable;
 import dev.oleander.work.router.choice.RouterZero;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.run.RouterPlan;
@@ -80,20 +82,26 @@ class RouterPaper implements WorkSheet {
     private static List<ToolRow> tools(RouterPlan plan, Run run) {
         Set<Tool> used = new LinkedHashSet<>();
         run.stops().forEach(s -> of(s).tool().ifPresent(used::add));
-        boolean own = !plan.choices().tools().isEmpty();
+        StationTable stations = plan.book().stationTable();
         return used.stream()
                 .map(
                         t ->
                                 new ToolRow(
                                         t.number(),
                                         RouterStopSlip.name(t),
-                                        own
-                                                ? "put it into place " + t.number()
-                                                : "magazine, place " + t.number(),
+                                        position(plan, stations, t),
                                         Numbers.plain(t.edges().length(), 1),
                                         Numbers.plain(t.shank().stickOut(), 1),
                                         Numbers.plain(metres(run, t), 1)))
                 .toList();
+    }
+
+    /** Where it stands; what belongs to the job alone is put in. */
+    private static String position(RouterPlan plan, StationTable stations, Tool tool) {
+        Optional<Station> station = stations.of(tool.number());
+        boolean there = station.isPresent() && plan.book().tools().contains(tool);
+        return station.map(s -> (there ? "position " : "put it into position ") + s.position())
+                .orElse("put it into a free position");
     }
 
     private static double metres(Run run, Tool tool) {

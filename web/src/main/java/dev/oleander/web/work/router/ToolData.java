@@ -204,6 +204,7 @@ record ToolData(
                         minSpeed,
                         maxSpeed,
                         null,
+                        null,
                         null)
                 .tool();
     }

@@ -1,4 +1,4 @@
-package dev.oleander.work.router.operation;
+package dev.oleander.work.router.way;
 
 import java.util.Optional;
 
