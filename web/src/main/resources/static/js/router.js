@@ -1,11 +1,13 @@
 import {askOfRun} from './ask.js';
 import {trace} from './paths.js';
 
-// What the bench has for a router besides: how deep the stock is cut, as shades; the depth of a place that is pointed at.
+// What the bench has for a router besides: how deep the stock is cut, as shades; the depth of a place that is pointed at;
+// the work cut open along a line that is dragged.
 
 export function register(bench) {
   bench.sceneOwn = (scene) => (scene.router ? new RouterDrawing(scene) : null);
   new DepthAt(bench);
+  new SectionAlong(bench);
 }
 
 /** What is drawn instead of parts and paths of stops: parts without what lies in them, depths, ways, what is left. */
@@ -127,5 +129,108 @@ class DepthAt {
     const moment = this.bench.player?.moment > 0 ? {t: this.bench.player.moment} : {};
     const sentence = await askOfRun(this.bench.job, 'depth', {...place, ...moment}, 'text');
     this.bench.note(sentence ?? 'The plan is not there yet.');
+  }
+}
+
+/** Shows the work cut open along a line: dragged, or between two places that are clicked; its ends can be dragged on. */
+class SectionAlong {
+  name = 'section';
+  #ends = [];
+  #asking = false;
+  #again = false;
+
+  constructor(bench) {
+    Object.assign(this, {bench, button: document.getElementById('tool-section'), figure: document.getElementById('section')});
+    bench.table.overlays.push((ctx, painter) => this.button?.ariaPressed === 'true' && this.#paint(ctx, painter));
+    this.button?.addEventListener('click', () => (this.button.ariaPressed === 'true' ? bench.tools.leave(this) : this.#begin()));
+  }
+
+  #begin() {
+    this.#ends = [];
+    this.button.ariaPressed = 'true';
+    this.bench.tools.use(this);
+    this.bench.note('Drag a line, or click its two ends');
+  }
+
+  end() {
+    this.button.ariaPressed = 'false';
+    this.figure.hidden = true;
+    this.bench.note('');
+  }
+
+  click({world}) {
+    this.#ends = this.#ends.length === 1 ? [this.#ends[0], world] : [world];
+    this.#show();
+  }
+
+  /** Dragging from an end moves it; from elsewhere it draws another line. */
+  grab(world) {
+    const {view} = this.bench.table;
+    const near = this.#ends.findIndex((end) => {
+      const [ax, ay] = view.toScreen(end.x, end.y);
+      const [bx, by] = view.toScreen(world.x, world.y);
+      return Math.hypot(ax - bx, ay - by) < 10;
+    });
+    const kept = near >= 0 && this.#ends.length === 2 ? this.#ends[1 - near] : world;
+    const before = this.#ends;
+    return {
+      move: (to) => {
+        this.#ends = [kept, to];
+        this.#show();
+      },
+      drop: (to, far) => {
+        this.#ends = far ? [kept, to] : before;
+        if (far) {
+          this.#show();
+        } else {
+          this.click({world: to});
+        }
+      },
+      cancel: () => {
+        this.#ends = before;
+      },
+    };
+  }
+
+  async #show() {
+    this.bench.table.refreshTop();
+    if (this.#ends.length < 2) {
+      this.figure.hidden = true;
+      return;
+    }
+    if (this.#asking) {
+      this.#again = true;
+      return;
+    }
+    this.#asking = true;
+    const [a, b] = this.#ends;
+    const line = {x1: a.x.toFixed(3), y1: a.y.toFixed(3), x2: b.x.toFixed(3), y2: b.y.toFixed(3)};
+    const moment = this.bench.player?.moment > 0 ? {t: this.bench.player.moment} : {};
+    const drawn = await askOfRun(this.bench.job, 'section', {...line, ...moment}, 'text');
+    if (drawn && this.button.ariaPressed === 'true') {
+      this.figure.innerHTML = drawn;
+      this.figure.hidden = false;
+    }
+    this.#asking = false;
+    if (this.#again) {
+      this.#again = false;
+      this.#show();
+    }
+  }
+
+  #paint(ctx, painter) {
+    const {view, colours} = this.bench.table;
+    painter.screen();
+    const ends = this.#ends.map((p) => view.toScreen(p.x, p.y));
+    ctx.strokeStyle = colours.ink;
+    ctx.fillStyle = colours.ink;
+    ctx.lineWidth = 1.4;
+    if (ends.length === 2) {
+      ctx.beginPath();
+      ctx.moveTo(...ends[0]);
+      ctx.lineTo(...ends[1]);
+      ctx.stroke();
+    }
+    ends.forEach(([x, y]) => ctx.fillRect(x - 3, y - 3, 6, 6));
   }
 }

@@ -325,7 +325,7 @@ export class Table extends EventTarget {
     const at = this.#at(event);
     this.#touches.set(event.pointerId, at);
     const band = event.shiftKey && !this.#pointing;
-    const grabbed = !band && !this.#pointing ? this.#grabbed(at) : null;
+    const grabbed = band ? null : this.#pointing ? this.#pointing.grab?.(this.#world(at)) : this.#grabbed(at);
     this.#drag = {kind: grabbed ? 'handle' : band ? 'band' : 'pan', grabbed, x: at.x, y: at.y, nowX: at.x, nowY: at.y, far: false};
   }
 

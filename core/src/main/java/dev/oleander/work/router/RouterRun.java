@@ -19,6 +19,7 @@ import dev.oleander.work.router.material.Depths;
 import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Engaged;
 import dev.oleander.work.router.material.Removed;
+import dev.oleander.work.router.material.Section;
 import dev.oleander.work.router.motion.RouterMotion;
 import dev.oleander.work.router.proof.Fault;
 import dev.oleander.work.router.proof.ProgramCheck;
@@ -127,6 +128,20 @@ public final class RouterRun implements Plan, RouterProof {
      */
     public Depths.Depth depthAt(Point place, double seconds) {
         return depths().at(place, Moments.count(plan, timeline(Progress.NONE), seconds));
+    }
+
+    /**
+     * How deep it is cut along a line.
+     *
+     * @param seconds of the machine; empty: at the end
+     */
+    public Section section(Point from, Point to, Optional<Double> seconds) {
+        Depths all = depths();
+        if (seconds.isEmpty()) {
+            return Section.of(p -> all.at(p).depth(), from, to);
+        }
+        int made = Moments.count(plan, timeline(Progress.NONE), seconds.get());
+        return Section.of(p -> all.at(p, made).depth(), from, to);
     }
 
     /** What is gone at a moment, by height. */

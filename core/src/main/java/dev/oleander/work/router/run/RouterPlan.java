@@ -137,4 +137,17 @@ public record RouterPlan(
                 .filter(Clear.class::isInstance)
                 .map(Clear.class::cast);
     }
+
+    /** How deep stops are asked to go at a place, mm; 0 where none is. */
+    public double wantedAt(Point place) {
+        return done().stream()
+                .filter(s -> s.wanted().regions().stream().anyMatch(r -> holds(r, place)))
+                .mapToDouble(s -> s.wanted().depth())
+                .max()
+                .orElse(0);
+    }
+
+    private static boolean holds(Region region, Point at) {
+        return region.outer().box().contains(at) && region.contains(at);
+    }
 }

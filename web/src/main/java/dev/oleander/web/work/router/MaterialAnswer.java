@@ -1,6 +1,5 @@
 package dev.oleander.web.work.router;
 
-import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.overlay.Overlay;
@@ -8,6 +7,7 @@ import dev.oleander.work.router.RouterRun;
 import dev.oleander.work.router.material.Depths;
 import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Removed;
+import dev.oleander.work.router.material.Section;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.run.RouterPlan;
 import java.util.ArrayList;
@@ -82,12 +82,7 @@ final class MaterialAnswer {
         RouterPlan plan = run.plan();
         Depths.Depth found =
                 t.map(seconds -> run.depthAt(at, seconds)).orElseGet(() -> run.depths().at(at));
-        double wanted =
-                plan.done().stream()
-                        .filter(s -> s.wanted().regions().stream().anyMatch(r -> holds(r, at)))
-                        .mapToDouble(s -> s.wanted().depth())
-                        .max()
-                        .orElse(0);
+        double wanted = plan.wantedAt(at);
         double thickness = plan.task().thickness();
         return new DepthJson(
                 Math.min(thickness, found.depth()),
@@ -96,9 +91,28 @@ final class MaterialAnswer {
                 found.stop().map(id -> level(run, id, found.leg())).orElse(null));
     }
 
-    private static boolean holds(Region region, Point at) {
-        Box box = region.outer().box();
-        return box.contains(at) && region.contains(at);
+    /**
+     * @param depth mm from the start and mm below the top, in turn
+     * @param wanted the same, as stops are asked for
+     */
+    record SectionJson(
+            double length, double thickness, List<double[]> depth, List<double[]> wanted) {}
+
+    /**
+     * @param t machine time, s; empty: the end
+     */
+    static SectionJson section(RouterRun run, Point from, Point to, Optional<Double> t) {
+        double thickness = run.plan().task().thickness();
+        Section depth = run.section(from, to, t);
+        Section wanted = Section.of(run.plan()::wantedAt, from, to);
+        return new SectionJson(
+                depth.length(), thickness, places(depth, thickness), places(wanted, thickness));
+    }
+
+    private static List<double[]> places(Section section, double thickness) {
+        return section.places().stream()
+                .map(p -> new double[] {p.at(), Math.min(thickness, p.depth())})
+                .toList();
     }
 
     private static Integer level(RouterRun run, String stop, int leg) {

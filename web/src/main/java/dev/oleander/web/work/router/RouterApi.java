@@ -132,6 +132,13 @@ class RouterApi {
                 run(id, "material/depth", patience), new Point(x, y), moment(t));
     }
 
+    /** How deep the stock is cut along a line, mm in the coordinates of the machine. */
+    @GetMapping("/api/jobs/{id}/material/section")
+    MaterialAnswer.SectionJson section(@PathVariable long id, SectionLine line, Patience patience) {
+        return MaterialAnswer.section(
+                run(id, "material/section", patience), line.from(), line.to(), moment(line.t()));
+    }
+
     private static Optional<Double> moment(Double t) {
         if (t != null && !(t >= 0)) {
             throw new RefusedEditException("t is %s s; it must be at least 0.".formatted(t));

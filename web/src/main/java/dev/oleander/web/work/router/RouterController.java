@@ -5,6 +5,7 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.work.router.MaterialAnswer.DepthJson;
 import dev.oleander.work.router.RouterRun;
@@ -12,6 +13,7 @@ import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -35,15 +37,36 @@ class RouterController {
             @RequestParam(required = false) Double t,
             @RequestParam(defaultValue = "1") int run) {
         JobResult result = jobs.view(id).on(run).result();
-        RouterRun of =
-                result.own(RouterRun.class)
-                        .filter(r -> Double.isFinite(x) && Double.isFinite(y))
-                        .orElseThrow(
-                                () ->
-                                        new NotFoundException(
-                                                "Job %d has no plan for a router.".formatted(id)));
+        RouterRun of = planned(result, id);
+        if (!Double.isFinite(x) || !Double.isFinite(y)) {
+            throw new RefusedEditException("x and y must be numbers, mm.");
+        }
         DepthJson depth = MaterialAnswer.depth(of, new Point(x, y), Optional.ofNullable(t));
         return ResponseEntity.ok().contentType(MediaType.TEXT_PLAIN).body(sentence(result, depth));
+    }
+
+    private static RouterRun planned(JobResult result, long id) {
+        return result.own(RouterRun.class)
+                .orElseThrow(
+                        () ->
+                                new NotFoundException(
+                                        "Job %d has no plan for a router.".formatted(id)));
+    }
+
+    /** The work cut open along a line, as a picture. */
+    @GetMapping("/jobs/{id}/section")
+    String section(
+            @PathVariable long id,
+            SectionLine line,
+            @RequestParam(defaultValue = "1") int run,
+            Model model) {
+        RouterRun of = planned(jobs.view(id).on(run).result(), id);
+        model.addAttribute(
+                "section",
+                SectionPicture.of(
+                        MaterialAnswer.section(
+                                of, line.from(), line.to(), Optional.ofNullable(line.t()))));
+        return "work/router :: section";
     }
 
     private static String sentence(JobResult result, DepthJson depth) {

@@ -21,6 +21,7 @@ import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.plan.Suitable;
 import dev.oleander.work.router.tool.Feeds;
 import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.tool.ToolKind;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -94,6 +95,7 @@ final class RouterStopSlip {
         rows.add(fields.listed(WishValues.TOOL));
         if (made.size() == 1) {
             rows.add(new Own(RouterPages.TEMPLATE, "which", tools(made.get(0))));
+            side(made.get(0)).ifPresent(rows::add);
         }
         if (is("carve")) {
             rows.add(fields.typed(WishValues.FLOOR));
@@ -130,6 +132,22 @@ final class RouterStopSlip {
 
     private static Fixed fixed(String label, double value, int decimals, String unit, String link) {
         return new Fixed(label, Numbers.plain(value, decimals), unit, "book", link, "", "");
+    }
+
+    /** The tool from the side, where it is known how deep it goes. */
+    private static Optional<SlipRow> side(RouterStopOf of) {
+        List<Double> levels = of.work().stop().levels();
+        return of.tool()
+                .filter(t -> !levels.isEmpty() && t.kind() != ToolKind.SAW)
+                .map(
+                        t ->
+                                new Own(
+                                        RouterPages.TEMPLATE,
+                                        "side",
+                                        ToolSide.of(
+                                                t,
+                                                levels.get(levels.size() - 1),
+                                                of.plan().task().thickness())));
     }
 
     /** A tool that there is, and why it cannot; empty when it can. */
