@@ -8,6 +8,7 @@ import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.run.RouterWork;
 import dev.oleander.work.router.tool.CutSteps;
 import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Finish;
 import java.util.List;
 import java.util.Optional;
 
@@ -43,6 +44,7 @@ public record RouterStopOf(RouterWork work, Side side, RouterPlan plan) {
             case WishValues.MANNER -> Optional.of("parallel");
             case WishValues.ALLOWANCE, WishValues.FINISH_CUTS, WishValues.FINISH_FLOOR ->
                     Optional.of("0");
+            case WishValues.FINISH_WIDTH -> Optional.of(Numbers.plain(Finish.USUAL_WIDTH, 3));
             case WishValues.FINISH_AT -> Optional.of("levels");
             case WishValues.ENTRY -> Optional.of(isEven() ? "helix" : "ramp");
             case WishValues.SIDE -> Optional.of(side.word());

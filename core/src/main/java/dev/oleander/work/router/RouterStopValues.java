@@ -37,7 +37,7 @@ final class RouterStopValues {
                             "Side",
                             new Word("outside", "outside"),
                             new Word("inside", "inside"),
-                            new Word("on", "on the line")),
+                            new Word("on", "on it")),
                     words(
                             WishValues.WAY,
                             "way of cutting",

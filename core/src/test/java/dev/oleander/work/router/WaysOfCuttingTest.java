@@ -293,7 +293,7 @@ class WaysOfCuttingTest {
                 Map.of(
                         "{\"cuts\": 1, \"width\": \"9\"}", "does not lead to a wall",
                         "{\"cuts\": 30, \"width\": \"0.1\"}", "there are 0 to 20",
-                        "{\"cuts\": 1}", "it needs a width of the finishing cuts",
+                        "{\"cuts\": 1, \"width\": \"0\"}", "it must be above 0",
                         "{\"cuts\": 1, \"width\": \"0.1\", \"at\": \"once\"}",
                                 "known are levels, depth");
         sentences.forEach(

@@ -341,7 +341,9 @@ public record Wish(
             }
             return new Finish(
                     finish.cuts(),
-                    positive(finish.width(), "width of the finishing cuts"),
+                    finish.width() == null
+                            ? Finish.USUAL_WIDTH
+                            : positive(finish.width(), "width of the finishing cuts"),
                     at.equals("depth"),
                     lead == null || lead.radius() == null
                             ? Optional.empty()

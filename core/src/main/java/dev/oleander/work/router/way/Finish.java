@@ -14,6 +14,9 @@ import java.util.Optional;
  */
 public record Finish(int cuts, double width, boolean atDepth, Optional<Double> lead, double over) {
 
+    /** mm that a cut takes where nothing is said. */
+    public static final double USUAL_WIDTH = 0.2;
+
     public static final Finish NONE = new Finish(0, 0, false, Optional.empty(), 0);
 
     /** mm that is left at the wall before the first of them. */

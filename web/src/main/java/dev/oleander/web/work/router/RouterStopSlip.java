@@ -12,6 +12,7 @@ import dev.oleander.web.bench.SlipRow.Own;
 import dev.oleander.web.bench.SlipSection;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.router.RouterMilling;
+import dev.oleander.work.router.RouterRun;
 import dev.oleander.work.router.RouterStopOf;
 import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterKind;
@@ -118,6 +119,7 @@ final class RouterStopSlip {
         }
         if (made.size() == 1) {
             made.get(0).work().feeds().ifPresent(feeds -> rows.addAll(data(feeds)));
+            engaged().ifPresent(rows::addAll);
         }
         return rows;
     }
@@ -128,6 +130,22 @@ final class RouterStopSlip {
                 fixed("Speed", Math.rint(feeds.speed()), 0, "rev/min", link),
                 fixed("Feed", feeds.feed(), 0, "mm/min", link),
                 fixed("Power", feeds.power(), 2, "kW", link));
+    }
+
+    /** How much the tool of a pocket is in the work. */
+    private Optional<List<SlipRow>> engaged() {
+        String stop = made.get(0).work().stop().id();
+        return result.own(RouterRun.class)
+                .map(run -> run.engaged().get(stop))
+                .map(
+                        e ->
+                                List.of(
+                                        found("In the work", e.peak(), "°"),
+                                        found("Full width", e.full(), "mm")));
+    }
+
+    private static SlipRow found(String label, double value, String unit) {
+        return new Fixed(label, Numbers.plain(value, 0), unit, "found", "", "", "");
     }
 
     private static Fixed fixed(String label, double value, int decimals, String unit, String link) {
