@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.DialectLibrary;
+import dev.oleander.geometry.Segment;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Engaged;
@@ -234,6 +235,17 @@ class WaysOfCuttingTest {
                     .isCloseTo(rounds * round, within(0.35 * rounds * round));
         }
         assertThat(rests(run).keySet()).isEqualTo(rests(usual).keySet());
+        // what is shown of it is the last round, with its tabs and nothing else
+        for (RouterStop outline : outlines) {
+            Stop shown = run.run().stop(outline.id()).orElseThrow();
+            Stop before = usual.run().stop(outline.id()).orElseThrow();
+            assertThat(length(shown)).isCloseTo(length(before), within(1e-3));
+            assertThat(shown.tabs()).hasSameSizeAs(before.tabs());
+        }
+    }
+
+    private static double length(Stop stop) {
+        return stop.path().orElseThrow().main().stream().mapToDouble(Segment::length).sum();
     }
 
     @Test

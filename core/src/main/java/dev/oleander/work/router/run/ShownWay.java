@@ -23,10 +23,13 @@ record ShownWay(List<Segment> main, List<Tab> tabs) {
 
     private static final double SAME = 1e-6;
 
+    /** Legs in which a tool may leave a wall. */
+    private static final int LEAD = 2;
+
     /** Of a stop that can be done. */
     static ShownWay of(RouterStop stop, boolean closed) {
         if (closed) {
-            List<Leg> round = begunBesideTabs(lastRound(stop.legs()), deepest(stop));
+            List<Leg> round = begunBesideTabs(lastOf(stop.legs()), deepest(stop));
             if (!round.isEmpty()) {
                 double radius = stop.tool().orElseThrow().diameter() / 2;
                 return new ShownWay(segments(round), tabs(round, deepest(stop), radius));
@@ -44,14 +47,26 @@ record ShownWay(List<Segment> main, List<Tab> tabs) {
         return legs.stream().map(leg -> leg.segment().orElseThrow()).toList();
     }
 
+    /** The last round, or the last before the tool leaves the wall in an arc. */
+    private static List<Leg> lastOf(List<Leg> legs) {
+        int end = legs.size();
+        while (end > 0 && !legs.get(end - 1).cuts()) {
+            end--;
+        }
+        for (int out = 0; out <= LEAD && out < end; out++) {
+            List<Leg> round = lastRound(legs.subList(0, end - out));
+            if (!round.isEmpty()) {
+                return round;
+            }
+        }
+        return List.of();
+    }
+
     /** The last legs that lead back to where they begin; none when there is no such round. */
     private static List<Leg> lastRound(List<Leg> legs) {
         List<Leg> round = new ArrayList<>();
         for (int i = legs.size() - 1; i >= 0; i--) {
             Leg leg = legs.get(i);
-            if (!leg.cuts() && round.isEmpty()) {
-                continue;
-            }
             if (leg.segment().isEmpty()) {
                 // up and down at a tab, or the way down to the round
                 if (!leg.cuts()) {

@@ -13,6 +13,7 @@ import dev.oleander.work.router.RouterRun;
 import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Removed;
 import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.run.RouterWork;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.Leg;
@@ -73,7 +74,8 @@ record RouterScene(
         Map<String, Feature> features = run.plan().task().reading().byId();
         for (Stop stop : run.run().cut()) {
             Feature feature = features.get(stop.feature());
-            if (stop.side() == Side.OUTSIDE && feature.isClosed()) {
+            boolean again = ((RouterWork) stop.work()).stop().skin();
+            if (stop.side() == Side.OUTSIDE && feature.isClosed() && !again) {
                 Placement there = placement(run, stop.copy());
                 kept.add(
                         SceneBuilder.flat(
