@@ -3,6 +3,7 @@ package dev.oleander;
 import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.Fits;
+import dev.oleander.drawing.Label;
 import dev.oleander.drawing.Layer;
 import dev.oleander.drawing.Style;
 import dev.oleander.drawing.read.DrawingReading;
@@ -24,6 +25,7 @@ import java.util.Optional;
 public final class Drawn {
 
     private final List<Entity> entities = new ArrayList<>();
+    private final List<Label> labels = new ArrayList<>();
     private final Map<String, Layer> layers = new LinkedHashMap<>();
     private String layer = "CUT";
 
@@ -84,6 +86,12 @@ public final class Drawn {
         return this;
     }
 
+    /** Text at a place. */
+    public Drawn label(String text, double x, double y) {
+        labels.add(new Label(text, new Point(x, y)));
+        return this;
+    }
+
     public Drawing drawing() {
         return new Drawing(
                 "test.dxf",
@@ -93,6 +101,7 @@ public final class Drawn {
                 List.copyOf(layers.values()),
                 entities,
                 List.of(),
+                List.copyOf(labels),
                 List.of(),
                 List.of(),
                 Fits.none(0.01));

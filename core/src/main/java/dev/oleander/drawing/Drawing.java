@@ -12,6 +12,7 @@ import java.util.Optional;
  * @param unit what was taken: the declared one, the one asked for, or mm
  * @param unitGuessed whether nobody said the unit, neither the file nor a person
  * @param points single points that are drawn, mm: places to snap to
+ * @param labels texts that stand in it
  * @param skipped what was left out and why
  * @param faults what the reader itself found: entities without length, unreadable ones
  * @param fits curves that became lines and arcs
@@ -24,6 +25,7 @@ public record Drawing(
         List<Layer> layers,
         List<Entity> entities,
         List<Point> points,
+        List<Label> labels,
         List<Skipped> skipped,
         List<Fault> faults,
         Fits fits) {
@@ -32,6 +34,7 @@ public record Drawing(
         layers = List.copyOf(layers);
         entities = List.copyOf(entities);
         points = List.copyOf(points);
+        labels = List.copyOf(labels);
         skipped = List.copyOf(skipped);
         faults = List.copyOf(faults);
     }
@@ -43,6 +46,7 @@ public record Drawing(
                 Optional.of(LengthUnit.MILLIMETRE),
                 LengthUnit.MILLIMETRE,
                 false,
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -61,6 +65,7 @@ public record Drawing(
                 newLayers,
                 newEntities,
                 newPoints,
+                labels,
                 skipped,
                 faults,
                 fits);
@@ -75,6 +80,7 @@ public record Drawing(
                 layers,
                 entities,
                 points,
+                labels,
                 skipped,
                 newFaults,
                 fits);

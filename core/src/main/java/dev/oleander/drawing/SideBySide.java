@@ -41,6 +41,7 @@ public final class SideBySide {
         List<Skipped> skipped = new ArrayList<>();
         List<Fault> faults = new ArrayList<>();
         List<Point> points = new ArrayList<>();
+        List<Label> labels = new ArrayList<>();
         Fits fits = Fits.none(drawings.get(0).fits().tolerance());
         Box placed = null;
         for (Drawing drawing : drawings) {
@@ -57,6 +58,7 @@ public final class SideBySide {
             skipped.addAll(drawing.skipped());
             drawing.faults().forEach(f -> faults.add(moved(f, move)));
             drawing.points().forEach(p -> points.add(move.apply(p)));
+            drawing.labels().forEach(l -> labels.add(new Label(l.text(), move.apply(l.place()))));
             fits = fits.plus(drawing.fits());
             Box here = new Box(box.min().plus(shift), box.max().plus(shift));
             placed = placed == null ? here : placed.union(here);
@@ -71,6 +73,7 @@ public final class SideBySide {
                 List.copyOf(layers.values()),
                 entities,
                 points,
+                labels,
                 skipped,
                 faults,
                 fits);

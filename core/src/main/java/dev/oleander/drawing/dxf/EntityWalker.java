@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import java.util.stream.LongStream;
 
 /** Takes the entities of the model, or of one block as often as it is put in. */
@@ -33,6 +34,11 @@ final class EntityWalker {
                     "TOLERANCE",
                     "IMAGE",
                     "WIPEOUT");
+    private static final Set<String> TEXTS = Set.of("TEXT", "MTEXT", "ATTRIB");
+
+    /** In texts of several lines: from a backslash and a letter up to a semicolon. */
+    private static final Pattern SETTING = Pattern.compile("\\\\[A-Za-z][^;{}]*;");
+
     private static final Set<String> ENDS = Set.of("SEQEND", "VERTEX");
 
     /** Blocks inside blocks; drawings of the shop have three or four. */
@@ -113,10 +119,19 @@ final class EntityWalker {
         } else if (builder.reads(record.type())) {
             build(record, () -> builder.build(record));
         } else {
+            if (TEXTS.contains(record.type())) {
+                guarded(record, () -> collector.label(text(record), builder.point(record)));
+            }
             boolean note = NOTES.contains(record.type());
             String why = note ? "a note, not line work" : "this kind of entity is not read";
             collector.skip(record.type(), layerOf(record), why, !note);
         }
+    }
+
+    /** Without the codes that set it: a font within braces, a new line. */
+    private static String text(DxfRecord record) {
+        String set = record.text(1).orElse("");
+        return SETTING.matcher(set.replace("\\P", " ")).replaceAll("").replaceAll("[{}]", "");
     }
 
     private String layerOf(DxfRecord record) {

@@ -6,6 +6,7 @@ import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.Fits;
 import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.Label;
 import dev.oleander.drawing.Layer;
 import dev.oleander.drawing.Skipped;
 import dev.oleander.drawing.Style;
@@ -21,6 +22,9 @@ import java.util.Optional;
 
 /** Collects what a reader finds in one file and keeps to the limits of its options. */
 public final class Collector {
+
+    /** Texts that are kept; no drawing of a part has more. */
+    private static final int MOST_LABELS = 10_000;
 
     private record SkipKey(String entity, String layer, String why, boolean lineWork) {}
 
@@ -38,6 +42,7 @@ public final class Collector {
 
     private final Map<String, String> types = new HashMap<>();
     private final List<Point> points = new ArrayList<>();
+    private final List<Label> labels = new ArrayList<>();
     private final Map<SkipKey, Integer> skipped = new LinkedHashMap<>();
     private final List<Fault> faults = new ArrayList<>();
     private Fits fits;
@@ -148,6 +153,17 @@ public final class Collector {
                         .formatted(type, layer, line, why));
     }
 
+    /**
+     * Text that stands in the drawing.
+     *
+     * @param place where it begins, mm
+     */
+    public void label(String text, Point place) {
+        if (!text.isBlank() && labels.size() < MOST_LABELS) {
+            labels.add(new Label(text.strip(), place));
+        }
+    }
+
     /** Something a person must know about the file. */
     public void fault(String sentence) {
         faults.add(Fault.ofFile(sentence));
@@ -199,6 +215,7 @@ public final class Collector {
                 List.copyOf(layers.values()),
                 entities,
                 points,
+                labels,
                 left,
                 faults,
                 fits);

@@ -146,7 +146,7 @@ public final class Deeds {
                         .ifPresent(on -> on.on().of(reading).forEach(f -> named.add(f.id())));
             }
         }
-        Usual usual = new Usual(tools, thickness);
+        Usual usual = new Usual(tools, thickness, new DepthTexts(reading));
         Map<String, String> kinds = new HashMap<>();
         Map<String, Map<String, Said>> byKind = new TreeMap<>();
         for (Feature f : outerFirst()) {

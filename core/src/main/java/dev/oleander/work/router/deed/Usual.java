@@ -53,10 +53,12 @@ final class Usual {
     /** mm by which a drill may differ from the hole that is drawn. */
     private static final double NEAR = 0.05;
 
+    private final DepthTexts texts;
     private final List<Tool> tools;
     private final double thickness;
 
-    Usual(List<Tool> tools, double thickness) {
+    Usual(List<Tool> tools, double thickness, DepthTexts texts) {
+        this.texts = texts;
         this.tools = tools;
         this.thickness = thickness;
     }
@@ -91,14 +93,16 @@ final class Usual {
         return feature.purpose() == Purpose.MARK;
     }
 
-    /** What the layer says, where that is less than the stock is thick. */
+    /** What a text or the layer says, where that is less than the stock is thick. */
     private Optional<Double> depth(Feature feature) {
+        return texts.of(feature).or(() -> ofLayer(feature)).filter(mm -> mm > 0 && mm < thickness);
+    }
+
+    private static Optional<Double> ofLayer(Feature feature) {
         Matcher name = DEPTH.matcher(feature.layer().toUpperCase(Locale.ROOT));
-        if (!name.matches()) {
-            return Optional.empty();
-        }
-        double mm = Double.parseDouble(name.group(1).replace(',', '.'));
-        return mm > 0 && mm < thickness ? Optional.of(mm) : Optional.empty();
+        return name.matches()
+                ? Optional.of(Double.parseDouble(name.group(1).replace(',', '.')))
+                : Optional.empty();
     }
 
     private RouterKind kind(Feature feature, boolean hasDepth, boolean inPocket) {

@@ -3,6 +3,10 @@ package dev.oleander.work.router.deed;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.Drawn;
+import dev.oleander.drawing.Drawing;
+import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.Label;
+import dev.oleander.drawing.file.DrawingFiles;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
@@ -10,6 +14,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.Recipe.Rule;
+import dev.oleander.quantity.LengthUnit;
 import dev.oleander.value.Source;
 import dev.oleander.work.router.book.RouterBook;
 import dev.oleander.work.router.choice.RouterChoice;
@@ -22,7 +27,11 @@ import dev.oleander.work.router.operation.Operation.Follow;
 import dev.oleander.work.router.operation.Operation.Round;
 import dev.oleander.work.router.operation.Wish;
 import dev.oleander.work.router.tool.Tool;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -225,5 +234,70 @@ class DeedsTest {
         RouterChoices leave =
                 RouterChoices.NOTHING.withStop(a, RouterChoice.NOTHING.with("work", "leave"));
         assertThat(of(reading, leave)).noneMatch(d -> d.features().contains(a));
+    }
+
+    /** In a contour, beside a line; what it says more than the stock is thick is no depth. */
+    @Test
+    void textsSayDepths() {
+        Reading reading =
+                new Drawn()
+                        .rectangle(0, 0, 300, 200)
+                        .rectangle(20, 20, 60, 40)
+                        .rectangle(120, 20, 60, 40)
+                        .rectangle(220, 20, 60, 40)
+                        .line(20, 120, 150, 120)
+                        .label("8 mm", 30, 30)
+                        .label("DEPTH 5,5", 140, 40)
+                        .label("44", 240, 40)
+                        .label("T=3", 60, 123)
+                        .label("8 off", 160, 160)
+                        .reading();
+        Map<String, List<String>> depths = new TreeMap<>();
+        for (Deed deed : of(reading, RouterChoices.NOTHING)) {
+            depths.computeIfAbsent(deed.kind(), k -> new ArrayList<>())
+                    .add(deed.values().get(WishValues.DEPTH).orElse(""));
+        }
+        assertThat(depths.get("pocket")).containsExactlyInAnyOrder("8", "5.5", "through");
+        assertThat(depths.get("follow")).containsExactly("3");
+        assertThat(depths.get("contour")).containsExactly("through");
+    }
+
+    @Test
+    void textsOfAFileAreKeptWithoutWhatSetsThem() {
+        String dxf =
+                """
+                  0
+                SECTION
+                  2
+                ENTITIES
+                  0
+                CIRCLE
+                  8
+                A
+                 10
+                5
+                 20
+                5
+                 40
+                20
+                  0
+                MTEXT
+                  8
+                NOTES
+                 10
+                2
+                 20
+                4
+                  1
+                {\\fArial|b0;8 mm\\Pdeep}
+                  0
+                ENDSEC
+                  0
+                EOF
+                """;
+        ImportOptions options = ImportOptions.defaults().withUnit(LengthUnit.CENTIMETRE);
+        Drawing drawing =
+                new DrawingFiles(options).read("a.dxf", dxf.getBytes(StandardCharsets.US_ASCII));
+        assertThat(drawing.labels()).containsExactly(new Label("8 mm deep", new Point(20, 40)));
     }
 }
