@@ -69,7 +69,7 @@ class WishTest {
                     {'kind': 'bore', 'depth': 3}                                            | An operation needs an id.
                     {'id': 'a', 'kind': 'dig', 'depth': 3}                                  | kind "dig"; known are contour
                     {'id': 'a', 'kind': 'bore'}                                             | it needs a depth
-                    {'id': 'a', 'kind': 'bore', 'depth': 3, 'wrap': true}                   | not laid round the axis
+                    {'id': 'a', 'kind': 'bore', 'depth': 3, 'wrap': true, 'copies': {'rotary': 3}} | has no copies round it
                     {'id': 'a', 'kind': 'bore', 'depth': 'T-/2'}                            | depth "T-/2"
                     {'id': 'a', 'kind': 'contour', 'depth': 3, 'side': 'left'}              | side "left"
                     {'id': 'a', 'kind': 'contour', 'depth': 3, 'way': 'up'}                 | way "up"
