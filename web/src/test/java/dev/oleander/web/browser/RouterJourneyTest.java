@@ -54,6 +54,25 @@ class RouterJourneyTest extends BrowserTest {
     }
 
     @Test
+    void theWorkIsCutOpenAlongALineThatIsDragged() {
+        long job = calls.requested("instrument_panel");
+        browser.openStage(job, "proof");
+        browser.click("#tool-section");
+        int[] from = browser.onScreen(60, 180);
+        browser.actions()
+                .moveToLocation(from[0], from[1])
+                .clickAndHold()
+                .moveByOffset(80, 6)
+                .moveByOffset(80, 6)
+                .release()
+                .perform();
+        browser.until(b -> b.text("#section").contains("dashed: as it is wanted"));
+        assertThat(browser.all("#section path.t-stock")).hasSize(1);
+        browser.click("#tool-section");
+        browser.until(b -> b.all("#section[hidden]").size() == 1);
+    }
+
+    @Test
     void anAllowanceLeftByMistakeIsSeenInProof() {
         long job = calls.requested("hatch_boards");
         browser.openStage(job, "cuts");

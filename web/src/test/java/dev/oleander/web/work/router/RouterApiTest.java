@@ -190,4 +190,59 @@ class RouterApiTest extends WebTest {
         assertThat(calls.get(release + "/verify").json().get("intact").asBoolean()).isTrue();
         assertThat(calls.get(release + "/sheet.pdf").text()).startsWith("%PDF");
     }
+
+    /** Other ways of cutting are a matter of the request alone. */
+    @Test
+    void waysOfCuttingAreAskedFor() {
+        long job = calls.requested("instrument_panel");
+        ObjectNode request = (ObjectNode) RouterCalls.truth("instrument_panel").get("request");
+        for (JsonNode operation : request.get("operations")) {
+            ObjectNode of = (ObjectNode) operation;
+            if (of.get("kind").asString().equals("pocket")) {
+                of.put("manner", "even");
+                of.set("entry", JsonMapper.shared().readTree("{'angle': '3'}".replace('\'', '"')));
+            }
+            if (of.get("id").asString().equals("outline")) {
+                of.put("skin", "0.4");
+            }
+        }
+        ApiClient.Answer run = calls.put(job, request.toString());
+        assertThat(run.status()).as(run.text()).isEqualTo(200);
+        JsonNode pocket = calls.stop(job, "recess");
+        double wished = Math.toDegrees(Math.acos(1 - 2 * 0.45));
+        assertThat(pocket.get("peakEngagement").asDouble()).isBetween(60.0, 1.05 * wished);
+        assertThat(pocket.get("fullWidthLength").asDouble()).isLessThan(80);
+        List<String> outlines = new ArrayList<>();
+        for (JsonNode stop : run.json().get("stops")) {
+            if (stop.get("operation").asString().equals("outline")) {
+                outlines.add(stop.get("id").asString());
+            }
+        }
+        assertThat(outlines).hasSize(2).anyMatch(id -> id.endsWith("-skin"));
+    }
+
+    @Test
+    void theWorkIsCutOpenAlongALine() {
+        long job = calls.requested("instrument_panel");
+        String path = "/api/jobs/%d/material/section?".formatted(job);
+        JsonNode section = calls.get(path + "x1=-20&y1=5&x2=460&y2=5").json();
+        assertThat(section.get("length").asDouble()).isEqualTo(480);
+        assertThat(section.get("thickness").asDouble()).isEqualTo(12);
+        List<Double> depths = new ArrayList<>();
+        section.get("depth").forEach(p -> depths.add(p.get(1).asDouble()));
+        assertThat(depths).hasSizeGreaterThan(400).contains(12.0).allMatch(d -> d >= 0 && d <= 12);
+        for (JsonNode place : section.get("depth")) {
+            double x = -20 + place.get(0).asDouble();
+            JsonNode one =
+                    calls.get("/api/jobs/%d/material/depth?x=%s&y=5".formatted(job, x)).json();
+            assertThat(place.get(1).asDouble())
+                    .isCloseTo(one.get("depth").asDouble(), within(1e-6));
+            if (x > 20) {
+                break;
+            }
+        }
+        assertThat(calls.get(path + "x1=1&y1=5&x2=1&y2=5").status()).isEqualTo(422);
+        assertThat(calls.get(path + "x1=1&y1=5").text()).contains("x1, y1, x2 and y2");
+        assertThat(calls.get(path + "x1=a&y1=5&x2=1&y2=5").status()).isEqualTo(400);
+    }
 }

@@ -94,4 +94,17 @@ class ToolPagesTest extends WebTest {
         PageClient tove = new PageClient(port).signedIn("tove");
         assertThat(tove.post(path, copy).statusCode()).isEqualTo(403);
     }
+
+    @Test
+    void positionsStandInATableOfTheirOwn() {
+        String positions = lead.get("/machines/hazel/stations").body();
+        assertThat(positions).contains("12 rows", "bank", "/machines/hazel/tools");
+        String path = "/machines/hazel/stations/rows/3";
+        HttpResponse<String> saved = lead.post(path, form(path, "used", "84.5"));
+        assertThat(saved.statusCode()).as(saved.body()).isEqualTo(302);
+        assertThat(lead.get("/machines/hazel/stations").body()).contains("84.5", "new order");
+        HttpResponse<String> refused = lead.post(path, form(path, "unit", "pantry"));
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("known are main, bank, side, saw");
+    }
 }
