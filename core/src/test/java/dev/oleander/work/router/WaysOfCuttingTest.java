@@ -299,6 +299,38 @@ class WaysOfCuttingTest {
         assertThat(above).isCloseTo(18 - 0.4, within(1e-9));
     }
 
+    /** Openings have skins of their own; one within an outline that has none is cut before it. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void skinsOfOpenings(boolean ofOutline) {
+        RouterRun run =
+                changed(
+                        "instrument_panel",
+                        (kind, operation) -> {
+                            boolean outline = operation.get("id").asString().equals("outline");
+                            if (kind.equals("contour") && (ofOutline || !outline)) {
+                                operation.put("skin", "0.4");
+                            }
+                        });
+        requireSame(run, RouterJobs.requested("instrument_panel"));
+        List<RouterStop> order = run.plan().done();
+        RouterStop last = order.get(order.size() - 1);
+        assertThat(last.operation()).isEqualTo("outline");
+        assertThat(last.skin()).isEqualTo(ofOutline);
+        assertThat(order.stream().filter(RouterStop::skin)).hasSize(ofOutline ? 3 : 2);
+        int tabs =
+                run.run().stops().stream()
+                        .filter(s -> s.head().deed().equals("outline"))
+                        .mapToInt(s -> s.tabs().size())
+                        .sum();
+        int usual =
+                RouterJobs.requested("instrument_panel").run().stops().stream()
+                        .filter(s -> s.head().deed().equals("outline"))
+                        .mapToInt(s -> s.tabs().size())
+                        .sum();
+        assertThat(tabs).isEqualTo(usual);
+    }
+
     @Test
     void whatCannotBeFinishedIsSaid() {
         Map<String, String> sentences =

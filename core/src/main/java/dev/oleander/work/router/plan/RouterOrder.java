@@ -61,7 +61,7 @@ public final class RouterOrder {
         List<Integer> all = IntStream.range(0, stops.size()).boxed().toList();
         waiting(all.stream().filter(i -> faces(stops.get(i))).toList(), all, (f, s) -> !faces(s));
         List<Integer> skins = all.stream().filter(i -> stops.get(i).skin()).toList();
-        waiting(all, skins, (f, s) -> !f.skin());
+        waiting(all, skins, (f, s) -> !f.skin() && !(f.copy() == s.copy() && isWithin(s, f)));
     }
 
     private void waiting(
@@ -161,8 +161,7 @@ public final class RouterOrder {
 
     /** The other frees what it lies in: outlines and openings are cut when all within them is. */
     private boolean isWithin(RouterStop first, RouterStop then) {
-        boolean cutsOut = operation(then).what() instanceof Round || then.frees();
-        if (!cutsOut || first.features().equals(then.features())) {
+        if (!cutsOut(then) || first.features().equals(then.features())) {
             return false;
         }
         for (String outer : then.features()) {
@@ -176,6 +175,13 @@ public final class RouterOrder {
             }
         }
         return false;
+    }
+
+    /** Whether something comes free by it, or would but for tabs; not where a skin is left. */
+    private boolean cutsOut(RouterStop stop) {
+        boolean round =
+                operation(stop).what() instanceof Round of && (stop.skin() || of.skin().isEmpty());
+        return round || stop.frees();
     }
 
     private Contour closed(String id) {

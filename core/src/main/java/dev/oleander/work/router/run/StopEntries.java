@@ -61,7 +61,7 @@ final class StopEntries {
                         stop.tool().map(t -> t.diameter()).orElse(0.0),
                         Stop.Ends.without(0),
                         way.map(w -> new CutPath(List.of(), w.main(), List.of(), List.of())),
-                        way.map(ShownWay::tabs).orElse(List.of()));
+                        way.filter(w -> isLast(stop, round)).map(ShownWay::tabs).orElse(List.of()));
         return new Stop(
                 head,
                 shown,
@@ -70,6 +70,11 @@ final class StopEntries {
                 sources(stop, deed, feature),
                 List.of(),
                 new RouterWork(stop, deed, feeds));
+    }
+
+    /** Tabs stand in the skin, where one is left; above it they only begin. */
+    private static boolean isLast(RouterStop stop, Optional<Round> round) {
+        return stop.skin() || round.flatMap(Round::skin).isEmpty();
     }
 
     private static Optional<Round> round(Deed deed) {
