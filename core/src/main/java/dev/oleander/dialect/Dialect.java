@@ -22,6 +22,7 @@ import java.util.Map;
  * @param parameters what is asked for when a program is released
  * @param limits of one file
  * @param subprograms how what repeats is said once; null: it is not
+ * @param cycles how holes are said in one block each; null: they are written out
  */
 public record Dialect(
         String name,
@@ -45,7 +46,8 @@ public record Dialect(
         Map<String, NumberForm> values,
         List<Parameter> parameters,
         Limits limits,
-        Subprograms subprograms) {
+        Subprograms subprograms,
+        Cycles cycles) {
 
     private static final List<Part> USUAL_ORDER =
             List.of(
@@ -350,6 +352,14 @@ public record Dialect(
         }
     }
 
+    /**
+     * Cycles: a rapid move over a place, down to where the feed begins, the hole, and up again.
+     *
+     * @param drill template of the block with x, y, z, low (where the feed begins) and feed
+     * @param end word of the block behind the last hole
+     */
+    public record Cycles(String drill, String end) {}
+
     public record Comment(String open, String close) {}
 
     /** The same format without subprograms: what repeats is written every time. */
@@ -376,7 +386,8 @@ public record Dialect(
                 values,
                 parameters,
                 limits,
-                null);
+                null,
+                cycles);
     }
 
     /** Smallest step of coordinates, mm. */

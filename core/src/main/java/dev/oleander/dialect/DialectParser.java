@@ -132,6 +132,9 @@ final class DialectParser {
         if (dialect.language() == Dialect.Language.WORDS) {
             words(dialect);
         }
+        if (dialect.cycles() != null) {
+            cycles(dialect, dialect.cycles());
+        }
         if (dialect.subprograms() != null) {
             subprograms(dialect, dialect.subprograms());
         }
@@ -159,6 +162,18 @@ final class DialectParser {
                     "file.longestLine",
                     "must be at least %d, not %d".formatted(least, dialect.file().longestLine()));
         }
+    }
+
+    private void cycles(Dialect dialect, Dialect.Cycles cycles) {
+        if (dialect.language() != Dialect.Language.WORDS || !dialect.motion().depth()) {
+            mistake("cycles", "need words, and heights that can be said");
+        }
+        if (cycles.drill() == null
+                || !EventWords.namesOf(cycles.drill())
+                        .equals(Set.of("x", "y", "z", "low", "feed"))) {
+            mistake("cycles.drill", "needs {{x}}, {{y}}, {{z}}, {{low}} and {{feed}}");
+        }
+        word("cycles.end", cycles.end());
     }
 
     private void subprograms(Dialect dialect, Dialect.Subprograms subs) {

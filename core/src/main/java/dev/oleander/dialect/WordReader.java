@@ -40,6 +40,7 @@ final class WordReader implements LineReader {
     /** The motion that goes on; null before the first. */
     private final List<EventPattern> frames = new ArrayList<>();
 
+    private final EventPattern cycle;
     private Fixed motion;
 
     private double feed;
@@ -64,6 +65,13 @@ final class WordReader implements LineReader {
                 .map(line -> new EventPattern(EventKind.COMMENT, line, dialect))
                 .filter(line -> line.firstValue() != 0)
                 .forEach(frames::add);
+        this.cycle =
+                dialect.cycles() == null
+                        ? null
+                        : new EventPattern(EventKind.COMMENT, dialect.cycles().drill(), dialect);
+        if (dialect.cycles() != null) {
+            preparatory.add(fixed(dialect.cycles().end()));
+        }
         this.rapid = fixed(dialect.motion().rapid());
         this.line = fixed(dialect.motion().line());
         this.clockwise = fixed(dialect.motion().clockwise());
@@ -115,9 +123,30 @@ final class WordReader implements LineReader {
             return;
         }
         int first = block.count() > 0 && block.address(0) == number ? 1 : 0;
-        if (block.count() > first && !isEvent(first) && !isFrame(first)) {
+        if (block.count() > first && !isEvent(first) && !isFrame(first) && !isHole(first)) {
             move(first);
         }
+    }
+
+    /** A hole in one block: what it stands for is made of it. */
+    private boolean isHole(int first) {
+        Optional<Map<String, Double>> said =
+                cycle == null ? Optional.empty() : cycle.match(block, first);
+        said.ifPresent(values -> hole(values, block.column(first)));
+        return said.isPresent();
+    }
+
+    private void hole(Map<String, Double> values, int column) {
+        Point to = new Point(values.get("x"), values.get("y"));
+        Pose high = items.pose();
+        if (!to.equals(items.at())) {
+            items.towards(high).rapid(to);
+            items.goTo(to);
+        }
+        items.towards(new Pose(values.get("low"), high.turn())).rapid(to);
+        items.towards(new Pose(values.get("z"), high.turn())).line(to, values.get("feed"), column);
+        items.towards(high).rapid(to);
+        motion = null;
     }
 
     /** Lines of the header and the footer with values that somebody chose for a release. */

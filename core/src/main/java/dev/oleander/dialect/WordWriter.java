@@ -10,6 +10,8 @@ import dev.oleander.motion.Item;
 import dev.oleander.motion.Program;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** Writes blocks of words of an address and a number, as ISO 6983 has them. */
 final class WordWriter {
@@ -21,8 +23,15 @@ final class WordWriter {
     private final StringBuilder block = new StringBuilder();
     private final Template call;
     private final Template begin;
+    private final Template cycle;
+    private boolean cycling;
     private boolean incremental;
     private String motionWord = "";
+
+    /** Where the tool is, as planned. */
+    private Point at = Point.ORIGIN;
+
+    private double high;
 
     /** Where the head is, as written, in steps. */
     private long x;
@@ -52,6 +61,10 @@ final class WordWriter {
         Dialect.Subprograms subs = dialect.subprograms();
         this.call = subs == null ? null : EventWords.compiled("subprograms.call", subs.call());
         this.begin = subs == null ? null : EventWords.compiled("subprograms.begin", subs.begin());
+        this.cycle =
+                dialect.cycles() == null
+                        ? null
+                        : EventWords.compiled("cycles.drill", dialect.cycles().drill());
         this.incremental = dialect.positions() == Dialect.Positions.INCREMENTAL;
     }
 
@@ -61,7 +74,12 @@ final class WordWriter {
         int i = 0;
         while (i < program.size()) {
             Repeats.Call called = plain ? null : repeats.calls().get(i);
-            if (called == null) {
+            Optional<Drilled> hole =
+                    called == null ? drilled(program, i, repeats) : Optional.empty();
+            if (hole.isPresent()) {
+                cycle(hole.get(), program.items().get(i), itemOf.get(i));
+                i += hole.get().items();
+            } else if (called == null) {
                 item(program.items().get(i), itemOf.get(i));
                 i++;
             } else {
@@ -69,12 +87,56 @@ final class WordWriter {
                 i = called.body().to();
             }
         }
+        endCycle();
         for (int sub = 0; sub < repeats.bodies().size(); sub++) {
             subprogram(sub, repeats.bodies().get(sub), program, itemOf);
         }
     }
 
+    // ---- holes
+
+    private Optional<Drilled> drilled(Program program, int i, Repeats repeats) {
+        if (cycle == null || incremental || !dialect.motion().depth()) {
+            return Optional.empty();
+        }
+        return Drilled.at(program.items(), i, at, high)
+                .filter(
+                        hole ->
+                                IntStream.range(i, i + hole.items())
+                                        .noneMatch(k -> repeats.calls().containsKey(k)));
+    }
+
+    private void cycle(Drilled hole, Item first, int from) {
+        text.commentOf(first);
+        text.block(
+                EventWords.rendered(
+                        "cycles.drill",
+                        cycle,
+                        Map.of(
+                                "x", coordinate.write(hole.at().x()),
+                                "y", coordinate.write(hole.at().y()),
+                                "z", coordinate.write(hole.deep()),
+                                "low", coordinate.write(hole.low()),
+                                "feed", dialect.words().feed().write(hole.feed()))),
+                from);
+        x = coordinate.steps(hole.at().x());
+        y = coordinate.steps(hole.at().y());
+        at = hole.at();
+        forget();
+        cycling = true;
+    }
+
+    private void endCycle() {
+        if (cycling) {
+            text.block(dialect.cycles().end(), -1);
+            cycling = false;
+        }
+    }
+
+    // ---- what repeats
+
     private void call(Repeats.Call called, Repeats repeats, Program program, int from) {
+        endCycle();
         text.block(numbered(call, called.sub()), from);
         Repeats.Body first = repeats.bodies().get(called.sub());
         Point end = end(program, first);
@@ -83,6 +145,7 @@ final class WordWriter {
         pose(program.items().get(first.to() - 1));
         z = newZ;
         turn = newTurn;
+        moved(program.items().get(called.body().to() - 1));
         forget();
     }
 
@@ -132,9 +195,11 @@ final class WordWriter {
     }
 
     private void item(Item item, int from) {
+        endCycle();
         text.commentOf(item);
         if (!(item instanceof Item.Event)) {
             pose(item);
+            moved(item);
         }
         if (item instanceof Item.Event event) {
             event(event, from);
@@ -151,6 +216,16 @@ final class WordWriter {
             String word = arc ? arcWord((Arc) move.segment()) : dialect.motion().line();
             move(word, move.segment().end(), arc ? (Arc) move.segment() : null, move.feed(), from);
         }
+    }
+
+    /** Where the tool is then, as planned. */
+    private void moved(Item item) {
+        if (item instanceof Item.Rapid rapid) {
+            at = rapid.to();
+        } else if (item instanceof Item.AtFeed feeding) {
+            at = feeding.end();
+        }
+        high = item instanceof Item.Event ? high : item.rise().to().z();
     }
 
     /** Height and turn at the end of a move; events leave them as they are. */

@@ -10,6 +10,8 @@ import dev.oleander.dialect.DialectException;
 import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.dialect.DialectReader;
 import dev.oleander.dialect.Parameter;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.way.Leg;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -61,6 +63,29 @@ class RouterTextsTest {
                 .hasMessageContaining("2500");
         assertThatThrownBy(() -> written(Map.of("clamping", "a friend")))
                 .hasMessageContaining("suction, clamps");
+    }
+
+    /** A hole that is drilled in one go is one block; with pecks it is written out. */
+    @Test
+    void holesAreCycles() {
+        RouterRun run = RouterJobs.requested("sole_board");
+        CheckedWriter.Checked checked = checked(run);
+        long blocks = checked.written().text().lines().filter(l -> l.startsWith("G81 ")).count();
+        long holes =
+                run.plan().done().stream()
+                        .filter(s -> s.tool().orElseThrow().kind().isDrill())
+                        .filter(RouterTextsTest::isInOneGo)
+                        .mapToLong(s -> s.figures().visits().size())
+                        .sum();
+        assertThat(holes).isPositive();
+        assertThat(blocks).isEqualTo(holes);
+        assertThat(checked.written().text()).contains("G80");
+        assertThat(new DialectReader(HAZEL).read(checked.written().text()).problems()).isEmpty();
+    }
+
+    private static boolean isInOneGo(RouterStop stop) {
+        long downs = stop.legs().stream().filter(l -> l.pace() == Leg.Pace.PLUNGE).count();
+        return downs == stop.figures().visits().size();
     }
 
     /** What is done to one copy is written once. */
