@@ -26,7 +26,7 @@ public record Engaged(double peak, double full) {
     private static final double OWN = 0.2;
 
     /** Share of the radius from one place to the next. */
-    private static final double APART = 0.5;
+    private static final double APART = 1;
 
     /** Places on the leading edge; between two that differ the border is found by halving. */
     private static final int EDGE = 18;
@@ -55,13 +55,19 @@ public record Engaged(double peak, double full) {
      */
     private record Piece(Segment way, double begin, double end, boolean wide) {}
 
+    /**
+     * A place that is looked at.
+     *
+     * @param t where on its piece, 0 to 1
+     * @param stands mm of the way that it stands for
+     */
+    private record Place(int piece, double t, double stands) {}
+
     private static final class Measured {
 
         private final double radius;
         private final List<Piece> pieces = new ArrayList<>();
         private final SegmentIndex<Box> index;
-        private double peak;
-        private double full;
 
         Measured(List<Leg> all, double radius, double z) {
             this.radius = radius;
@@ -95,6 +101,16 @@ public record Engaged(double peak, double full) {
         }
 
         Engaged all() {
+            // no place asks what another one has found
+            List<Engaged> all = places().parallelStream().map(this::at).toList();
+            return new Engaged(
+                    all.stream().mapToDouble(Engaged::peak).max().orElse(0),
+                    all.stream().mapToDouble(Engaged::full).sum());
+        }
+
+        /** Evenly along the way, and in the middle of every piece that is longer than a step. */
+        private List<Place> places() {
+            List<Place> places = new ArrayList<>();
             double next = 0;
             double apart = APART * radius;
             for (int i = 0; i < pieces.size(); i++) {
@@ -103,23 +119,26 @@ public record Engaged(double peak, double full) {
                     continue;
                 }
                 double length = piece.end() - piece.begin();
-                int places = (int) Math.max(1, Math.ceil(length / apart));
-                for (int k = 0; k < places; k++) {
-                    at(piece, i, (k + 0.5) / places, length / places);
+                int count = (int) Math.max(1, Math.ceil(length / apart));
+                for (int k = 0; k < count; k++) {
+                    places.add(new Place(i, (k + 0.5) / count, length / count));
                 }
                 next = piece.end() + apart / 2;
             }
-            return new Engaged(peak, full);
+            return places;
         }
 
-        /**
-         * @param stands mm of the way that a place stands for
-         */
-        private void at(Piece piece, int number, double t, double stands) {
-            Point place = piece.way().at(t);
-            double behind = piece.begin() + t * (piece.end() - piece.begin()) - OWN;
-            List<Segment> past = past(place, number, behind);
-            double ahead = piece.way().direction(t).angle();
+        private Engaged at(Place at) {
+            Piece piece = pieces.get(at.piece());
+            Point place = piece.way().at(at.t());
+            double behind = piece.begin() + at.t() * (piece.end() - piece.begin()) - OWN;
+            List<Segment> past = past(place, at.piece(), behind);
+            double ahead = piece.way().direction(at.t()).angle();
+            double engaged = engaged(past, place, ahead);
+            return new Engaged(piece.wide() ? 0 : engaged, engaged >= HALF ? at.stands() : 0);
+        }
+
+        private double engaged(List<Segment> past, Point place, double ahead) {
             double engaged = 0;
             boolean before = isGone(past, edge(place, ahead, -90));
             for (int k = 1; k <= EDGE; k++) {
@@ -133,10 +152,7 @@ public record Engaged(double peak, double full) {
                 }
                 before = gone;
             }
-            full += engaged >= HALF ? stands : 0;
-            if (!piece.wide()) {
-                peak = Math.max(peak, engaged);
-            }
+            return engaged;
         }
 
         /** A place on the tool's edge, degrees from where it goes. */

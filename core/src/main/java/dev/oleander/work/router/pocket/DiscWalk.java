@@ -31,7 +31,7 @@ public final class DiscWalk {
     private static final double RIDGE = 0.25;
 
     private static final double PLACES = 8;
-    private static final int HALVINGS = 30;
+    private static final int HALVINGS = 14;
     private static final double LEAST = 1e-9;
 
     private final Engagement tool;
@@ -96,7 +96,8 @@ public final class DiscWalk {
         open.push(new Begin(first.way().reversed(), 1 - first.u(), disc));
         while (!open.isEmpty()) {
             Begin next = open.pop();
-            int end = along(next);
+            boolean goesOn = graph.from(next.way().to()).stream().anyMatch(this::isOpen);
+            int end = along(next, goesOn);
             if (end >= 0) {
                 branch(graph, next.way().to(), end);
             }
@@ -120,6 +121,10 @@ public final class DiscWalk {
         return best;
     }
 
+    private boolean isOpen(AxisGraph.Way way) {
+        return !gone.contains(way.number());
+    }
+
     /** Goes on along what begins at a place: short ends into corners first. */
     private void branch(AxisGraph graph, AxisGraph.Node at, int disc) {
         graph.from(at).stream()
@@ -134,8 +139,12 @@ public final class DiscWalk {
 
     // ---- along a branch
 
-    /** Number of the disc at its end; -1 when it ends in a corner. */
-    private int along(Begin begin) {
+    /**
+     * Number of the disc from which what begins at its end goes on; -1 when it ends in a corner.
+     *
+     * @param goesOn whether anything does, so that there need not be a disc at the end itself
+     */
+    private int along(Begin begin, boolean goesOn) {
         AxisGraph.Way way = begin.way();
         Disc end = disc(way.at(1));
         boolean corner = end.radius() < CLOSE;
@@ -143,8 +152,9 @@ public final class DiscWalk {
         int at = begin.disc();
         while (u < 1) {
             Disc now = steps.get(at).disc();
-            if (corner && now.centre().distance(end.centre()) - now.radius() < CLOSE) {
-                return -1;
+            double beyond = now.centre().distance(end.centre()) + end.radius() - now.radius();
+            if (beyond < CLOSE || isLeftToWalls(now, beyond)) {
+                return corner ? -1 : at;
             }
             if (now.radius() < NARROW * tool.radius() && !corner) {
                 double wide = wider(way, u);
@@ -157,9 +167,19 @@ public final class DiscWalk {
                 return -1;
             }
             u = next;
-            at = put(disc(way.at(u)), at, List.of());
+            if (u < 1 || !goesOn) {
+                at = put(disc(way.at(u)), at, List.of());
+            }
         }
         return at;
+    }
+
+    /**
+     * Whether a way along the walls may take what lies beyond a disc: into a corner it is in the
+     * work on both sides.
+     */
+    private boolean isLeftToWalls(Disc now, double beyond) {
+        return beyond <= ridge && 2 * tool.round(now.radius(), now.radius() + beyond) <= most;
     }
 
     /** Where there is room to go round again, or the end of the branch. */
@@ -229,12 +249,18 @@ public final class DiscWalk {
         List<double[]> covered = new ArrayList<>();
         for (Step step : steps) {
             Disc other = step.disc();
-            double apart = other.centre().distance(disc.centre());
+            double r = disc.radius();
+            double dx = other.centre().x() - disc.centre().x();
+            double dy = other.centre().y() - disc.centre().y();
+            double far = r + other.radius();
+            if (dx * dx + dy * dy >= far * far) {
+                continue;
+            }
             if (other.holds(disc)) {
                 return List.of();
             }
-            double r = disc.radius();
-            if (apart >= r + other.radius() || apart + other.radius() <= r) {
+            double apart = Math.hypot(dx, dy);
+            if (apart + other.radius() <= r) {
                 continue;
             }
             double cos =

@@ -10,7 +10,7 @@ package dev.oleander.work.router.pocket;
 public record Engagement(double radius) {
 
     /** Places on an arc that are looked at. */
-    private static final int PLACES = 48;
+    private static final int PLACES = 32;
 
     private static final int HALVINGS = 50;
 
