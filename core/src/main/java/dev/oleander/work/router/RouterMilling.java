@@ -103,10 +103,24 @@ public final class RouterMilling implements Work<RouterChoices, RouterChoice> {
                 RouterChoice.NOTHING
                         .with(WishValues.STEP_DOWN, "D/2")
                         .with(WishValues.STEP_OVER, "0.3");
+        // deep and narrow: what an even engagement is for
+        RouterChoice even =
+                RouterChoice.NOTHING
+                        .with(WishValues.MANNER, "even")
+                        .with(WishValues.STEP_DOWN, "D")
+                        .with(WishValues.STEP_OVER, "0.15");
+        RouterChoice skin =
+                RouterChoice.NOTHING
+                        .with(WishValues.SKIN, "0.4")
+                        .with(WishValues.FINISH_CUTS, "1")
+                        .with(WishValues.FINISH_WIDTH, "0.3");
         Rule pockets = new Rule(RouterKind.POCKET.word(), null, null);
         return List.of(
                 new Starter<>("", new Recipe<>("Outlines on tabs by spacing", Rule.BY_HAND, tabs)),
-                new Starter<>("", new Recipe<>("Pockets, fine", pockets, fine)));
+                new Starter<>("", new Recipe<>("Pockets, fine", pockets, fine)),
+                new Starter<>("", new Recipe<>("Pockets, evenly", pockets, even)),
+                new Starter<>(
+                        "", new Recipe<>("Outlines finished, on a skin", Rule.BY_HAND, skin)));
     }
 
     @Override

@@ -192,54 +192,37 @@ public record RouterStop(
 
     /** The same that cuts what was left of an outline till then. */
     RouterStop asSkin() {
-        return new RouterStop(
-                id + SKIN, operation, features, tool, levels, legs, figures, refusal, frees, turns,
-                wanted, copy, true, wrap);
+        return with(id + SKIN, legs, refusal, frees, turns, wanted, true, wrap);
     }
 
     /** The same, laid round stock. */
     RouterStop wrapped(RoundStock round) {
-        return new RouterStop(
-                id,
-                operation,
-                features,
-                tool,
-                levels,
-                RoundStock.inLines(legs),
-                figures,
-                refusal,
-                frees,
-                turns,
-                wanted,
-                copy,
-                skin,
-                Optional.of(round));
+        List<Leg> lines = RoundStock.inLines(legs);
+        return with(id, lines, refusal, frees, turns, wanted, skin, Optional.of(round));
     }
 
     /** The same on another way. */
     RouterStop going(ToolWay way) {
-        return new RouterStop(
-                id,
-                operation,
-                features,
-                tool,
-                levels,
-                way.legs(),
-                figures,
-                refusal,
-                frees,
-                turns,
-                wanted,
-                copy,
-                skin,
-                wrap);
+        return with(id, way.legs(), refusal, frees, turns, wanted, skin, wrap);
     }
 
     private RouterStop with(
             Optional<String> why, boolean freeing, List<Double> turned, Wanted asked) {
+        return with(id, legs, why, freeing, turned, asked, skin, wrap);
+    }
+
+    private RouterStop with(
+            String name,
+            List<Leg> way,
+            Optional<String> why,
+            boolean freeing,
+            List<Double> turned,
+            Wanted asked,
+            boolean asSkin,
+            Optional<RoundStock> round) {
         return new RouterStop(
-                id, operation, features, tool, levels, legs, figures, why, freeing, turned, asked,
-                copy, skin, wrap);
+                name, operation, features, tool, levels, way, figures, why, freeing, turned, asked,
+                copy, asSkin, round);
     }
 
     /** This stop of the drawing, carried to where a copy lies. */

@@ -238,14 +238,17 @@ public final class DiscWalk {
     }
 
     private int put(Disc disc, int before, List<Point> straight) {
-        steps.add(new Step(disc, outside(disc), before, straight));
+        steps.add(new Step(disc, outside(disc, before), before, straight));
         return steps.size() - 1;
     }
 
     // ---- what of a circle is left
 
-    /** Parts of a disc's border outside all discs so far. */
-    private List<double[]> outside(Disc disc) {
+    /**
+     * Parts of a disc's border outside all discs so far; all of it begins where it touches the one
+     * before from outside.
+     */
+    private List<double[]> outside(Disc disc, int before) {
         List<double[]> covered = new ArrayList<>();
         for (Step step : steps) {
             Disc other = step.disc();
@@ -268,6 +271,10 @@ public final class DiscWalk {
             double half = Math.acos(Math.max(-1, Math.min(1, cos)));
             double middle = other.centre().minus(disc.centre()).angle();
             covered.add(new double[] {middle - half, 2 * half});
+        }
+        if (covered.isEmpty() && before >= 0) {
+            Point there = steps.get(before).disc().centre();
+            return List.of(new double[] {there.minus(disc.centre()).angle(), 2 * Math.PI});
         }
         return Turned.without(covered, CLOSE / 10 / disc.radius());
     }

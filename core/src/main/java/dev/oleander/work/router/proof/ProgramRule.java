@@ -1,7 +1,5 @@
 package dev.oleander.work.router.proof;
 
-import dev.oleander.proof.Severity;
-
 /** One of the things that {@link ProgramCheck} finds in the moves of a program. */
 abstract class ProgramRule extends RouterRule {
 
@@ -12,17 +10,7 @@ abstract class ProgramRule extends RouterRule {
     @Override
     void check(RouterProof proof, Findings findings) {
         findings.checked(proof.plan().done().size());
-        for (Fault fault : proof.faults()) {
-            if (fault.rule().equals(id())) {
-                findings.add(
-                        Severity.MUST_FIX,
-                        fault.stop(),
-                        fault.place(),
-                        fault.value(),
-                        fault.limit(),
-                        fault.sentence());
-            }
-        }
+        findings.faults(proof, id());
     }
 
     /** Nothing touches uncut stock above the flutes. */

@@ -59,6 +59,21 @@ abstract class RouterRule implements ProofRule {
             checked += more;
         }
 
+        /** What the program does that it must not, of one rule. */
+        void faults(RouterProof proof, String rule) {
+            for (Fault fault : proof.faults()) {
+                if (fault.rule().equals(rule)) {
+                    add(
+                            Severity.MUST_FIX,
+                            fault.stop(),
+                            fault.place(),
+                            fault.value(),
+                            fault.limit(),
+                            fault.sentence());
+                }
+            }
+        }
+
         /** Of a stop: its name, then what it does. */
         void add(
                 Severity severity,

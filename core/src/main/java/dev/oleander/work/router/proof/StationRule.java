@@ -24,17 +24,7 @@ public final class StationRule extends RouterRule {
 
     @Override
     void check(RouterProof proof, Findings findings) {
-        for (Fault fault : proof.faults()) {
-            if (fault.rule().equals(id())) {
-                findings.add(
-                        Severity.MUST_FIX,
-                        fault.stop(),
-                        fault.place(),
-                        fault.value(),
-                        fault.limit(),
-                        fault.sentence());
-            }
-        }
+        findings.faults(proof, id());
         for (Tool tool : proof.plan().toolsInUse()) {
             findings.checked(1);
             tool(proof.plan(), tool, findings);
