@@ -63,7 +63,7 @@ final class WordReader implements LineReader {
         dialect.preparatory().forEach(word -> preparatory.add(fixed(word)));
         Stream.concat(dialect.header().stream(), dialect.footer().stream())
                 .map(line -> new EventPattern(EventKind.COMMENT, line, dialect))
-                .filter(line -> line.firstValue() != 0)
+                .filter(line -> line.firstValue() != 0 && !line.fixed().isEmpty())
                 .forEach(frames::add);
         this.cycle =
                 dialect.cycles() == null

@@ -299,6 +299,29 @@ class WaysOfCuttingTest {
         assertThat(above).isCloseTo(18 - 0.4, within(1e-9));
     }
 
+    /**
+     * Tabs as long as the outline leave no room to go down to and fro: said, whatever is left of
+     * it.
+     */
+    @Test
+    void aSkinThatCannotBeCutIsRefused() {
+        RouterRun run =
+                changed(
+                        "hatch_boards",
+                        (kind, operation) -> {
+                            if (kind.equals("contour")) {
+                                operation.put("skin", "0.4");
+                                set(operation, "entry", "{\"kind\": \"zigzag\"}");
+                                set(
+                                        operation,
+                                        "tabs",
+                                        "{\"count\": 3, \"width\": \"900\", \"height\": \"0.2\"}");
+                            }
+                        });
+        assertThat(run.run().refused()).isNotEmpty();
+        assertThat(run.plan().done()).isNotEmpty();
+    }
+
     /** Openings have skins of their own; one within an outline that has none is cut before it. */
     @ParameterizedTest
     @ValueSource(booleans = {true, false})

@@ -3,6 +3,7 @@ package dev.oleander.work.router.deed;
 import dev.oleander.drawing.Label;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -60,10 +61,13 @@ final class DepthTexts {
     private static Optional<Feature> beside(Label label, List<Feature> features) {
         Feature nearest = null;
         double least = BESIDE;
+        Box place = new Box(label.place(), label.place());
         for (Feature feature : features) {
-            boolean outline = feature.kind() == Feature.Kind.OUTLINE;
+            boolean far =
+                    feature.kind() == Feature.Kind.OUTLINE
+                            || feature.chain().box().distance(place) >= least;
             double away =
-                    outline
+                    far
                             ? Double.POSITIVE_INFINITY
                             : feature.chain()
                                     .nearest(label.place())

@@ -177,7 +177,12 @@ public final class RouterPlanner {
             return Optional.empty();
         }
         Tool tool = above.tool().orElseThrow();
-        return new ContourPlanner(task, operation, round, tool).skin(feature);
+        try {
+            return new ContourPlanner(task, operation, round, tool).skin(feature);
+        } catch (CannotException cannot) {
+            List<String> of = List.of(feature.id());
+            return Optional.of(refused(operation, feature.id(), of, cannot.getMessage()));
+        }
     }
 
     /** All equal holes are one stop. */

@@ -7,6 +7,7 @@ import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.operation.Operation.Manner;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.pocket.Engagement;
+import java.util.Map;
 
 /** Pockets that are to be cleared evenly are, but where the tool goes in. */
 public final class EngagementRule extends RouterRule {
@@ -23,15 +24,18 @@ public final class EngagementRule extends RouterRule {
 
     @Override
     void check(RouterProof proof, Findings findings) {
+        // of all pockets, so that nobody who asks for it later has to wait
+        Map<String, Engaged> engaged = proof.engaged();
         for (RouterStop stop : proof.plan().done()) {
             proof.plan()
                     .clearing(stop)
                     .filter(clear -> clear.manner().kind() == Manner.Kind.EVEN)
-                    .ifPresent(clear -> even(proof, stop, clear, findings));
+                    .ifPresent(clear -> even(proof, stop, clear, engaged.get(stop.id()), findings));
         }
     }
 
-    private static void even(RouterProof proof, RouterStop stop, Clear clear, Findings findings) {
+    private static void even(
+            RouterProof proof, RouterStop stop, Clear clear, Engaged engaged, Findings findings) {
         findings.checked(1);
         double diameter = stop.tool().orElseThrow().diameter();
         double over =
@@ -40,7 +44,6 @@ public final class EngagementRule extends RouterRule {
                                 () -> proof.plan().task().steps().apply(stop.tool().get()).over());
         Engagement tool = new Engagement(diameter / 2);
         double wished = Math.toDegrees(tool.straight(over * diameter));
-        Engaged engaged = proof.engaged().get(stop.id());
         if (engaged.peak() > MORE * wished) {
             findings.add(
                     Severity.LOOK,

@@ -44,7 +44,7 @@ public final class HolderRule extends RouterRule {
             if (stop.wrap().isEmpty() && stop.turns().isEmpty()) {
                 stock(proof, stop, made, findings);
             }
-            made += stop.legs().size();
+            made += stop.cutting().legs().size();
         }
         clamps(plan, proof.program(), findings);
     }
@@ -57,8 +57,9 @@ public final class HolderRule extends RouterRule {
     private static void stock(RouterProof proof, RouterStop stop, int before, Findings findings) {
         Tool tool = stop.tool().orElseThrow();
         double nose = tool.shank().stickOut();
-        for (int i = 0; i < stop.legs().size(); i++) {
-            Leg leg = stop.legs().get(i);
+        List<Leg> legs = stop.cutting().legs();
+        for (int i = 0; i < legs.size(); i++) {
+            Leg leg = legs.get(i);
             if (leg.lowest() + nose >= 0) {
                 continue;
             }
