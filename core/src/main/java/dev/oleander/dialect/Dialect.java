@@ -357,8 +357,21 @@ public record Dialect(
      *
      * @param drill template of the block with x, y, z, low (where the feed begins) and feed
      * @param end word of the block behind the last hole
+     * @param peck template of a hole from which the drill comes up to low to clear its chips:
+     *     besides first (mm below low at which it does so first) and peck (mm after which it does
+     *     again); empty: such holes are written out
+     * @param again mm over the depth reached at which the feed goes on
      */
-    public record Cycles(String drill, String end) {}
+    public record Cycles(String drill, String end, String peck, double again) {
+
+        public Cycles {
+            peck = peck == null ? "" : peck;
+        }
+
+        public boolean hasPecks() {
+            return !peck.isEmpty();
+        }
+    }
 
     public record Comment(String open, String close) {}
 

@@ -174,6 +174,16 @@ final class DialectParser {
             mistake("cycles.drill", "needs {{x}}, {{y}}, {{z}}, {{low}} and {{feed}}");
         }
         word("cycles.end", cycles.end());
+        if (cycles.hasPecks()
+                && !EventWords.namesOf(cycles.peck())
+                        .equals(Set.of("x", "y", "z", "low", "first", "peck", "feed"))) {
+            mistake(
+                    "cycles.peck",
+                    "needs {{x}}, {{y}}, {{z}}, {{low}}, {{first}}, {{peck}} and {{feed}}");
+        }
+        if (!(cycles.again() >= 0 && cycles.again() <= 10)) {
+            mistake("cycles.again", "must lie between 0 and 10 mm");
+        }
     }
 
     private void subprograms(Dialect dialect, Dialect.Subprograms subs) {

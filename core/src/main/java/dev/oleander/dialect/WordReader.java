@@ -16,6 +16,10 @@ import java.util.stream.Stream;
 /** Reads blocks of words as their controller would: ISO 6983. */
 final class WordReader implements LineReader {
 
+    private static final int MOST_PECKS = 1000;
+    private static final String NO_PECKS =
+            "pecks must be above 0, and at most %d of them go to the ground.".formatted(MOST_PECKS);
+
     private final Dialect dialect;
     private final ReadItems items;
     private final BlockScanner block;
@@ -40,7 +44,7 @@ final class WordReader implements LineReader {
     /** The motion that goes on; null before the first. */
     private final List<EventPattern> frames = new ArrayList<>();
 
-    private final EventPattern cycle;
+    private final List<EventPattern> cycles = new ArrayList<>();
     private Fixed motion;
 
     private double feed;
@@ -65,11 +69,9 @@ final class WordReader implements LineReader {
                 .map(line -> new EventPattern(EventKind.COMMENT, line, dialect))
                 .filter(line -> line.firstValue() != 0 && !line.fixed().isEmpty())
                 .forEach(frames::add);
-        this.cycle =
-                dialect.cycles() == null
-                        ? null
-                        : new EventPattern(EventKind.COMMENT, dialect.cycles().drill(), dialect);
         if (dialect.cycles() != null) {
+            cycles.add(new EventPattern(EventKind.COMMENT, dialect.cycles().drill(), dialect));
+            cycles.add(new EventPattern(EventKind.COMMENT, dialect.cycles().peck(), dialect));
             preparatory.add(fixed(dialect.cycles().end()));
         }
         this.rapid = fixed(dialect.motion().rapid());
@@ -130,23 +132,51 @@ final class WordReader implements LineReader {
 
     /** A hole in one block: what it stands for is made of it. */
     private boolean isHole(int first) {
-        Optional<Map<String, Double>> said =
-                cycle == null ? Optional.empty() : cycle.match(block, first);
-        said.ifPresent(values -> hole(values, block.column(first)));
-        return said.isPresent();
+        for (EventPattern cycle : cycles) {
+            Optional<Map<String, Double>> said = cycle.match(block, first);
+            if (said.isPresent()) {
+                hole(said.get(), block.column(first));
+                return true;
+            }
+        }
+        return false;
     }
 
+    /** Where places are given from where the tool is, the ground is given from where it begins. */
     private void hole(Map<String, Double> values, int column) {
-        Point to = new Point(values.get("x"), values.get("y"));
-        Pose high = items.pose();
+        Point base = incremental ? items.at() : Point.ORIGIN;
+        Point to = base.plus(new Point(values.get("x"), values.get("y")));
+        double high = items.pose().z();
+        double low = values.get("low") + (incremental ? high : 0);
+        double deep = values.get("z") + (incremental ? low : 0);
+        Double peck = values.get("peck");
+        if (peck != null && !(low - deep < MOST_PECKS * peck && values.get("first") > 0)) {
+            items.problem(column, NO_PECKS);
+            return;
+        }
         if (!to.equals(items.at())) {
-            items.towards(high).rapid(to);
+            items.towards(items.pose()).rapid(to);
             items.goTo(to);
         }
-        items.towards(new Pose(values.get("low"), high.turn())).rapid(to);
-        items.towards(new Pose(values.get("z"), high.turn())).line(to, values.get("feed"), column);
-        items.towards(high).rapid(to);
+        List<Double> pecks =
+                peck == null ? List.of(deep) : Drilled.pecks(low, values.get("first"), peck, deep);
+        upright(to, low);
+        double before = low;
+        for (double depth : pecks) {
+            if (before < low) {
+                upright(to, low);
+                upright(to, before + dialect.cycles().again());
+            }
+            items.towards(new Pose(depth, items.pose().turn()))
+                    .line(to, values.get("feed"), column);
+            before = depth;
+        }
+        upright(to, high);
         motion = null;
+    }
+
+    private void upright(Point at, double z) {
+        items.towards(new Pose(z, items.pose().turn())).rapid(at);
     }
 
     /** Lines of the header and the footer with values that somebody chose for a release. */

@@ -23,7 +23,7 @@ final class WordWriter {
     private final StringBuilder block = new StringBuilder();
     private final Template call;
     private final Template begin;
-    private final Template cycle;
+    private final HoleWords holes;
     private boolean cycling;
     private boolean incremental;
     private String motionWord = "";
@@ -61,10 +61,7 @@ final class WordWriter {
         Dialect.Subprograms subs = dialect.subprograms();
         this.call = subs == null ? null : EventWords.compiled("subprograms.call", subs.call());
         this.begin = subs == null ? null : EventWords.compiled("subprograms.begin", subs.begin());
-        this.cycle =
-                dialect.cycles() == null
-                        ? null
-                        : EventWords.compiled("cycles.drill", dialect.cycles().drill());
+        this.holes = new HoleWords(dialect);
         this.incremental = dialect.positions() == Dialect.Positions.INCREMENTAL;
     }
 
@@ -96,10 +93,10 @@ final class WordWriter {
     // ---- holes
 
     private Optional<Drilled> drilled(Program program, int i, Repeats repeats) {
-        if (cycle == null || incremental || !dialect.motion().depth()) {
+        if (incremental || !dialect.motion().depth()) {
             return Optional.empty();
         }
-        return Drilled.at(program.items(), i, at, high)
+        return holes.at(program.items(), i, at, high)
                 .filter(
                         hole ->
                                 IntStream.range(i, i + hole.items())
@@ -108,17 +105,7 @@ final class WordWriter {
 
     private void cycle(Drilled hole, Item first, int from) {
         text.commentOf(first);
-        text.block(
-                EventWords.rendered(
-                        "cycles.drill",
-                        cycle,
-                        Map.of(
-                                "x", coordinate.write(hole.at().x()),
-                                "y", coordinate.write(hole.at().y()),
-                                "z", coordinate.write(hole.deep()),
-                                "low", coordinate.write(hole.low()),
-                                "feed", dialect.words().feed().write(hole.feed()))),
-                from);
+        text.block(holes.block(hole), from);
         x = coordinate.steps(hole.at().x());
         y = coordinate.steps(hole.at().y());
         at = hole.at();

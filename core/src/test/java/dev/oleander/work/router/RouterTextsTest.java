@@ -2,6 +2,7 @@ package dev.oleander.work.router;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
@@ -10,6 +11,9 @@ import dev.oleander.dialect.DialectException;
 import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.dialect.DialectReader;
 import dev.oleander.dialect.Parameter;
+import dev.oleander.dialect.ReadBack;
+import dev.oleander.motion.Item;
+import dev.oleander.motion.Program;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.way.Leg;
 import java.util.HashMap;
@@ -18,6 +22,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /** Programs of the router as texts, with what is asked for when they are released. */
@@ -65,22 +70,59 @@ class RouterTextsTest {
                 .hasMessageContaining("suction, clamps");
     }
 
-    /** A hole that is drilled in one go is one block; with pecks it is written out. */
+    /** A hole is one block, drilled in one go or with pecks, and reads as what was planned. */
     @Test
     void holesAreCycles() {
         RouterRun run = RouterJobs.requested("sole_board");
         CheckedWriter.Checked checked = checked(run);
-        long blocks = checked.written().text().lines().filter(l -> l.startsWith("G81 ")).count();
-        long holes =
-                run.plan().done().stream()
-                        .filter(s -> s.tool().orElseThrow().kind().isDrill())
-                        .filter(RouterTextsTest::isInOneGo)
-                        .mapToLong(s -> s.figures().visits().size())
-                        .sum();
-        assertThat(holes).isPositive();
-        assertThat(blocks).isEqualTo(holes);
-        assertThat(checked.written().text()).contains("G80");
-        assertThat(new DialectReader(HAZEL).read(checked.written().text()).problems()).isEmpty();
+        String text = checked.written().text();
+        assertThat(blocks(text, "G81 ")).isPositive().isEqualTo(holes(run, true));
+        assertThat(blocks(text, "G83 ")).isPositive().isEqualTo(holes(run, false));
+        assertThat(text).contains("G80");
+        ReadBack read = new DialectReader(HAZEL).read(text);
+        assertThat(read.problems()).isEmpty();
+        double[] meant = grounds(run.posted().program());
+        assertThat(grounds(read.program()))
+                .hasSize(meant.length)
+                .containsExactly(meant, within(2e-3));
+    }
+
+    private static double[] grounds(Program program) {
+        return program.items().stream()
+                .filter(Item.Plunge.class::isInstance)
+                .mapToDouble(i -> i.rise().to().z())
+                .toArray();
+    }
+
+    private static long blocks(String text, String word) {
+        return text.lines().filter(l -> l.startsWith(word)).count();
+    }
+
+    private static long holes(RouterRun run, boolean inOneGo) {
+        return run.plan().done().stream()
+                .filter(s -> s.tool().orElseThrow().kind().isDrill())
+                .filter(s -> isInOneGo(s) == inOneGo)
+                .mapToLong(s -> s.figures().visits().size())
+                .sum();
+    }
+
+    /** Where places are given from where the tool is, the ground is given from where it begins. */
+    @Test
+    void aCycleIsReadFromWhereTheToolIs() {
+        String text = "G0 X10 Y10 Z20\nG91\nG83 X5 Y0 Z-12 R-18 I5 Q4 F300\nG80\nG90\nM30\n";
+        ReadBack read = new DialectReader(HAZEL).read(text);
+        assertThat(read.problems()).isEmpty();
+        assertThat(read.program().items().stream().map(i -> i.rise().to().z()))
+                .endsWith(20.0, 2.0, -3.0, 2.0, -2.5, -7.0, 2.0, -6.5, -10.0, 20.0);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"I5 Q0", "I5 Q-1", "I0 Q3", "I5 Q0.0001"})
+    void pecksThatDoNotGoDownAreToldOff(String pecks) {
+        String text = "G0 X0 Y0 Z20\nG83 X5 Y0 Z-12 R2 %s F300\nG80\nM30\n".formatted(pecks);
+        assertThat(new DialectReader(HAZEL).read(text).problems())
+                .singleElement()
+                .satisfies(p -> assertThat(p.sentence()).contains("pecks must be above 0"));
     }
 
     private static boolean isInOneGo(RouterStop stop) {
