@@ -1,3 +1,4 @@
+import {registerAlong} from './along.js';
 import {askOfRun} from './ask.js';
 import {trace} from './paths.js';
 
@@ -6,6 +7,7 @@ import {trace} from './paths.js';
 
 export function register(bench) {
   bench.sceneOwn = (scene) => (scene.router ? new RouterDrawing(scene) : null);
+  registerAlong(bench);
   new DepthAt(bench);
   new SectionAlong(bench);
 }

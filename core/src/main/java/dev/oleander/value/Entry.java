@@ -14,9 +14,6 @@ import java.util.Map;
  */
 public record Entry(String text, Map<String, Double> names) {
 
-    /** Nobody puts more places by hand. */
-    private static final int MOST_PLACES = 200;
-
     /** mm; no place in a drawing is farther from its zero. */
     private static final double FAR = 1e6;
 
@@ -67,9 +64,9 @@ public record Entry(String text, Map<String, Double> names) {
         if (isEmpty()) {
             return List.of();
         }
-        String[] parts = text.split("[;\\s]+", MOST_PLACES + 1);
-        if (parts.length > MOST_PLACES) {
-            throw new ValueException("%s: more than %d were given.".formatted(what, MOST_PLACES));
+        String[] parts = text.split("[;\\s]+", Places.MOST + 1);
+        if (parts.length > Places.MOST) {
+            throw new ValueException("%s: more than %d were given.".formatted(what, Places.MOST));
         }
         return Arrays.stream(parts).map(one -> with(one).number(what, 0, FAR)).toList();
     }

@@ -48,6 +48,7 @@ public record RouterStopOf(RouterWork work, Side side, RouterPlan plan) {
             case WishValues.FINISH_AT -> Optional.of("levels");
             case WishValues.ENTRY -> Optional.of(isEven() ? "helix" : "ramp");
             case WishValues.SIDE -> Optional.of(side.word());
+            case WishValues.BEYOND_FLUTES -> Optional.of("no");
             default -> Optional.empty();
         };
     }

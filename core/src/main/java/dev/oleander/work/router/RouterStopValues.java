@@ -4,6 +4,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.value.Entry;
 import dev.oleander.value.Form;
+import dev.oleander.value.Places;
 import dev.oleander.value.Subject;
 import dev.oleander.value.Value;
 import dev.oleander.value.ValueException;
@@ -17,13 +18,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** What people set for what is done to a feature. Lengths mm. */
 final class RouterStopValues {
 
     private static final double DEEPEST = 500;
     private static final double WIDEST = 500;
+    private static final double FARTHEST = 1e6;
+    private static final String A_TAB = "A tab's place";
     private static final Set<String> WHOLE = Set.of(WishValues.TAB_COUNT, WishValues.FINISH_CUTS);
 
     static final List<Value<RouterChoice>> ALL =
@@ -119,6 +124,23 @@ final class RouterStopValues {
                             DEEPEST,
                             "Tab height",
                             "mm"),
+                    tabsByHand(WishValues.TAB_AT, "tabs put by hand", RouterStopValues::put),
+                    tabsByHand("tabs.add", "another tab", RouterStopValues::oneMore),
+                    tabsByHand("tabs.remove", "one tab less", RouterStopValues::oneLess),
+                    tabsByHand("tabs.put", "places of all tabs", RouterStopValues::hold),
+                    number(
+                            WishValues.START,
+                            "start of the contour",
+                            0,
+                            FARTHEST,
+                            "Starts at",
+                            "mm"),
+                    words(
+                            WishValues.BEYOND_FLUTES,
+                            "depth beyond the flutes",
+                            "Deeper than flutes",
+                            Word.same("no"),
+                            Word.same("yes")),
                     number(WishValues.WIDTH, "width of the groove", 0.1, WIDEST, "Width", "mm"),
                     words(
                             WishValues.ENDS,
@@ -213,6 +235,52 @@ final class RouterStopValues {
             return entry.text();
         }
         return entry.number("The depth", 0.01, DEEPEST).text();
+    }
+
+    // ---- tabs by hand
+
+    private static Value<RouterChoice> tabsByHand(
+            String word, String name, BiFunction<RouterChoice, Entry, RouterChoice> change) {
+        return Value.text(
+                        word,
+                        name,
+                        set -> word.equals(WishValues.TAB_AT) ? get(word).apply(set) : null,
+                        change)
+                .ofAllCopies();
+    }
+
+    private static RouterChoice put(RouterChoice set, Entry entry) {
+        return at(set, entry.places(A_TAB));
+    }
+
+    private static RouterChoice oneMore(RouterChoice set, Entry entry) {
+        return at(set, Places.oneMore(at(set), entry, A_TAB));
+    }
+
+    private static RouterChoice oneLess(RouterChoice set, Entry entry) {
+        return at(set, Places.oneLess(at(set), entry, A_TAB));
+    }
+
+    /** Only at these places. */
+    private static RouterChoice hold(RouterChoice set, Entry entry) {
+        RouterChoice at = Places.isNone(entry) ? at(set, List.of()) : put(set, entry);
+        return at.with(WishValues.TAB_COUNT, entry.isEmpty() ? null : "0")
+                .with(WishValues.TAB_SPACING, null);
+    }
+
+    private static List<Typed> at(RouterChoice set) {
+        return set.get(WishValues.TAB_AT)
+                .map(text -> Entry.NOTHING.with(text).places(A_TAB))
+                .orElse(List.of());
+    }
+
+    /** As numbers: a place that is pointed at follows no formula. */
+    private static RouterChoice at(RouterChoice set, List<Typed> places) {
+        String text =
+                places.stream()
+                        .map(p -> Numbers.plain(p.value(), 3))
+                        .collect(Collectors.joining(" "));
+        return set.with(WishValues.TAB_AT, text);
     }
 
     // ---- tools

@@ -14,9 +14,9 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Typed;
 import dev.oleander.value.Constants;
 import dev.oleander.value.Entry;
+import dev.oleander.value.Places;
 import dev.oleander.value.Subject;
 import dev.oleander.value.Value;
-import dev.oleander.value.ValueException;
 import dev.oleander.value.Word;
 import dev.oleander.work.Task;
 import dev.oleander.work.sheet.book.CutBook;
@@ -29,20 +29,17 @@ import dev.oleander.work.sheet.choice.StopChoice;
 import dev.oleander.work.sheet.choice.TabChoice;
 import dev.oleander.work.sheet.cut.SheetCut;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What people set for stops on sheets, and for a job on a sheet. Lengths mm, angles degrees. */
 final class SheetValues {
 
-    /** Nobody puts more tabs on one contour by hand. */
-    private static final int MOST_PLACES = 200;
+    private static final String A_TAB = "A tab's place";
 
     /** Tabs put by hand; the values that add and take away one are ways to type it. */
     private static final String TABS_AT = "tabs.at";
@@ -230,7 +227,8 @@ final class SheetValues {
                         .used(CutStop.class, number(CutStop::uncut)),
                 tabsByHand(TABS_AT, "tabs put by hand", SheetValues::put),
                 tabsByHand("tabs.add", "another tab", SheetValues::oneMore),
-                tabsByHand("tabs.remove", "one tab less", SheetValues::oneLess));
+                tabsByHand("tabs.remove", "one tab less", SheetValues::oneLess),
+                tabsByHand("tabs.put", "places of all tabs", SheetValues::hold));
     }
 
     private static Value<StopChoice> tabsByHand(
@@ -238,37 +236,27 @@ final class SheetValues {
         return text(
                 word,
                 name,
-                stop -> word.equals(TABS_AT) ? places(stop.tabs().at()) : "",
+                stop -> word.equals(TABS_AT) ? Places.text(stop.tabs().at()) : "",
                 (stop, entry) -> stop.withTabs(change.apply(stop.tabs(), entry)));
     }
 
-    private static String places(List<Typed> at) {
-        return at.stream().map(Typed::text).collect(Collectors.joining(" "));
+    private static TabChoice put(TabChoice tabs, Entry entry) {
+        return tabs.withAt(entry.places(A_TAB));
     }
 
-    private static TabChoice put(TabChoice tabs, Entry entry) {
-        return tabs.withAt(entry.places("A tab's place"));
+    /** Only at these places. */
+    private static TabChoice hold(TabChoice tabs, Entry entry) {
+        TabChoice at = Places.isNone(entry) ? tabs.withAt(List.of()) : put(tabs, entry);
+        return at.withSpacing(null).withCount(entry.isEmpty() ? null : Typed.of(0));
     }
 
     private static TabChoice oneMore(TabChoice tabs, Entry entry) {
-        List<Typed> all = new ArrayList<>(entry.isEmpty() ? List.of() : tabs.at());
-        all.addAll(entry.places("A tab's place"));
-        if (all.size() > MOST_PLACES) {
-            throw new ValueException(
-                    "A contour has at most %d tabs put by hand.".formatted(MOST_PLACES));
-        }
-        return tabs.withAt(all);
+        return tabs.withAt(Places.oneMore(tabs.at(), entry, A_TAB));
     }
 
     /** Takes away the tab put by hand that lies nearest to the place. */
     private static TabChoice oneLess(TabChoice tabs, Entry entry) {
-        List<Typed> all = new ArrayList<>(tabs.at());
-        for (Typed place : entry.places("A tab's place")) {
-            all.stream()
-                    .min(Comparator.comparingDouble(t -> Math.abs(t.value() - place.value())))
-                    .ifPresent(all::remove);
-        }
-        return tabs.withAt(all);
+        return tabs.withAt(Places.oneLess(tabs.at(), entry, A_TAB));
     }
 
     // ---- corners and passes

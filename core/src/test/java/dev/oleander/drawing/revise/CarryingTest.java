@@ -1,6 +1,7 @@
 package dev.oleander.drawing.revise;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.entry;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Drawn;
@@ -9,6 +10,8 @@ import dev.oleander.geometry.Point;
 import dev.oleander.plan.RunChoices;
 import dev.oleander.proof.Finding;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.router.choice.RouterChoice;
+import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.sheet.choice.OrderRule;
 import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.choice.StopChoice;
@@ -80,6 +83,16 @@ class CarryingTest {
                 PlanChoices.defaults().withStop("c2", choice).carried(to).stops().get("c3");
         assertThat(now.start().value()).isCloseTo(40 + 30 + 10, within(1e-9));
         assertThat(now.tabs().at().get(0).value()).isCloseTo(40 + 30 + 40 + 15, within(1e-9));
+        RouterChoice milled =
+                RouterChoice.NOTHING
+                        .with("start", "10")
+                        .with("tabs.at", "55 L/4")
+                        .with("depth", "5");
+        RouterChoice carried =
+                RouterChoices.NOTHING.withStop("c2", milled).carried(to).stops().get("c3");
+        assertThat(carried.values())
+                .containsOnly(
+                        entry("start", "80"), entry("tabs.at", "125 L/4"), entry("depth", "5"));
         WireChoice elements =
                 WireChoice.NOTHING.withTaper(
                         TaperChoice.NOTHING

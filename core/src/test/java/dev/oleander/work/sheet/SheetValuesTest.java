@@ -49,6 +49,11 @@ class SheetValuesTest {
         assertThat(stop.tabs().at()).extracting(Typed::value).containsExactly(10.0, 20.0, 30.0);
         assertThat(set(stop, "tabs.count", "4").tabs().at()).hasSize(3);
         assertThat(set(stop, "tabs.at", "").isNothing()).isTrue();
+        StopChoice moved = set(set(stop, "tabs.count", "4"), "tabs.put", "5 6");
+        assertThat(moved.tabs().at()).extracting(Typed::value).containsExactly(5.0, 6.0);
+        assertThat(moved.tabs().count().value()).isZero();
+        assertThat(set(moved, "tabs.put", "none").tabs().at()).isEmpty();
+        assertThat(set(moved, "tabs.put", "").isNothing()).isTrue();
     }
 
     @Test

@@ -3,9 +3,15 @@ package dev.oleander.work.router.choice;
 import com.fasterxml.jackson.annotation.JsonIgnore;
 import dev.oleander.drawing.revise.Carrying;
 import dev.oleander.plan.Choice;
+import dev.oleander.quantity.FormulaException;
+import dev.oleander.quantity.Typed;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a person set for what is done to a feature.
@@ -14,6 +20,9 @@ import java.util.TreeMap;
  *     they follow stock and tool
  */
 public record RouterChoice(Map<String, String> values) implements Choice<RouterChoice> {
+
+    /** Places on a contour, mm along it. */
+    private static final Set<String> PLACES = Set.of(WishValues.START, WishValues.TAB_AT);
 
     public static final RouterChoice NOTHING = new RouterChoice(Map.of());
 
@@ -51,19 +60,44 @@ public record RouterChoice(Map<String, String> values) implements Choice<RouterC
         return new RouterChoice(both);
     }
 
-    /** None of the values is a place on a contour. */
     @Override
     public RouterChoice asRecipe() {
-        return this;
+        return only(word -> !PLACES.contains(word));
     }
 
     @Override
     public RouterChoice ofPlace() {
-        return NOTHING;
+        return only(PLACES::contains);
+    }
+
+    private RouterChoice only(Predicate<String> words) {
+        Map<String, String> kept = new TreeMap<>(values);
+        kept.keySet().removeIf(words.negate());
+        return new RouterChoice(kept);
     }
 
     @Override
     public RouterChoice carried(String key, Carrying to) {
-        return this;
+        RouterChoice carried = this;
+        for (String word : PLACES) {
+            Optional<String> now =
+                    get(word)
+                            .map(
+                                    text ->
+                                            Stream.of(text.split(" "))
+                                                    .map(place -> carried(place, key, to))
+                                                    .collect(Collectors.joining(" ")));
+            carried = carried.with(word, now.orElse(null));
+        }
+        return carried;
+    }
+
+    /** A formula of stock or tool stays: it says where along the new contour, too. */
+    private static String carried(String place, String key, Carrying to) {
+        try {
+            return to.along(key, Typed.parse(place, Map.of())).text();
+        } catch (FormulaException named) {
+            return place;
+        }
     }
 }

@@ -20,6 +20,9 @@ public final class WishValues {
     public static final String TAB_SPACING = "tabs.spacing";
     public static final String TAB_WIDTH = "tabs.width";
     public static final String TAB_HEIGHT = "tabs.height";
+    public static final String TAB_AT = "tabs.at";
+    public static final String START = "start";
+    public static final String BEYOND_FLUTES = "beyondFlutes";
     public static final String WIDTH = "width";
     public static final String ENDS = "ends";
     public static final String FLOOR = "floor";
@@ -59,14 +62,16 @@ public final class WishValues {
                         .with(PECK, wish.peck())
                         .with(MANNER, wish.manner())
                         .with(ANGLE, wish.angle())
-                        .with(SKIN, wish.skin());
+                        .with(SKIN, wish.skin())
+                        .with(BEYOND_FLUTES, yesOrNo(wish.beyondFlutes()));
         Wish.TabWish tabs = wish.tabs();
         if (tabs != null) {
             values =
                     values.with(TAB_COUNT, text(tabs.count()))
                             .with(TAB_SPACING, tabs.spacing())
                             .with(TAB_WIDTH, tabs.width())
-                            .with(TAB_HEIGHT, tabs.height());
+                            .with(TAB_HEIGHT, tabs.height())
+                            .with(TAB_AT, tabs.at());
         }
         return withWalls(values, wish);
     }
@@ -78,7 +83,8 @@ public final class WishValues {
             with =
                     with.with(ENTRY, wish.entry().kind())
                             .with(ENTRY_ANGLE, wish.entry().angle())
-                            .with(ENTRY_RADIUS, wish.entry().radius());
+                            .with(ENTRY_RADIUS, wish.entry().radius())
+                            .with(START, wish.entry().at());
         }
         if (wish.finish() != null) {
             with =
@@ -90,6 +96,10 @@ public final class WishValues {
         return wish.lead() == null
                 ? with
                 : with.with(LEAD_RADIUS, wish.lead().radius()).with(LEAD_OVER, wish.lead().over());
+    }
+
+    private static String yesOrNo(Boolean is) {
+        return is == null ? null : is ? "yes" : "no";
     }
 
     private static String text(Integer number) {
@@ -132,7 +142,8 @@ public final class WishValues {
                 new Wish.EntryWish(
                         values.get(ENTRY).orElse(null),
                         values.get(ENTRY_ANGLE).orElse(null),
-                        values.get(ENTRY_RADIUS).orElse(null)),
+                        values.get(ENTRY_RADIUS).orElse(null),
+                        values.get(START).orElse(null)),
                 new Wish.FinishWish(
                         whole(values, FINISH_CUTS, "number of finishing cuts"),
                         values.get(FINISH_WIDTH).orElse(null),
@@ -140,20 +151,23 @@ public final class WishValues {
                         values.get(FINISH_FLOOR).orElse(null)),
                 new Wish.LeadWish(
                         values.get(LEAD_RADIUS).orElse(null), values.get(LEAD_OVER).orElse(null)),
-                values.get(SKIN).orElse(null));
+                values.get(SKIN).orElse(null),
+                values.get(BEYOND_FLUTES).map("yes"::equals).orElse(null));
     }
 
     private static Wish.TabWish tabs(RouterChoice values) {
         boolean none =
                 values.get(TAB_COUNT).filter(n -> !n.equals("0")).isEmpty()
-                        && (values.get(TAB_COUNT).isPresent() || values.get(TAB_SPACING).isEmpty());
+                        && (values.get(TAB_COUNT).isPresent() || values.get(TAB_SPACING).isEmpty())
+                        && values.get(TAB_AT).isEmpty();
         return none
                 ? null
                 : new Wish.TabWish(
                         whole(values, TAB_COUNT, "number of tabs"),
                         values.get(TAB_SPACING).orElse(null),
                         values.get(TAB_WIDTH).orElse(null),
-                        values.get(TAB_HEIGHT).orElse(null));
+                        values.get(TAB_HEIGHT).orElse(null),
+                        values.get(TAB_AT).orElse(null));
     }
 
     private static Integer whole(RouterChoice values, String word, String what) {
@@ -171,7 +185,7 @@ public final class WishValues {
         return new Wish(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null,
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null);
+                null, null, null);
     }
 
     /** Single features. */

@@ -17,6 +17,7 @@ import java.util.Optional;
  * @param floorOf id of the operation whose floor depths count from; empty: the top of the stock
  * @param copies round the rotary axis; empty: as drawn
  * @param wrapped whether the drawing is laid round the rotary axis
+ * @param beyondFlutes whether it may be deeper than the tool's flutes are long
  */
 public record Operation(
         String id,
@@ -25,12 +26,13 @@ public record Operation(
         Optional<String> floorOf,
         Optional<Turned> copies,
         boolean wrapped,
+        boolean beyondFlutes,
         What what) {
 
     /** As drawn, on a flat piece of stock. */
     public Operation(
             String id, On on, Optional<Integer> tool, Optional<String> floorOf, What what) {
-        this(id, on, tool, floorOf, Optional.empty(), false, what);
+        this(id, on, tool, floorOf, Optional.empty(), false, false, what);
     }
 
     /** Between the name of an operation and the number of those of its features set otherwise. */
@@ -122,6 +124,7 @@ public record Operation(
      * @param climb whether the edges come out of the wall downwards; conventional otherwise
      * @param skin mm of the stock that are cut in a second round, after everything else; empty:
      *     none
+     * @param start where it is begun, mm along the drawn contour; empty: on its longest line
      */
     public record Round(
             Depth depth,
@@ -131,7 +134,8 @@ public record Operation(
             Optional<ContourWay.Tabs> tabs,
             boolean climb,
             Finish finish,
-            Optional<Double> skin)
+            Optional<Double> skin,
+            Optional<Double> start)
             implements What {
 
         @Override

@@ -31,6 +31,7 @@ import java.util.Optional;
  * @param finish cuts along walls and floor after everything else
  * @param lead how the tool comes to a wall that is finished
  * @param skin what is left under an outline till everything else is cut
+ * @param beyondFlutes whether it may be deeper than the tool's flutes are long
  * @param wrap whether the drawing is laid round the rotary axis
  */
 public record Wish(
@@ -63,7 +64,8 @@ public record Wish(
         EntryWish entry,
         FinishWish finish,
         LeadWish lead,
-        String skin) {
+        String skin,
+        Boolean beyondFlutes) {
 
     /** Which features; see {@link On}. */
     public record Place(String layer, List<String> contours, Double diameter) {
@@ -104,9 +106,37 @@ public record Wish(
 
     private Wish with(Place place, Place within, String rest) {
         return new Wish(
-                id, place, kind, tool, depth, depths, diameters, from, side, within, stepDown,
-                stepOver, manner, angle, allowance, tabs, width, ends, pair, floor, flatTool, rest,
-                copies, peck, way, wrap, entry, finish, lead, skin);
+                id,
+                place,
+                kind,
+                tool,
+                depth,
+                depths,
+                diameters,
+                from,
+                side,
+                within,
+                stepDown,
+                stepOver,
+                manner,
+                angle,
+                allowance,
+                tabs,
+                width,
+                ends,
+                pair,
+                floor,
+                flatTool,
+                rest,
+                copies,
+                peck,
+                way,
+                wrap,
+                entry,
+                finish,
+                lead,
+                skin,
+                beyondFlutes);
     }
 
     /** Which features it names. */
@@ -117,15 +147,20 @@ public record Wish(
     /** Where depths count from: the floor of another operation. */
     public record From(String floorOf) {}
 
-    /** Tabs by their number, or by the spacing between them. */
-    public record TabWish(Integer count, String spacing, String width, String height) {}
+    /**
+     * Tabs by their number, or by the spacing between them, and those that stand at places.
+     *
+     * @param at mm along the drawn contour, with spaces between them
+     */
+    public record TabWish(Integer count, String spacing, String width, String height, String at) {}
 
     /**
      * @param kind ramp, helix, zigzag or plunge
      * @param angle of the way down, degrees
      * @param radius of a helix
+     * @param at where a contour is begun, mm along it
      */
-    public record EntryWish(String kind, String angle, String radius) {}
+    public record EntryWish(String kind, String angle, String radius, String at) {}
 
     /**
      * @param cuts how many along the walls

@@ -70,6 +70,7 @@ final class WishReader {
                         .filter(c -> c.rotary() != null)
                         .map(this::turned),
                 wrapped,
+                Boolean.TRUE.equals(wish.beyondFlutes()),
                 what());
     }
 
@@ -109,7 +110,8 @@ final class WishReader {
                 Optional.ofNullable(wish.tabs()).map(this::tabs),
                 climb(),
                 finish(),
-                Optional.ofNullable(wish.skin()).map(text -> positive(text, "skin")));
+                Optional.ofNullable(wish.skin()).map(text -> positive(text, "skin")),
+                start());
     }
 
     private Clear clear() {
@@ -214,11 +216,13 @@ final class WishReader {
     private ContourWay.Tabs tabs(TabWish wished) {
         double wide = positive(wished.width(), "width of the tabs");
         double high = positive(wished.height(), "height of the tabs");
-        if (wished.count() != null) {
-            if (wished.count() < 1 || wished.count() > MOST_TABS) {
-                throw wrong("%d tabs; there are 1 to %d.", wished.count(), MOST_TABS);
+        List<Double> at = places(wished.at());
+        if (wished.count() != null || wished.spacing() == null && !at.isEmpty()) {
+            int count = wished.count() == null ? 0 : wished.count();
+            if (count < (at.isEmpty() ? 1 : 0) || count > MOST_TABS) {
+                throw wrong("%d tabs; there are 1 to %d.", count, MOST_TABS);
             }
-            return ContourWay.Tabs.ofCount(wished.count(), wide, high);
+            return new ContourWay.Tabs(Optional.of(count), 0, wide, high, at);
         }
         double apart = positive(wished.spacing(), "spacing of the tabs");
         if (apart < wide) {
@@ -226,7 +230,28 @@ final class WishReader {
                     "tabs of %s mm every %s mm: nothing would be cut.",
                     wished.width(), wished.spacing());
         }
-        return ContourWay.Tabs.every(apart, wide, high);
+        return new ContourWay.Tabs(Optional.empty(), apart, wide, high, at);
+    }
+
+    private List<Double> places(String text) {
+        if (text == null || text.isBlank()) {
+            return List.of();
+        }
+        List<Double> places = new ArrayList<>();
+        for (String place : text.strip().split("[;\\s]+")) {
+            places.add(atLeast0(place, "place of a tab"));
+        }
+        if (places.size() > MOST_TABS) {
+            throw wrong("%d tabs; there are 1 to %d.", places.size(), MOST_TABS);
+        }
+        return places;
+    }
+
+    private Optional<Double> start() {
+        String at = wish.entry() == null ? null : wish.entry().at();
+        return at == null || at.isBlank()
+                ? Optional.empty()
+                : Optional.of(atLeast0(at, "start along the contour"));
     }
 
     private boolean climb() {

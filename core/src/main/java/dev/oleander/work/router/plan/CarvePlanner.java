@@ -175,7 +175,7 @@ final class CarvePlanner {
                         .mapToDouble(TipPoint::depth)
                         .max()
                         .orElseThrow(() -> new CannotException("Nothing is deep enough to carve."));
-        CannotException.throwIf(Suitable.whyNotDeep(tip, deepest));
+        CannotException.throwIf(Suitable.whyNotDeep(tip, deepest, operation.beyondFlutes()));
         double most = Math.min(task.steps().apply(tip).down(), tip.passDepth());
         List<Double> levels = Levels.equal(deepest, most, 0);
         ToolWay way = new ToolWay(task.heights());

@@ -47,7 +47,7 @@ final class ChamferPlanner {
         Chain rim = rim(tip);
         List<double[]> knots = knots(tip.chain(), rim);
         double deepest = knots.stream().mapToDouble(k -> -k[1]).max().orElseThrow();
-        if (deepest > tool.edges().length()) {
+        if (deepest > tool.edges().length() && !operation.beyondFlutes()) {
             throw new CannotException(
                     "The slope is %s mm deep; tool %d has %s mm of flutes.",
                     Numbers.plain(deepest, 2),

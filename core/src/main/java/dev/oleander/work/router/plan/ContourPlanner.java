@@ -104,7 +104,8 @@ final class ContourPlanner {
                         round.tabs(),
                         round.climb(),
                         finish,
-                        top);
+                        top,
+                        round.start());
         List<ContourWay.Done> done = ContourWay.add(way, cut, tool, down);
         if (done.isEmpty()) {
             Region inner = new Region(feature.contour().turning(true), List.of());

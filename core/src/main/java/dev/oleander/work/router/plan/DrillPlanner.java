@@ -122,7 +122,8 @@ final class DrillPlanner {
         }
         double shoulder = levels.below(hole.depth());
         Tool tool = tool(hole, of.size(), shoulder - levels.from());
-        CannotException.throwIf(Suitable.whyNotDeep(tool, shoulder - levels.from()));
+        CannotException.throwIf(
+                Suitable.whyNotDeep(tool, shoulder - levels.from(), operation.beyondFlutes()));
         double point = hole.depth().isThrough() ? tool.form().tipLength() : 0;
         double tip = -(shoulder + point);
         double peck = drill.peck().orElseGet(() -> task.steps().apply(tool).peck());

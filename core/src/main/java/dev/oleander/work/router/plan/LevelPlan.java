@@ -60,7 +60,8 @@ final class LevelPlan {
      */
     List<Double> of(Depth depth, Steps steps, Tool tool) {
         double below = below(depth);
-        CannotException.throwIf(Suitable.whyNotDeep(tool, below - from()));
+        CannotException.throwIf(
+                Suitable.whyNotDeep(tool, below - from(), operation.beyondFlutes()));
         return between(from(), below, steps, tool);
     }
 

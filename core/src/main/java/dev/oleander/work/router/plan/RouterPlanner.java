@@ -339,7 +339,8 @@ public final class RouterPlanner {
             levels.addAll(plan.between(from, to, follow.steps(), tool));
             from = to;
         }
-        CannotException.throwIf(Suitable.whyNotDeep(tool, from - plan.from()));
+        CannotException.throwIf(
+                Suitable.whyNotDeep(tool, from - plan.from(), operation.beyondFlutes()));
         ToolWay way = new ToolWay(task.heights());
         List<Chain> chains = List.of(feature.chain());
         LineWay.add(way, chains, levels, -plan.from(), tool, Entries.of(tool, operation));

@@ -73,14 +73,44 @@ public final class Suitable {
         return what instanceof Face ? "face the stock" : "follow a line";
     }
 
+    private static Optional<String> whyNotShank(Tool tool, double depth) {
+        if (tool.shank().diameter() > tool.diameter() + 1e-9) {
+            return Optional.of(
+                    "Deeper than its flutes, the shank of tool %d would rub: %s mm beside %s mm."
+                            .formatted(
+                                    tool.number(),
+                                    Numbers.plain(tool.shank().diameter(), 3),
+                                    Numbers.plain(tool.diameter(), 3)));
+        }
+        return depth < tool.shank().stickOut()
+                ? Optional.empty()
+                : Optional.of(
+                        "It would cut %s mm deep; tool %d sticks out %s mm."
+                                .formatted(
+                                        Numbers.plain(depth, 3),
+                                        tool.number(),
+                                        Numbers.plain(tool.shank().stickOut(), 3)));
+    }
+
     /**
      * Why a tool cannot go so deep, a sentence; empty when it can.
      *
      * @param depth mm
      */
     public static Optional<String> whyNotDeep(Tool tool, double depth) {
+        return whyNotDeep(tool, depth, false);
+    }
+
+    /**
+     * @param allowed whether it may be deeper than the flutes are long: then the shank must not be
+     *     wider than the tool, and long enough
+     */
+    public static Optional<String> whyNotDeep(Tool tool, double depth, boolean allowed) {
         if (depth <= tool.edges().length() + 1e-9) {
             return Optional.empty();
+        }
+        if (allowed) {
+            return whyNotShank(tool, depth);
         }
         return Optional.of(
                 "It would cut %s mm deep; tool %d has %s mm of flutes. Choose a longer tool, or allow it for this stop."

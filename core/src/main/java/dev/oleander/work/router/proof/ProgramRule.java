@@ -1,5 +1,8 @@
 package dev.oleander.work.router.proof;
 
+import dev.oleander.proof.Severity;
+import dev.oleander.work.router.operation.Operation;
+
 /** One of the things that {@link ProgramCheck} finds in the moves of a program. */
 abstract class ProgramRule extends RouterRule {
 
@@ -10,13 +13,31 @@ abstract class ProgramRule extends RouterRule {
     @Override
     void check(RouterProof proof, Findings findings) {
         findings.checked(proof.plan().done().size());
-        findings.faults(proof, id());
+        findings.faults(proof, id(), fault -> severity(proof, fault));
+    }
+
+    /** How bad it is. */
+    Severity severity(RouterProof proof, Fault fault) {
+        return Severity.MUST_FIX;
     }
 
     /** Nothing touches uncut stock above the flutes. */
     public static final class Flutes extends ProgramRule {
         public Flutes() {
             super("flutes", "no tool is deeper in the stock than its flutes are long");
+        }
+
+        /** Where somebody allowed it, it is told. */
+        @Override
+        Severity severity(RouterProof proof, Fault fault) {
+            boolean allowed =
+                    proof.plan().done().stream()
+                            .filter(s -> s.id().equals(fault.stop()))
+                            .findFirst()
+                            .flatMap(s -> proof.plan().task().operation(s.operation()))
+                            .filter(Operation::beyondFlutes)
+                            .isPresent();
+            return allowed ? Severity.LOOK : Severity.MUST_FIX;
         }
     }
 

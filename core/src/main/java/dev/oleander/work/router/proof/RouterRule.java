@@ -8,6 +8,7 @@ import dev.oleander.proof.ProofRule;
 import dev.oleander.proof.Severity;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 
 /** A rule about a router's plan. */
 abstract class RouterRule implements ProofRule {
@@ -61,10 +62,17 @@ abstract class RouterRule implements ProofRule {
 
         /** What the program does that it must not, of one rule. */
         void faults(RouterProof proof, String rule) {
+            faults(proof, rule, fault -> Severity.MUST_FIX);
+        }
+
+        /**
+         * @param severity how bad each is
+         */
+        void faults(RouterProof proof, String rule, Function<Fault, Severity> severity) {
             for (Fault fault : proof.faults()) {
                 if (fault.rule().equals(rule)) {
                     add(
-                            Severity.MUST_FIX,
+                            severity.apply(fault),
                             fault.stop(),
                             fault.place(),
                             fault.value(),

@@ -31,15 +31,21 @@ public final class ContourWay {
      * @param spacing mm between them at most
      * @param width at the narrowest, mm
      * @param height over the underside of the stock, mm
+     * @param at places of others besides, mm along the drawn contour
      */
-    public record Tabs(Optional<Integer> count, double spacing, double width, double height) {
+    public record Tabs(
+            Optional<Integer> count, double spacing, double width, double height, List<Double> at) {
+
+        public Tabs {
+            at = List.copyOf(at);
+        }
 
         public static Tabs ofCount(int count, double width, double height) {
-            return new Tabs(Optional.of(count), 0, width, height);
+            return new Tabs(Optional.of(count), 0, width, height, List.of());
         }
 
         public static Tabs every(double spacing, double width, double height) {
-            return new Tabs(Optional.empty(), spacing, width, height);
+            return new Tabs(Optional.empty(), spacing, width, height, List.of());
         }
 
         private int number(double length) {
@@ -55,6 +61,7 @@ public final class ContourWay {
      * @param thickness of the stock, mm, from whose underside tabs are measured
      * @param climb whether the kept wall lies on the right of a tool that turns clockwise
      * @param top depth at which it begins, mm
+     * @param start where it is begun, mm along the drawn contour; empty: on the longest line
      */
     public record Cut(
             Contour drawn,
@@ -65,7 +72,8 @@ public final class ContourWay {
             Optional<Tabs> tabs,
             boolean climb,
             Finish finish,
-            double top) {
+            double top,
+            Optional<Double> start) {
 
         /** Tabs that are higher than what is below the deepest level. */
         private Optional<Tabs> standing() {
@@ -187,6 +195,19 @@ public final class ContourWay {
         return new Contour(arcs);
     }
 
+    /** Those at places, as far as they lie beside this round. */
+    private static List<Double> byHand(Tabs tabs, Cut cut, Contour round, double off) {
+        List<Double> places = new ArrayList<>();
+        for (double at : tabs.at()) {
+            Point there = cut.drawn().stationAt(at % cut.drawn().length()).point();
+            Chain.Station beside = round.nearest(there);
+            if (beside.point().distance(there) <= off + NEAR) {
+                places.add(round.distanceAt(beside));
+            }
+        }
+        return places;
+    }
+
     private static TabLine line(Tabs tabs, Cut cut, Contour round, Tool tool, double ramp) {
         double length = round.length();
         int count = tabs.number(cut.drawn().length());
@@ -194,8 +215,13 @@ public final class ContourWay {
         double floor = -cut.levels().get(cut.levels().size() - 1);
         // whatever is left for a skin, so that it has its tabs at the same places
         double slope = tabs.height() / Math.tan(ramp);
+        List<Double> places =
+                new ArrayList<>(byHand(tabs, cut, round, tool.diameter() / 2 + cut.allowance()));
+        if (count > 0) {
+            places.addAll(TabPlaces.even(round, count, takes, Math.max(tool.diameter(), slope)));
+        }
         return TabLine.of(
-                TabPlaces.even(round, count, takes, Math.max(tool.diameter(), slope)),
+                places,
                 length,
                 -cut.thickness() + tabs.height(),
                 floor,
@@ -216,14 +242,21 @@ public final class ContourWay {
         // kept on the right: round an outline clockwise, within an opening anticlockwise
         boolean anticlockwise = outside == (cut.climb() == tool.edges().left());
         if (cut.side() == Side.ON) {
-            return List.of(startedOnLine(cut.drawn().turning(anticlockwise)));
+            return List.of(started(cut, cut.drawn().turning(anticlockwise)));
         }
         return Offsetter.round().offset(drawn, outside ? off : -off).stream()
                 .map(Region::outer)
                 .map(c -> c.turning(anticlockwise))
-                .map(ContourWay::startedOnLine)
+                .map(c -> started(cut, c))
                 .sorted(Comparator.comparing(c -> -c.area()))
                 .toList();
+    }
+
+    private static Contour started(Cut cut, Contour round) {
+        return cut.start()
+                .map(at -> cut.drawn().stationAt(at % cut.drawn().length()).point())
+                .map(there -> round.startedAt(round.nearest(there)))
+                .orElseGet(() -> startedOnLine(round));
     }
 
     /** Begun in the middle of the longest segment, away from corners; a circle as it is. */

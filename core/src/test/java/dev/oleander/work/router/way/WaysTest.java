@@ -146,6 +146,11 @@ class WaysTest {
     }
 
     private static ToolWay outline(Contour drawn, ContourWay.Tabs tabs, List<Double> levels) {
+        return outline(drawn, tabs, levels, Optional.empty());
+    }
+
+    private static ToolWay outline(
+            Contour drawn, ContourWay.Tabs tabs, List<Double> levels, Optional<Double> start) {
         ToolWay way = new ToolWay(Heights.USUAL);
         ContourWay.Cut cut =
                 new ContourWay.Cut(
@@ -157,12 +162,43 @@ class WaysTest {
                         Optional.of(tabs),
                         true,
                         Finish.NONE,
-                        0);
+                        0,
+                        start);
         List<ContourWay.Done> done =
                 ContourWay.add(way, cut, tool(ToolKind.STRAIGHT, 8), Descent.at(RAMP, 4));
         assertThat(done).hasSize(1);
         requireJoined(way);
         return way;
+    }
+
+    /** Places along the drawn contour, whichever way round it is cut and wherever it begins. */
+    @Test
+    void tabsStandAndTheCutBeginsWhereSomebodyPutThem() {
+        Contour square = Contour.rectangle(Box.of(Point.ORIGIN, new Point(200, 200)));
+        ContourWay.Tabs tabs = new ContourWay.Tabs(Optional.of(0), 0, 8, 4, List.of(50.0, 330.0));
+        ToolWay way = outline(square, tabs, Levels.equal(18.3, 6, 0), Optional.of(120.0));
+        Point begun = way.legs().get(0).to();
+        assertThat(begun.distance(square.stationAt(120).point())).isCloseTo(4, within(1e-9));
+        Removed removed = new Removed(List.of(cutting(way, 8)));
+        List<Region> gone = removed.at(-18);
+        for (double at = 0; at < 800; at += 1) {
+            Point on = square.stationAt(at).point();
+            Point beside = on.plus(outwards(on).times(4));
+            boolean tab = Math.abs(at - 50) < 3.5 || Math.abs(at - 330) < 3.5;
+            boolean ramp = Math.abs(at - 50) < 60 || Math.abs(at - 330) < 60;
+            if (tab || !ramp) {
+                assertThat(gone.stream().anyMatch(r -> r.contains(beside)))
+                        .as("%s mm along", at)
+                        .isEqualTo(!tab);
+            }
+        }
+    }
+
+    private static Point outwards(Point on) {
+        Point from = on.minus(new Point(100, 100));
+        return Math.abs(from.x()) > Math.abs(from.y())
+                ? new Point(Math.signum(from.x()), 0)
+                : new Point(0, Math.signum(from.y()));
     }
 
     /** 16 x 8 less a circle of 8: both ends are round. */

@@ -10,6 +10,7 @@ import dev.oleander.web.bench.SlipRow.Fold;
 import dev.oleander.web.bench.SlipRow.Note;
 import dev.oleander.web.bench.SlipRow.Own;
 import dev.oleander.web.bench.SlipSection;
+import dev.oleander.web.bench.TabRows;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.router.RouterMilling;
 import dev.oleander.work.router.RouterRun;
@@ -208,6 +209,7 @@ final class RouterStopSlip {
     private List<SlipRow> levels() {
         List<SlipRow> rows = new ArrayList<>();
         rows.add(fields.typed(WishValues.STEP_DOWN));
+        rows.add(fields.segments(WishValues.BEYOND_FLUTES));
         if (is("pocket", "rest")) {
             rows.add(fields.typed(WishValues.STEP_OVER));
             rows.add(fields.listed(WishValues.MANNER));
@@ -234,15 +236,25 @@ final class RouterStopSlip {
     }
 
     private List<SlipRow> tabs() {
-        return List.of(
-                fields.typed(WishValues.TAB_COUNT),
-                fields.typed(WishValues.TAB_SPACING),
-                fields.typed(WishValues.TAB_WIDTH),
-                fields.typed(WishValues.TAB_HEIGHT));
+        List<SlipRow> rows = new ArrayList<>();
+        rows.add(fields.typed(WishValues.TAB_COUNT));
+        rows.add(fields.typed(WishValues.TAB_SPACING));
+        rows.add(fields.typed(WishValues.TAB_WIDTH));
+        rows.add(fields.typed(WishValues.TAB_HEIGHT));
+        List<String> byHand =
+                fields.subjects().stream()
+                        .flatMap(s -> s.set().get(WishValues.TAB_AT).stream())
+                        .toList();
+        int places = byHand.stream().mapToInt(t -> t.split(" ").length).sum();
+        rows.addAll(TabRows.of(places, made.size() == 1 ? stops : List.of()));
+        return rows;
     }
 
     private List<SlipRow> entry() {
         List<SlipRow> rows = new ArrayList<>();
+        if (is("contour")) {
+            rows.add(fields.typed(WishValues.START));
+        }
         if (!is("bore")) {
             rows.add(fields.listed(WishValues.ENTRY));
         }

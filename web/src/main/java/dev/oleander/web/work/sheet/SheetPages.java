@@ -16,6 +16,7 @@ import dev.oleander.web.bench.SlipRow.Fixed;
 import dev.oleander.web.bench.SlipRow.Note;
 import dev.oleander.web.bench.SlipRow.Tools;
 import dev.oleander.web.bench.SlipSection;
+import dev.oleander.web.bench.TabRows;
 import dev.oleander.web.bench.WorkPages;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.work.sheet.SheetCutting;
@@ -210,20 +211,7 @@ class SheetPages implements WorkPages {
             rows.add(fields.typed("tabs.spacing"));
             rows.add(fields.typed("tabs.length"));
             int byHand = fields.subjects().stream().mapToInt(s -> s.set().tabs().at().size()).sum();
-            if (byHand > 0) {
-                rows.add(
-                        Fixed.byHand(
-                                "By hand",
-                                byHand + " put by hand",
-                                "tabs.at",
-                                "Take away tabs put by hand"));
-            }
-            if (stops.size() == 1 && stops.get(0).path().isPresent()) {
-                rows.add(
-                        new Tools(
-                                List.of(new Tools.Part("put-tabs", "Put tabs by pointing")),
-                                false));
-            }
+            rows.addAll(TabRows.of(byHand, stops));
             return rows;
         }
 

@@ -1,0 +1,106 @@
+package dev.oleander.work.router;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.oleander.Drawn;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Point;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.Prover;
+import dev.oleander.proof.Severity;
+import dev.oleander.value.Entry;
+import dev.oleander.value.Value;
+import dev.oleander.value.ValueException;
+import dev.oleander.work.router.book.FlatTool;
+import dev.oleander.work.router.choice.Block;
+import dev.oleander.work.router.choice.RouterChoice;
+import dev.oleander.work.router.choice.RouterChoices;
+import dev.oleander.work.router.choice.WishValues;
+import dev.oleander.work.router.plan.RouterStop;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Where somebody puts a tab, begins a contour, or allows a tool to be deeper than its flutes. */
+class ByHandTest {
+
+    private static final Drawn BOARD = new Drawn().rectangle(0, 0, 300, 200);
+
+    private static final FlatTool LONG =
+            JsonMapper.shared()
+                    .readValue(
+                            """
+                            {"number": 31, "kind": "straight", "diameter": 6, "fluteLength": 25,
+                             "shankDiameter": 6, "stickOut": 36}
+                            """,
+                            FlatTool.class);
+
+    private static RouterChoice set(RouterChoice choice, String word, String text) {
+        Entry entry = new Entry(text, Map.of());
+        return Value.find(RouterStopValues.ALL, word).orElseThrow().put(choice, entry);
+    }
+
+    private static RouterRun run(RouterChoice outline, double thickness) {
+        RouterChoices choices =
+                RouterChoices.NOTHING
+                        .withBlock(new Block(400.0, 300.0, null, null, null))
+                        .withTools(List.of(LONG))
+                        .withStop("c1", outline);
+        return RouterJobs.run(
+                RouterJobs.task(BOARD.reading(), choices, "birch plywood", thickness, 1));
+    }
+
+    @Test
+    void tabsArePutMovedAndTakenAway() {
+        RouterChoice two = set(set(RouterChoice.NOTHING, "tabs.add", "40"), "tabs.add", "90.5");
+        assertThat(two.get(WishValues.TAB_AT)).contains("40 90.5");
+        assertThat(set(two, "tabs.remove", "41").get(WishValues.TAB_AT)).contains("90.5");
+        RouterChoice moved = set(set(two, "tabs.count", "4"), "tabs.put", "10; 20");
+        assertThat(moved.values())
+                .containsEntry("tabs.at", "10 20")
+                .containsEntry("tabs.count", "0");
+        assertThat(set(moved, "tabs.put", "none").values()).containsOnlyKeys("tabs.count");
+        assertThat(set(moved, "tabs.put", "").isNothing()).isTrue();
+        assertThat(moved.asRecipe().values()).containsOnlyKeys("tabs.count");
+        assertThat(moved.ofPlace().values()).containsOnlyKeys("tabs.at");
+        assertThatThrownBy(() -> set(two, "tabs.add", "-3")).isInstanceOf(RuntimeException.class);
+        assertThatThrownBy(() -> set(two, "beyondFlutes", "perhaps"))
+                .isInstanceOf(ValueException.class);
+    }
+
+    @Test
+    void anOutlineIsHeldAndBegunWhereSomebodySays() {
+        RouterChoice byHand = RouterChoice.NOTHING.with("start", "410").with("tabs.at", "100 560");
+        RouterRun run = run(byHand.with("tabs.count", "0"), 12);
+        RouterStop stop = run.plan().done().get(0);
+        assertThat(stop.figures().tabs()).isEqualTo(2);
+        Contour drawn = run.plan().task().reading().features().get(0).contour();
+        Point begun = stop.legs().get(0).to();
+        double off = stop.tool().orElseThrow().diameter() / 2;
+        assertThat(drawn.nearest(begun).point().distance(drawn.stationAt(410).point()))
+                .isCloseTo(0, within(1e-6));
+        assertThat(drawn.nearest(begun).point().distance(begun)).isCloseTo(off, within(1e-6));
+        assertThat(run(byHand.with("tabs.count", "3"), 12).plan().done().get(0).figures().tabs())
+                .isEqualTo(5);
+    }
+
+    @Test
+    void aToolIsDeeperThanItsFlutesWhereItIsAllowed() {
+        RouterChoice thin = RouterChoice.NOTHING.with(WishValues.TOOL, "31");
+        RouterRun refused = run(thin, 28);
+        assertThat(refused.run().refused().get(0).refusal().orElseThrow().sentence())
+                .contains("of flutes")
+                .contains("allow it for this stop");
+        RouterRun allowed = run(thin.with(WishValues.BEYOND_FLUTES, "yes"), 28);
+        assertThat(allowed.run().refused().stream().map(s -> s.refusal().orElseThrow().sentence()))
+                .isEmpty();
+        assertThat(allowed.faults()).extracting("rule").containsOnly("flutes");
+        assertThat(Prover.withAllRules().prove(allowed.proofInput(), Map.of()).findings())
+                .filteredOn(f -> f.rule().equals("flutes"))
+                .extracting(Finding::severity)
+                .containsOnly(Severity.LOOK);
+    }
+}
