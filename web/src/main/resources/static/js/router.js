@@ -1,5 +1,6 @@
 import {registerAlong} from './along.js';
 import {askOfRun} from './ask.js';
+import {closed, registerHeights} from './heights.js';
 import {trace} from './paths.js';
 
 // What the bench has for a router besides: how deep the stock is cut, as shades; the depth of a place that is pointed at;
@@ -8,6 +9,7 @@ import {trace} from './paths.js';
 export function register(bench) {
   bench.sceneOwn = (scene) => (scene.router ? new RouterDrawing(scene) : null);
   registerAlong(bench);
+  registerHeights(bench);
   new DepthAt(bench);
   new SectionAlong(bench);
 }
@@ -15,8 +17,11 @@ export function register(bench) {
 /** What is drawn instead of parts and paths of stops: parts without what lies in them, depths, ways, what is left. */
 class RouterDrawing {
   constructor(scene) {
-    const {thickness, kept, floors, grooves, holes, ways, rests} = scene.router;
-    Object.assign(this, {thickness, rests});
+    const {thickness, shaded, bounds, stock, kept, floors, grooves, holes, ways, rests, left, gone} = scene.router;
+    Object.assign(this, {thickness, shaded, bounds, rests});
+    this.stock = closed(stock);
+    this.left = closed(left);
+    this.gone = closed(gone);
     this.kept = closed(kept);
     this.floors = floors.map(({depth, d}) => [depth, closed(d)]);
     this.grooves = grooves.map(({depth, width, d}) => [depth, width, joined(d)]);
@@ -53,7 +58,22 @@ class RouterDrawing {
     }
     ctx.globalAlpha = alpha;
     painter.stroke(this.ways, c.rose, 0.9);
-    this.#rests(painter);
+    this.paintFaults(painter, true);
+  }
+
+  /** What is gone beyond what is wanted and, at the end, what is left. */
+  paintFaults(painter, atEnd) {
+    const {ctx, c} = painter;
+    painter.world();
+    ctx.fillStyle = c.rose;
+    ctx.fill(this.gone, 'evenodd');
+    painter.stroke(this.gone, c.rose, 1.6);
+    if (atEnd) {
+      ctx.fillStyle = c.amberPale;
+      ctx.fill(this.left, 'evenodd');
+      painter.stroke(this.left, c.amber, 1.2);
+      this.#rests(painter);
+    }
   }
 
   /** From the colour of parts to a deep one; what is cut through shows the table. */
@@ -78,15 +98,6 @@ class RouterDrawing {
     ctx.lineWidth = 2.4;
     ctx.stroke();
   }
-}
-
-function closed(all) {
-  const path = new Path2D();
-  for (const d of all) {
-    trace(path, d);
-    path.closePath();
-  }
-  return path;
 }
 
 /** Holes of one depth together. */

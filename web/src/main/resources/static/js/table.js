@@ -28,6 +28,7 @@ export class Table extends EventTarget {
     this.scene = null;
     this.selected = new Set();
     this.pointer = null;
+    this.underlays = [];
     this.overlays = [];
     this.grabs = [];
     this.clicks = [];
@@ -223,6 +224,7 @@ export class Table extends EventTarget {
     if (!this.scene) {
       return;
     }
+    this.underlays.forEach((paint) => paint(ctx, painter));
     this.#paintSelection(painter);
     this.overlays.forEach((paint) => paint(ctx, painter));
     painter.screen();

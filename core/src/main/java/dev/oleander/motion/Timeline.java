@@ -131,7 +131,8 @@ public record Timeline(
         return Pose.FLAT;
     }
 
-    private double share(int index, double seconds) {
+    /** How much of the way of an item is gone at a moment at which it is under way, from 0 to 1. */
+    public double share(int index, double seconds) {
         double began = index == 0 ? 0 : ends[index - 1];
         Profile profile = profiles.get(index);
         return profile.distanceAt(seconds - began) / profile.length();

@@ -1,6 +1,7 @@
 package dev.oleander.work.router;
 
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.motion.PostedProgram;
 import dev.oleander.motion.Program;
@@ -18,6 +19,8 @@ import dev.oleander.work.router.book.ToolRow;
 import dev.oleander.work.router.material.Depths;
 import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Engaged;
+import dev.oleander.work.router.material.HeightField;
+import dev.oleander.work.router.material.HeightFields;
 import dev.oleander.work.router.material.Removed;
 import dev.oleander.work.router.material.Section;
 import dev.oleander.work.router.motion.RouterMotion;
@@ -49,6 +52,7 @@ public final class RouterRun implements Plan, RouterProof {
     private final Once<Difference.Found> difference;
     private final Once<Map<String, Double>> volumes;
     private final Once<Map<String, Engaged>> engaged;
+    private final HeightFields heightFields = new HeightFields();
 
     RouterRun(Reading reading, RouterPlan plan) {
         this.reading = reading;
@@ -142,6 +146,22 @@ public final class RouterRun implements Plan, RouterProof {
         }
         int made = Moments.count(plan, timeline(Progress.NONE), seconds.get());
         return Section.of(p -> all.at(p, made).depth(), from, to);
+    }
+
+    /**
+     * How deep the stock is cut over a window, mm, as a grid; see {@link HeightField#at}.
+     *
+     * @param seconds of the machine; empty: at the end
+     */
+    public float[] heights(Box window, int columns, int rows, Optional<Double> seconds) {
+        HeightField field = heightFields.of(depths(), window, columns, rows);
+        if (seconds.isEmpty()) {
+            return field.at(Integer.MAX_VALUE - 1, 0);
+        }
+        Timeline times = timeline(Progress.NONE);
+        return field.at(
+                Moments.count(plan, times, seconds.get()),
+                Moments.share(plan, times, seconds.get()));
     }
 
     /** What is gone at a moment, by height. */

@@ -29,7 +29,7 @@ public final class Depths {
      * @param made how many legs are done before it
      * @param way empty: it goes up and down over a place
      */
-    private record Piece(
+    record Piece(
             Cutting of,
             int leg,
             int made,
@@ -50,6 +50,12 @@ public final class Depths {
 
         double lowest() {
             return Math.min(fromZ, toZ);
+        }
+
+        /** Its beginning, to a share of it from 0 to 1. */
+        Piece beginning(double share) {
+            double end = fromZ + share * (toZ - fromZ);
+            return new Piece(of, leg, made, at, way.map(w -> w.between(0, share)), fromZ, end);
         }
 
         double distance(Point p) {
@@ -118,6 +124,11 @@ public final class Depths {
         return (int) Math.max(1, Math.ceil(sweep / most));
     }
 
+    /** In the order in which they are cut. */
+    List<Piece> pieces() {
+        return pieces;
+    }
+
     /** At the end of all cuts. */
     public Depth at(Point p) {
         return at(p, legs);
@@ -144,7 +155,7 @@ public final class Depths {
     }
 
     /** Height of the floor that a piece leaves at a place; infinite where it does not come. */
-    private static double lowest(Piece piece, Point p) {
+    static double lowest(Piece piece, Point p) {
         Tool.Form form = piece.of().form();
         if (form.kind() == ToolKind.SAW) {
             return sawn(piece, p, form);
@@ -190,6 +201,10 @@ public final class Depths {
         }
         if (form.kind().isConical()) {
             return cone(piece, line, p, new double[] {low, high, foot, away});
+        }
+        if (form.kind().isFlat() && form.cornerRadius() == 0) {
+            double rise = piece.toZ() - piece.fromZ();
+            return piece.fromZ() + rise * (rise < 0 ? high : low);
         }
         for (int i = 0; i < HALVINGS; i++) {
             double a = low + (high - low) / 3;

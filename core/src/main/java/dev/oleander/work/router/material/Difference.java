@@ -35,6 +35,7 @@ public final class Difference {
         private double area;
         private double height;
         private double largest;
+        private List<Region> widest = List.of();
         private Point place;
 
         Stack(String stop) {
@@ -45,7 +46,11 @@ public final class Difference {
             if (pieces.isEmpty()) {
                 return;
             }
-            area = Math.max(area, pieces.stream().mapToDouble(Region::area).sum());
+            double own = pieces.stream().mapToDouble(Region::area).sum();
+            if (own > area) {
+                area = own;
+                widest = pieces;
+            }
             height += high;
             for (Region piece : pieces) {
                 if (piece.area() > largest) {
@@ -56,7 +61,7 @@ public final class Difference {
         }
 
         Piece piece() {
-            return new Piece(stop, area, height, place);
+            return new Piece(stop, area, height, place, widest);
         }
     }
 
@@ -74,8 +79,15 @@ public final class Difference {
      * @param area mm2 of all of it, at the height where there is most
      * @param height mm over which some of it stands, or is missing
      * @param place within the largest piece
+     * @param regions seen from above, at the height where there is most
      */
-    public record Piece(String stop, double area, double height, Point place) {}
+    public record Piece(
+            String stop, double area, double height, Point place, List<Region> regions) {
+
+        public Piece {
+            regions = List.copyOf(regions);
+        }
+    }
 
     private Difference(List<Asked> asked, Removed removed, double thickness) {
         this.asked = asked;

@@ -42,6 +42,15 @@ public final class Moments {
         return made(plan, timeline, seconds).values().stream().mapToInt(n -> n).sum();
     }
 
+    /** How much of the cutting move that is under way is made, from 0 to 1; 0: none is. */
+    public static double share(RouterPlan plan, Timeline timeline, double seconds) {
+        boolean over = seconds >= timeline.total() || plan.turns();
+        int under = over ? -1 : timeline.itemAt(seconds);
+        return under >= 0 && timeline.program().items().get(under) instanceof Item.AtFeed
+                ? timeline.share(under, seconds)
+                : 0;
+    }
+
     /** What is made. */
     public static List<Cutting> cuttings(RouterPlan plan, Timeline timeline, double seconds) {
         Map<String, Integer> made = made(plan, timeline, seconds);

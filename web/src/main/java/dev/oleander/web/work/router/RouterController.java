@@ -69,6 +69,18 @@ class RouterController {
         return "work/router :: section";
     }
 
+    /** How deep the stock is cut at a moment, for a picture; see {@link HeightsWindow#picture}. */
+    @GetMapping("/jobs/{id}/heights")
+    ResponseEntity<byte[]> heights(
+            @PathVariable long id,
+            HeightsWindow window,
+            @RequestParam(defaultValue = "1") int run) {
+        RouterRun of = planned(jobs.view(id).on(run).result(), id);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .body(window.picture(of));
+    }
+
     private static String sentence(JobResult result, DepthJson depth) {
         if (depth.depth() <= 0 && depth.wanted() <= 0) {
             return "Nothing is cut here.";

@@ -1,6 +1,7 @@
 package dev.oleander.web.work.router;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
@@ -27,21 +28,31 @@ import java.util.TreeMap;
  * dev.oleander.web.bench.Scene}.
  *
  * @param thickness of the stock, mm
+ * @param shaded whether a picture of its heights is of use: flat stock that lies still
+ * @param bounds of the stock: least x and y, greatest x and y, mm
+ * @param stock its outline
  * @param kept outlines of what comes of it; the stock where nothing is cut out
  * @param floors what flat tools leave, the shallowest first
  * @param grooves what other tools leave, the shallowest first
  * @param holes of drills: x, y, diameter, depth, mm
  * @param ways of the tools' axes while they cut at their lowest, by stop
  * @param rests places where stock is left, with its area: x, y, mm2
+ * @param left outlines of the stock that is left
+ * @param gone outlines of what is gone beyond what is asked for
  */
 record RouterScene(
         double thickness,
+        boolean shaded,
+        double[] bounds,
+        List<double[]> stock,
         List<double[]> kept,
         List<Floor> floors,
         List<Groove> grooves,
         List<double[]> holes,
         List<Way> ways,
-        List<double[]> rests) {
+        List<double[]> rests,
+        List<double[]> left,
+        List<double[]> gone) {
 
     /** Depths that are told apart among ways that climb. */
     private static final int CLASSES = 12;
@@ -59,14 +70,23 @@ record RouterScene(
 
     static RouterScene of(RouterRun run) {
         double thickness = run.plan().task().thickness();
+        boolean flat = !run.plan().turns();
+        Difference.Found found = flat ? run.difference() : Difference.Found.NOTHING;
+        Region stock = run.plan().stock();
+        Box box = stock.box();
         return new RouterScene(
                 thickness,
+                flat,
+                new double[] {box.min().x(), box.min().y(), box.max().x(), box.max().y()},
+                loops(List.of(stock)),
                 kept(run),
                 floors(run, thickness),
                 grooves(run),
                 holes(run),
                 run.plan().done().stream().map(RouterScene::way).toList(),
-                rests(run));
+                rests(found),
+                found.rests().stream().flatMap(r -> loops(r.regions()).stream()).toList(),
+                found.gouge().map(g -> loops(g.regions())).orElse(List.of()));
     }
 
     private static List<double[]> kept(RouterRun run) {
@@ -191,8 +211,7 @@ record RouterScene(
         }
     }
 
-    private static List<double[]> rests(RouterRun run) {
-        Difference.Found found = run.plan().turns() ? Difference.Found.NOTHING : run.difference();
+    private static List<double[]> rests(Difference.Found found) {
         return found.rests().stream()
                 .map(r -> new double[] {r.place().x(), r.place().y(), r.area()})
                 .toList();
