@@ -3,6 +3,7 @@ package dev.oleander.work.router;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
@@ -70,6 +71,31 @@ class RoundTheAxisTest {
             }
         }
         return feeds;
+    }
+
+    /** A layer at depth d is (r - d) / r as long round the axis as the top. */
+    @Test
+    void whatIsTakenRoundTheAxisIsLessBelow() {
+        RouterRun run = planned(LINES, round(2 * RADIUS));
+        RouterStop half =
+                run.plan().done().stream()
+                        .filter(
+                                s ->
+                                        run.plan()
+                                                        .task()
+                                                        .reading()
+                                                        .byId()
+                                                        .get(s.features().get(0))
+                                                        .chain()
+                                                        .length()
+                                                < 100)
+                        .findFirst()
+                        .orElseThrow();
+        double radius = half.tool().orElseThrow().diameter() / 2;
+        double area = Math.PI * 30 * 2 * radius + Math.PI * radius * radius;
+        double deep = 4 - 4 * 4 / (2 * RADIUS);
+        assertThat(run.volume(half.id()).orElseThrow())
+                .isCloseTo(area * deep, withinPercentage(0.1));
     }
 
     @Test

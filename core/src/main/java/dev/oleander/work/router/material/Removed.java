@@ -12,6 +12,7 @@ import dev.oleander.work.router.way.Leg;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.function.DoubleBinaryOperator;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -173,6 +174,14 @@ public final class Removed {
      * @param thickness mm
      */
     public double volume(Region stock, double thickness) {
+        return volume(stock, thickness, (from, to) -> to - from);
+    }
+
+    /**
+     * @param layer volume of 1 mm2 of the top between two depths, mm: of round stock that is seen
+     *     unrolled less the deeper it lies
+     */
+    public double volume(Region stock, double thickness, DoubleBinaryOperator layer) {
         List<Double> heights = heights();
         double volume = 0;
         for (int i = 0; i < heights.size(); i++) {
@@ -180,7 +189,9 @@ public final class Removed {
             double to = i + 1 < heights.size() ? heights.get(i + 1) : 0;
             if (to > from) {
                 List<Region> gone = Overlay.intersection(at(heights.get(i)), List.of(stock));
-                volume += (to - from) * gone.stream().mapToDouble(Region::area).sum();
+                volume +=
+                        layer.applyAsDouble(-to, -from)
+                                * gone.stream().mapToDouble(Region::area).sum();
             }
         }
         return volume;

@@ -7,6 +7,7 @@ import dev.oleander.work.router.way.Leg;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.DoubleBinaryOperator;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -32,9 +33,14 @@ public final class Volume {
      * @param stock seen from above: beyond it there is nothing to take
      * @param surface how far below the top the stock begins at a place, mm: 0 where it is flat
      * @param thickness mm below the top where it ends
+     * @param layer see {@link Removed#volume(Region, double, DoubleBinaryOperator)}
      */
     public static double of(
-            Cutting cutting, Region stock, ToDoubleFunction<Point> surface, double thickness) {
+            Cutting cutting,
+            Region stock,
+            ToDoubleFunction<Point> surface,
+            double thickness,
+            DoubleBinaryOperator layer) {
         Depths depths = new Depths(List.of(cutting));
         Set<Cell> cells = cells(cutting);
         double step = Math.max(FINEST, Math.sqrt(cells.size() * CELL * CELL / PLACES));
@@ -50,7 +56,8 @@ public final class Volume {
                                     cell.y * CELL + (j + 0.5) * own);
                     double deep = Math.min(thickness, depths.at(p).depth());
                     if (deep > 0 && stock.contains(p)) {
-                        sum += Math.max(0, deep - surface.applyAsDouble(p));
+                        double from = surface.applyAsDouble(p);
+                        sum += deep > from ? layer.applyAsDouble(from, deep) : 0;
                     }
                 }
             }

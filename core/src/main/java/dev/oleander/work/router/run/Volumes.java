@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoubleBinaryOperator;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -61,8 +62,21 @@ public final class Volumes {
 
     private double ofFlat(RouterStop stop, double from) {
         Removed removed = new Removed(List.of(stop.cutting()));
-        double all = removed.volume(plan.stock(), plan.task().thickness());
-        return from > 0 ? all - from * area(removed.at(-from), plan.stock()) : all;
+        DoubleBinaryOperator layer = layer(stop);
+        double all = removed.volume(plan.stock(), plan.task().thickness(), layer);
+        return from > 0
+                ? all - layer.applyAsDouble(0, from) * area(removed.at(-from), plan.stock())
+                : all;
+    }
+
+    /** Round the axis there is less the deeper it lies: r - d of r. */
+    private static DoubleBinaryOperator layer(RouterStop stop) {
+        return stop.wrap()
+                .<DoubleBinaryOperator>map(
+                        round ->
+                                (from, to) ->
+                                        to - from - (to * to - from * from) / (2 * round.radius()))
+                .orElse((from, to) -> to - from);
     }
 
     private static double area(List<Region> gone, Region stock) {
@@ -70,7 +84,8 @@ public final class Volumes {
     }
 
     private double summed(RouterStop stop, ToDoubleFunction<Point> surface) {
-        return Volume.of(stop.cutting(), plan.stock(), surface, plan.task().thickness());
+        return Volume.of(
+                stop.cutting(), plan.stock(), surface, plan.task().thickness(), layer(stop));
     }
 
     /** The floor it begins at, or deeper where the same operation has been. */

@@ -13,17 +13,20 @@ import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.Leg;
 import dev.oleander.work.router.way.Leg.Pace;
 import java.util.List;
+import java.util.function.DoubleBinaryOperator;
 import org.junit.jupiter.api.Test;
 
 /** Volumes and depths of tools that are not flat, against closed forms. */
 class VolumeTest {
+
+    private static final DoubleBinaryOperator FLAT = (from, to) -> to - from;
 
     private static final Region STOCK =
             new Region(
                     Contour.rectangle(Box.of(new Point(-50, -50), new Point(150, 50))), List.of());
 
     private static double volume(Tool.Form form, Leg... legs) {
-        return Volume.of(new Cutting("s", form, List.of(legs)), STOCK, p -> 0, 20);
+        return Volume.of(new Cutting("s", form, List.of(legs)), STOCK, p -> 0, 20, FLAT);
     }
 
     private static Leg along(double fromZ, double toZ) {
@@ -82,9 +85,9 @@ class VolumeTest {
         Leg outside = Leg.along(new Line(new Point(200, 0), new Point(300, 0)), -3, -3, Pace.CUT);
         assertThat(volume(ball, outside)).isZero();
         Cutting groove = new Cutting("s", ball, List.of(along(-3, -3)));
-        double whole = Volume.of(groove, STOCK, p -> 0, 20);
-        double lower = Volume.of(groove, STOCK, p -> 1, 20);
+        double whole = Volume.of(groove, STOCK, p -> 0, 20, FLAT);
+        double lower = Volume.of(groove, STOCK, p -> 1, 20, FLAT);
         assertThat(lower).isBetween(0.3 * whole, 0.8 * whole);
-        assertThat(Volume.of(groove, STOCK, p -> 3, 20)).isLessThan(1e-6);
+        assertThat(Volume.of(groove, STOCK, p -> 3, 20, FLAT)).isLessThan(1e-6);
     }
 }
