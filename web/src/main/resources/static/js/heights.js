@@ -4,7 +4,7 @@ import {trace} from './paths.js';
 // A picture of the stock as it is at the moment of the replay: its depths, shaded as if light fell on it, with what is
 // left and what is gone beyond what is wanted. It is asked for as finely as the table shows it.
 
-const MOST_COLUMNS = 480;
+const MOST_COLUMNS = 600;
 const HUNDREDTHS = 100;
 
 /** ms of a view at rest before it is asked for more finely */
@@ -37,6 +37,9 @@ class Heights {
       this.#resting = setTimeout(() => this.#ask(), REST);
     });
     addEventListener('themechange', () => this.#colour());
+    bench.addEventListener('scene', () => {
+      this.button.hidden = !bench.scene?.own?.shaded;
+    });
   }
 
   get #active() {
@@ -76,7 +79,7 @@ class Heights {
     if (bytes) {
       const numbers = new DataView(bytes);
       this.#picture = {box: [x1, y1, x2, y2].map(Number), columns: numbers.getUint16(0), rows: numbers.getUint16(2),
-        depths: depthsOf(numbers), canvas: document.createElement('canvas')};
+        depths: depthsOf(numbers, 4), canvas: document.createElement('canvas')};
       this.#colour();
     }
     if (this.#again) {
@@ -113,10 +116,9 @@ class Heights {
       const through = own >= thickness - 0.02;
       const slope = Math.max(-1, Math.min(1, (own - beside + own - above) / (2 * cell)));
       const light = through ? 1 : 1 - RELIEF * slope * (slope > 0 ? 1 : 0.4);
-      const share = 0.18 + 0.7 * own / thickness;
+      const flat = through ? t : shadeOf(own / thickness, k, d);
       for (let c = 0; c < 3; c++) {
-        const flat = through ? t[c] : own > 0 ? k[c] + share * (d[c] - k[c]) : k[c];
-        pixels[4 * i + c] = flat * light;
+        pixels[4 * i + c] = flat[c] * light;
       }
       pixels[4 * i + 3] = 255;
     }
@@ -135,23 +137,29 @@ class Heights {
     ctx.save();
     ctx.clip(own.stock, 'evenodd');
     painter.screen();
-    ctx.imageSmoothingEnabled = false;
+    ctx.imageSmoothingEnabled = true;
     ctx.drawImage(this.#picture.canvas, left, top, right - left, bottom - top);
     ctx.restore();
     own.paintFaults(painter, this.player.moment >= this.player.total - 1e-6);
   }
 }
 
-function depthsOf(numbers) {
-  const depths = new Float32Array((numbers.byteLength - 4) / 2);
+/** mm, of an answer after its first bytes. */
+export function depthsOf(numbers, first) {
+  const depths = new Float32Array((numbers.byteLength - first) / 2);
   for (let i = 0; i < depths.length; i++) {
-    depths[i] = numbers.getUint16(4 + 2 * i) / HUNDREDTHS;
+    depths[i] = numbers.getUint16(first + 2 * i) / HUNDREDTHS;
   }
   return depths;
 }
 
+/** From the colour of what is kept to a deep one, by the share of all that is cut. */
+export function shadeOf(share, kept, deep) {
+  return share > 0 ? kept.map((v, c) => v + (0.18 + 0.7 * share) * (deep[c] - v)) : kept;
+}
+
 /** Red, green and blue of a colour as styles write it. */
-function channels(colour) {
+export function channels(colour) {
   const ctx = new OffscreenCanvas(1, 1).getContext('2d');
   ctx.fillStyle = colour;
   ctx.fillRect(0, 0, 1, 1);

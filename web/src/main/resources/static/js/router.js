@@ -1,6 +1,7 @@
 import {registerAlong} from './along.js';
 import {askOfRun} from './ask.js';
 import {closed, registerHeights} from './heights.js';
+import {registerRound} from './round.js';
 import {trace} from './paths.js';
 
 // What the bench has for a router besides: how deep the stock is cut, as shades; the depth of a place that is pointed at;
@@ -10,6 +11,7 @@ export function register(bench) {
   bench.sceneOwn = (scene) => (scene.router ? new RouterDrawing(scene) : null);
   registerAlong(bench);
   registerHeights(bench);
+  registerRound(bench);
   new DepthAt(bench);
   new SectionAlong(bench);
 }
@@ -17,8 +19,8 @@ export function register(bench) {
 /** What is drawn instead of parts and paths of stops: parts without what lies in them, depths, ways, what is left. */
 class RouterDrawing {
   constructor(scene) {
-    const {thickness, shaded, bounds, stock, kept, floors, grooves, holes, ways, rests, left, gone} = scene.router;
-    Object.assign(this, {thickness, shaded, bounds, rests});
+    const {thickness, round, shaded, bounds, stock, kept, floors, grooves, holes, ways, rests, left, gone} = scene.router;
+    Object.assign(this, {thickness, round, shaded, bounds, rests});
     this.stock = closed(stock);
     this.left = closed(left);
     this.gone = closed(gone);

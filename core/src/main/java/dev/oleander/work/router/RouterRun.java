@@ -28,6 +28,7 @@ import dev.oleander.work.router.proof.Fault;
 import dev.oleander.work.router.proof.ProgramCheck;
 import dev.oleander.work.router.proof.RouterProof;
 import dev.oleander.work.router.run.Moments;
+import dev.oleander.work.router.run.RoundMaterial;
 import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.run.Volumes;
 import java.util.HashSet;
@@ -52,6 +53,7 @@ public final class RouterRun implements Plan, RouterProof {
     private final Once<Difference.Found> difference;
     private final Once<Map<String, Double>> volumes;
     private final Once<Map<String, Engaged>> engaged;
+    private final Once<RoundMaterial> round;
     private final HeightFields heightFields = new HeightFields();
 
     RouterRun(Reading reading, RouterPlan plan) {
@@ -76,6 +78,7 @@ public final class RouterRun implements Plan, RouterProof {
         this.depths = new Once<>(progress -> new Depths(plan.cuttings()));
         this.removed = new Once<>(progress -> new Removed(plan.cuttings()));
         this.volumes = new Once<>(progress -> Volumes.of(plan));
+        this.round = new Once<>(progress -> new RoundMaterial(plan));
         this.engaged = new Once<>(progress -> plan.engaged());
         this.difference =
                 new Once<>(
@@ -161,7 +164,12 @@ public final class RouterRun implements Plan, RouterProof {
         Timeline times = timeline(Progress.NONE);
         return field.at(
                 Moments.count(plan, times, seconds.get()),
-                Moments.share(plan, times, seconds.get()));
+                plan.turns() ? 0 : Moments.share(times, seconds.get()));
+    }
+
+    /** What is cut of round stock at any moment. */
+    public RoundMaterial roundMaterial() {
+        return round.get(Progress.NONE);
     }
 
     /** What is gone at a moment, by height. */

@@ -13,6 +13,7 @@ import dev.oleander.drawing.file.DrawingFiles;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Point;
 import dev.oleander.motion.Item;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.progress.Progress;
@@ -24,6 +25,7 @@ import dev.oleander.work.router.plan.RouterStop;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -96,6 +98,62 @@ class RoundTheAxisTest {
         double deep = 4 - 4 * 4 / (2 * RADIUS);
         assertThat(run.volume(half.id()).orElseThrow())
                 .isCloseTo(area * deep, withinPercentage(0.1));
+    }
+
+    /** A flat groove as wide as the tool: along a radius at angle b it ends at (r - d) / cos b. */
+    @Test
+    void copiesLieRoundTheAxisInThePictureOfTheWork() {
+        RouterRun run = RouterJobs.requested("capstan_rim");
+        int angles = 34 * 36;
+        double radius = 90;
+        double total = run.timeline(Progress.NONE).total();
+        float[] end =
+                run.roundMaterial().at(run.timeline(Progress.NONE), Optional.empty(), 3, angles);
+        for (int i = 0; i < angles; i++) {
+            double off = Math.toRadians((i % 36 <= 18 ? i % 36 : i % 36 - 36) * 360.0 / angles);
+            double y = radius * Math.sin(off);
+            if (Math.abs(Math.abs(y) - 3) > 0.3) {
+                double deep = Math.abs(y) < 3 ? radius - (radius - 5) / Math.cos(off) : 0;
+                assertThat((double) end[3 * i + 1]).as("%s", i).isCloseTo(deep, within(0.02));
+            }
+        }
+        float[] half =
+                run.roundMaterial()
+                        .at(run.timeline(Progress.NONE), Optional.of(total / 2), 3, angles);
+        int notches = 0;
+        for (int k = 0; k < 34; k++) {
+            notches += half[3 * 36 * k + 1] > 4.9 ? 1 : 0;
+        }
+        assertThat(notches).isBetween(15, 18);
+        assertThat(run.roundMaterial().at(run.timeline(Progress.NONE), Optional.of(0.0), 3, angles))
+                .containsOnly(0f);
+    }
+
+    @Test
+    void whatIsLaidRoundIsAsDeepInThePictureAsUnrolled() {
+        RouterRun run = planned(LINES, round(2 * RADIUS));
+        int angles = 720;
+        float[] found =
+                run.roundMaterial().at(run.timeline(Progress.NONE), Optional.empty(), 200, angles);
+        double middle = run.roundMaterial().stock().middle();
+        double from = run.roundMaterial().stock().from();
+        int deep = 0;
+        int same = 0;
+        for (int i = 0; i < angles; i++) {
+            for (int column = 0; column < 200; column++) {
+                double y = middle + RADIUS * Math.toRadians(0.5 * i);
+                double there = 0;
+                for (int turn = -1; turn <= 1; turn++) {
+                    Point at = new Point(from + column + 0.5, y + turn * 2 * Math.PI * RADIUS);
+                    there = Math.max(there, run.depths().at(at).depth());
+                }
+                deep += there > 0 ? 1 : 0;
+                same += Math.abs(there - found[200 * i + column]) < 1e-3 ? 1 : 0;
+            }
+        }
+        assertThat(deep).isGreaterThan(1000);
+        // cells at the edges of the grooves may fall to either side
+        assertThat(same).isGreaterThan(200 * angles - deep / 4);
     }
 
     @Test

@@ -10,14 +10,15 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Which cutting moves of a run are made at a moment; one that is under way counts as not made. */
 public final class Moments {
 
     private Moments() {}
 
-    /** By id of a stop, how many of its cutting moves are made; of copies round an axis, once. */
-    private static Map<String, Integer> made(RouterPlan plan, Timeline timeline, double seconds) {
+    /** By id of a stop, how many of its cutting moves are made, of all turns of the work. */
+    static Map<String, Integer> feeds(Timeline timeline, double seconds) {
         Map<String, Integer> made = new HashMap<>();
         Program program = timeline.program();
         int under = seconds >= timeline.total() ? program.size() : timeline.itemAt(seconds);
@@ -27,6 +28,12 @@ public final class Moments {
                 made.merge(item.origin().stop(), 1, Integer::sum);
             }
         }
+        return made;
+    }
+
+    /** By id of a stop, how many of its cutting moves are made; of copies round an axis, once. */
+    private static Map<String, Integer> made(RouterPlan plan, Timeline timeline, double seconds) {
+        Map<String, Integer> made = feeds(timeline, seconds);
         plan.done()
                 .forEach(
                         s -> made.computeIfPresent(s.id(), (id, n) -> Math.min(n, legs(s).size())));
@@ -43,12 +50,19 @@ public final class Moments {
     }
 
     /** How much of the cutting move that is under way is made, from 0 to 1; 0: none is. */
-    public static double share(RouterPlan plan, Timeline timeline, double seconds) {
-        boolean over = seconds >= timeline.total() || plan.turns();
-        int under = over ? -1 : timeline.itemAt(seconds);
+    public static double share(Timeline timeline, double seconds) {
+        int under = seconds >= timeline.total() ? -1 : timeline.itemAt(seconds);
         return under >= 0 && timeline.program().items().get(under) instanceof Item.AtFeed
                 ? timeline.share(under, seconds)
                 : 0;
+    }
+
+    /** The stop that is under way; empty when all is done. */
+    static Optional<String> stopAt(Timeline timeline, double seconds) {
+        return seconds >= timeline.total()
+                ? Optional.empty()
+                : Optional.of(
+                        timeline.program().items().get(timeline.itemAt(seconds)).origin().stop());
     }
 
     /** What is made. */

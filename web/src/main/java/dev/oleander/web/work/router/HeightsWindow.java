@@ -58,9 +58,13 @@ record HeightsWindow(Double x1, Double y1, Double x2, Double y2, Integer columns
         float[] depths = run.heights(box, columns, rows, Optional.ofNullable(t));
         ByteBuffer bytes = ByteBuffer.allocate(2 * (2 + depths.length));
         bytes.putShort((short) (int) columns).putShort((short) rows);
+        put(depths, bytes);
+        return bytes.array();
+    }
+
+    static void put(float[] depths, ByteBuffer bytes) {
         for (float depth : depths) {
             bytes.putShort((short) Math.min(DEEPEST, Math.round(depth * STEPS)));
         }
-        return bytes.array();
     }
 }

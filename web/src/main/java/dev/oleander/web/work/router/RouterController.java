@@ -81,6 +81,16 @@ class RouterController {
                 .body(window.picture(of));
     }
 
+    /** Round work at a moment, for a picture; see {@link RoundPicture#of}. */
+    @GetMapping("/jobs/{id}/round")
+    ResponseEntity<byte[]> round(
+            @PathVariable long id, RoundPicture asked, @RequestParam(defaultValue = "1") int run) {
+        RouterRun of = planned(jobs.view(id).on(run).result(), id);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .body(asked.of(of));
+    }
+
     private static String sentence(JobResult result, DepthJson depth) {
         if (depth.depth() <= 0 && depth.wanted() <= 0) {
             return "Nothing is cut here.";

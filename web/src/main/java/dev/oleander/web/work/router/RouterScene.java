@@ -13,6 +13,7 @@ import dev.oleander.web.bench.SceneBuilder;
 import dev.oleander.work.router.RouterRun;
 import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Removed;
+import dev.oleander.work.router.material.RoundField;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.run.RouterWork;
 import dev.oleander.work.router.tool.Tool;
@@ -28,6 +29,7 @@ import java.util.TreeMap;
  * dev.oleander.web.bench.Scene}.
  *
  * @param thickness of the stock, mm
+ * @param round stock; null: it is flat
  * @param shaded whether a picture of its heights is of use: flat stock that lies still
  * @param bounds of the stock: least x and y, greatest x and y, mm
  * @param stock its outline
@@ -42,6 +44,7 @@ import java.util.TreeMap;
  */
 record RouterScene(
         double thickness,
+        RoundField round,
         boolean shaded,
         double[] bounds,
         List<double[]> stock,
@@ -76,6 +79,7 @@ record RouterScene(
         Box box = stock.box();
         return new RouterScene(
                 thickness,
+                run.plan().task().round().isPresent() ? run.roundMaterial().stock() : null,
                 flat,
                 new double[] {box.min().x(), box.min().y(), box.max().x(), box.max().y()},
                 loops(List.of(stock)),
