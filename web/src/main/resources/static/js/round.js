@@ -5,7 +5,8 @@ import {channels, depthsOf, shadeOf} from './heights.js';
 
 const COLUMNS = 120;
 const ANGLES = 720;
-const HIGH = 150;
+const HIGH = 130;
+const WIDE = 420;
 const GAP = 16;
 
 export function registerRound(bench) {
@@ -69,10 +70,10 @@ class Round {
     this.said.textContent = `${turn.toFixed(1)}°`;
     const ratio = devicePixelRatio || 1;
     const long = stock.to - stock.from;
-    const room = this.card.clientWidth - 24;
-    const k = Math.min((room - GAP) / (long + 2 * stock.radius), HIGH / (2 * stock.radius));
-    this.canvas.width = Math.round(room * ratio);
+    const k = Math.min((WIDE - GAP) / (long + 2 * stock.radius), HIGH / (2 * stock.radius));
+    this.canvas.width = Math.round(((long + 2 * stock.radius) * k + GAP) * ratio);
     this.canvas.height = Math.round(2 * stock.radius * k * ratio);
+    this.canvas.style.width = `${this.canvas.width / ratio}px`;
     this.canvas.style.height = `${this.canvas.height / ratio}px`;
     const ctx = this.canvas.getContext('2d');
     this.#fromAbove(ctx, Math.max(1, Math.round(long * k * ratio)), stock, turn);

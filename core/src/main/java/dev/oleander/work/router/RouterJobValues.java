@@ -1,5 +1,6 @@
 package dev.oleander.work.router;
 
+import dev.oleander.drawing.read.FeatureKey;
 import dev.oleander.quantity.Typed;
 import dev.oleander.value.Entry;
 import dev.oleander.value.Value;
@@ -13,6 +14,7 @@ import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.operation.Wish;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -86,7 +88,8 @@ final class RouterJobValues {
                             "dropOperation",
                             "operation taken out",
                             all -> "",
-                            RouterJobValues::drop));
+                            RouterJobValues::drop),
+                    Value.text("chain", "tools of a pocket", all -> "", RouterJobValues::chain));
 
     private RouterJobValues() {}
 
@@ -112,6 +115,57 @@ final class RouterJobValues {
         List<Wish> all = new ArrayList<>(choices.operations());
         all.add(WishValues.with(of, of.id(), on, values));
         return choices.withOperations(all, choices.onlyThose());
+    }
+
+    /**
+     * Clears a pocket with one tool after the other.
+     *
+     * @param entry id of the contour, name of the operation, then the numbers of the tools
+     */
+    private static RouterChoices chain(RouterChoices choices, Entry entry) {
+        String[] words = entry.text().split("\\s+");
+        List<String> tools = Arrays.asList(words).subList(Math.min(2, words.length), words.length);
+        if (tools.isEmpty() || !tools.stream().allMatch(t -> t.matches("\\d{1,6}"))) {
+            throw new ValueException(
+                    "\"%s\" is no chain of tools: a contour, an operation, and numbers of tools."
+                            .formatted(entry.text()));
+        }
+        String contour = words[0];
+        String name = words[1];
+        boolean wished = choices.operations().stream().anyMatch(w -> w.id().equals(name));
+        String key = FeatureKey.of(contour).visit(wished ? name : "").text();
+        RouterChoice first =
+                choices.stops()
+                        .getOrDefault(key, RouterChoice.NOTHING)
+                        .with(WishValues.TOOL, tools.get(0));
+        RouterChoices chained = withoutRests(choices, contour, name).withStop(key, first);
+        String before = name;
+        for (String tool : tools.subList(1, tools.size())) {
+            String id = free(chained, "rest");
+            RouterChoice values =
+                    RouterChoice.NOTHING.with(WishValues.WORK, "rest").with(WishValues.TOOL, tool);
+            Wish.Place on = WishValues.contours(List.of(contour));
+            List<Wish> all = new ArrayList<>(chained.operations());
+            all.add(WishValues.with(WishValues.empty(id).restOf(before), id, on, values));
+            chained = chained.withOperations(all, chained.onlyThose());
+            before = id;
+        }
+        return chained;
+    }
+
+    /** Without what takes the rest of an operation on one contour, and the rests of that. */
+    private static RouterChoices withoutRests(RouterChoices choices, String contour, String name) {
+        List<Wish> left = new ArrayList<>();
+        Set<String> gone = new HashSet<>(Set.of(name));
+        for (Wish wish : choices.operations()) {
+            boolean here = wish.on() != null && List.of(contour).equals(wish.on().contours());
+            if (here && wish.restOf() != null && gone.contains(wish.restOf())) {
+                gone.add(wish.id());
+            } else {
+                left.add(wish);
+            }
+        }
+        return choices.withOperations(left, choices.onlyThose());
     }
 
     private static String free(RouterChoices choices, String kind) {

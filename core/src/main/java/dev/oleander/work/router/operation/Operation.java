@@ -48,6 +48,11 @@ public record Operation(
         return number == 1 ? name : name + PART + number;
     }
 
+    /** The same features worked otherwise. */
+    public Operation doing(What other) {
+        return new Operation(id, on, tool, floorOf, copies, wrapped, beyondFlutes, other);
+    }
+
     /** By which people speak of it, also where its features are worked differently. */
     public String name() {
         return nameOf(id);
@@ -192,6 +197,20 @@ public record Operation(
             boolean climb,
             Finish finish)
             implements What {
+
+        /** What another operation has left, in the same way. */
+        public Clear restOf(String other) {
+            return new Clear(
+                    depth,
+                    steps,
+                    over,
+                    allowance,
+                    islands,
+                    manner,
+                    Optional.of(other),
+                    climb,
+                    finish);
+        }
 
         @Override
         public Entry entry() {

@@ -4,8 +4,10 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
+import dev.oleander.motion.TimeModel;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
+import dev.oleander.progress.Progress;
 import dev.oleander.work.router.book.RouterBook;
 import dev.oleander.work.router.book.RouterUnit;
 import dev.oleander.work.router.book.ToolRow;
@@ -15,10 +17,13 @@ import dev.oleander.work.router.deed.Deed;
 import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Difference.Asked;
 import dev.oleander.work.router.material.Engaged;
+import dev.oleander.work.router.motion.RouterMotion;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Clear;
+import dev.oleander.work.router.plan.Conditions;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.plan.RouterTask;
+import dev.oleander.work.router.plan.ToolChains;
 import dev.oleander.work.router.tool.Feeds;
 import dev.oleander.work.router.tool.Tool;
 import java.util.Comparator;
@@ -136,6 +141,26 @@ public record RouterPlan(
                 .map(Operation::what)
                 .filter(Clear.class::isInstance)
                 .map(Clear.class::cast);
+    }
+
+    /**
+     * Chains of tools that clear the pocket of a stop; see {@link ToolChains}. Of a stop that
+     * clears none: none.
+     */
+    public List<ToolChains.Chain> chains(RouterStop stop, Progress progress) {
+        boolean whole = clearing(stop).filter(c -> c.restOf().isEmpty()).isPresent();
+        if (!whole) {
+            return List.of();
+        }
+        Conditions conditions = new Conditions(task, book, material, unit);
+        TimeModel times = new TimeModel(run.machine());
+        return ToolChains.of(
+                task,
+                task.operation(stop.operation()).orElseThrow(),
+                task.reading().byId().get(stop.features().get(0)),
+                task.tools().stream().filter(t -> book.row(t, material).isPresent()).toList(),
+                s -> times.time(RouterMotion.of(List.of(s), unit, conditions::of)).total(),
+                progress);
     }
 
     /** How deep stops are asked to go at a place, mm; 0 where none is. */

@@ -2,16 +2,24 @@ package dev.oleander.web.work.router;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.stop.Stop;
+import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.work.router.MaterialAnswer.DepthJson;
 import dev.oleander.work.router.RouterRun;
+import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.plan.ToolChains;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -89,6 +97,56 @@ class RouterController {
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_OCTET_STREAM)
                 .body(asked.of(of));
+    }
+
+    /**
+     * Tools one after the other that clear a pocket, in their order of time.
+     *
+     * @param value of the entry that takes it
+     */
+    public record ChainRow(String tools, String time, String left, String value) {}
+
+    /** The quickest chains of tools for the pocket of a stop. */
+    @GetMapping("/jobs/{id}/chains")
+    String chains(
+            @PathVariable long id,
+            @RequestParam String stop,
+            @RequestParam(defaultValue = "1") int run,
+            @AuthenticationPrincipal SignedIn who,
+            Model model) {
+        RouterRun of = planned(jobs.view(id).on(run).result(), id);
+        RouterStop planned =
+                of.plan()
+                        .stop(stop)
+                        .orElseThrow(
+                                () ->
+                                        new NotFoundException(
+                                                "There is no stop %s.".formatted(stop)));
+        List<ChainRow> rows =
+                of.plan().chains(planned, Progress.NONE).stream()
+                        .map(c -> row(planned, c))
+                        .toList();
+        model.addAttribute("rows", rows);
+        model.addAttribute("who", who);
+        model.addAttribute("id", id);
+        return "work/router :: chain-rows";
+    }
+
+    private static ChainRow row(RouterStop stop, ToolChains.Chain chain) {
+        List<String> numbers = chain.tools().stream().map(t -> String.valueOf(t.number())).toList();
+        String value =
+                "%s %s %s"
+                        .formatted(
+                                stop.features().get(0),
+                                Operation.nameOf(stop.operation()),
+                                String.join(" ", numbers));
+        return new ChainRow(
+                chain.tools().stream()
+                        .map(RouterStopSlip::name)
+                        .collect(Collectors.joining(", then ")),
+                Numbers.duration(chain.seconds()),
+                Numbers.plain(chain.left(), 2),
+                value);
     }
 
     private static String sentence(JobResult result, DepthJson depth) {

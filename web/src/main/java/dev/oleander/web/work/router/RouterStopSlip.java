@@ -98,6 +98,9 @@ final class RouterStopSlip {
         if (made.size() == 1) {
             rows.add(new Own(RouterPages.TEMPLATE, "which", tools(made.get(0))));
             side(made.get(0)).ifPresent(rows::add);
+            if (is("pocket") && made.get(0).work().stop().isDone()) {
+                rows.add(new Own(RouterPages.TEMPLATE, "chains", stops.get(0).id()));
+            }
         }
         if (is("carve")) {
             rows.add(fields.typed(WishValues.FLOOR));
