@@ -12,6 +12,7 @@ export function register(bench) {
   registerAlong(bench);
   registerHeights(bench);
   registerRound(bench);
+  bench.table.underlays.push((ctx, painter) => paintGaps(bench, ctx, painter));
   new DepthAt(bench);
   new SectionAlong(bench);
 }
@@ -19,10 +20,11 @@ export function register(bench) {
 /** What is drawn instead of parts and paths of stops: parts without what lies in them, depths, ways, what is left. */
 class RouterDrawing {
   constructor(scene) {
-    const {thickness, round, shaded, bounds, stock, kept, floors, grooves, holes, ways, rests, left, gone} = scene.router;
+    const {thickness, round, shaded, bounds, stock, kept, floors, grooves, holes, ways, gaps, rests, left, gone} = scene.router;
     Object.assign(this, {thickness, round, shaded, bounds, rests});
     this.stock = closed(stock);
     this.left = closed(left);
+    this.gaps = new Map(gaps.map(({stop, d}) => [stop, closed(d)]));
     this.gone = closed(gone);
     this.kept = closed(kept);
     this.floors = floors.map(({depth, d}) => [depth, closed(d)]);
@@ -99,6 +101,16 @@ class RouterDrawing {
     ctx.strokeStyle = c.amber;
     ctx.lineWidth = 2.4;
     ctx.stroke();
+  }
+}
+
+/** What the rounds of the selected pocket leave between them, before it is gone through. */
+function paintGaps(bench, ctx, painter) {
+  const gaps = bench.stage === 'cuts' && bench.scene?.own?.gaps?.get(bench.only()?.id);
+  if (gaps) {
+    painter.world();
+    ctx.fillStyle = bench.table.colours.amber;
+    ctx.fill(gaps, 'evenodd');
   }
 }
 

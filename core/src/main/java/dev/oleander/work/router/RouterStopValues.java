@@ -141,7 +141,7 @@ final class RouterStopValues {
                             "Deeper than flutes",
                             Word.same("no"),
                             Word.same("yes")),
-                    number(WishValues.WIDTH, "width of the groove", 0.1, WIDEST, "Width", "mm"),
+                    number(WishValues.WIDTH, "width", 0.1, WIDEST, "Width", "mm"),
                     words(
                             WishValues.ENDS,
                             "ends of the groove",

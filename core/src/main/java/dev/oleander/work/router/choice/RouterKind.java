@@ -15,6 +15,7 @@ public enum RouterKind implements Named {
     SLOT("mill a slot", "slots"),
     GROOVE("saw a groove", "sawn grooves"),
     CARVE("carve", "carvings"),
+    CHAMFER("break the edge", "broken edges"),
     /** nothing is done to it */
     LEAVE("leave as it is", "features left");
 

@@ -72,6 +72,7 @@ final class Usual {
         RouterChoice values = RouterChoice.NOTHING.with(WishValues.WORK, kind.word());
         return switch (kind) {
             case LEAVE -> values;
+            case CHAMFER -> values.with(WishValues.WIDTH, depth.map(Usual::text).orElse(null));
             case CARVE -> values.with(WishValues.FLOOR, depth.map(Usual::text).orElse(null));
             case CONTOUR -> tabbed(feature, values.with(WishValues.DEPTH, text(depth)));
             default ->

@@ -98,7 +98,7 @@ public record Operation(
 
     /** What is done. */
     public sealed interface What
-            permits Round, Clear, Drill, Bore, Follow, Slot, Face, Groove, Carve, Chamfer {
+            permits Round, Clear, Drill, Bore, Follow, Slot, Face, Groove, Carve, Chamfer, Bevel {
 
         /** Word of it in files. */
         String word();
@@ -336,6 +336,28 @@ public record Operation(
         @Override
         public String word() {
             return "carve";
+        }
+    }
+
+    /**
+     * An edge broken with a cone.
+     *
+     * @param width of the slope seen from above, mm
+     * @param below mm of the tip under the foot of the slope
+     * @param side of the scrap; empty: outside of outlines, within openings
+     */
+    public record Bevel(
+            double width, double below, Optional<ContourWay.Side> side, Steps steps, boolean climb)
+            implements What {
+
+        @Override
+        public Entry entry() {
+            return steps.entry();
+        }
+
+        @Override
+        public String word() {
+            return "chamfer";
         }
     }
 

@@ -3,6 +3,7 @@ package dev.oleander.work.router.operation;
 import dev.oleander.book.CutDataException;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
+import dev.oleander.work.router.operation.Operation.Bevel;
 import dev.oleander.work.router.operation.Operation.Bore;
 import dev.oleander.work.router.operation.Operation.Carve;
 import dev.oleander.work.router.operation.Operation.Chamfer;
@@ -41,6 +42,11 @@ final class WishReader {
     private static final String THROUGH = "through";
     private static final int MOST_TABS = 1_000;
     private static final int MOST_CUTS = 20;
+
+    /** mm of a broken edge, and of the tip under it, where nothing else is said. */
+    private static final double USUAL_EDGE = 1;
+
+    private static final double USUAL_BELOW = 0.5;
 
     private final Wish wish;
     private final String own;
@@ -93,7 +99,7 @@ final class WishReader {
             case "groove" -> new Groove(depth(), number(wish.width(), "width"), open());
             case "carve" ->
                     new Carve(number(wish.floor(), "floor"), Optional.ofNullable(wish.flatTool()));
-            case "chamfer" -> new Chamfer(rim(), steps());
+            case "chamfer" -> wish.pair() == null ? bevel() : new Chamfer(rim(), steps());
             default ->
                     throw wrong(
                             "kind \"%s\"; known are contour, pocket, rest, drill, bore, follow, slot, face, groove, carve, chamfer.",
@@ -112,6 +118,21 @@ final class WishReader {
                 finish(),
                 Optional.ofNullable(wish.skin()).map(text -> positive(text, "skin")),
                 start());
+    }
+
+    private Bevel bevel() {
+        ContourWay.Side side = wish.side() == null ? null : side(wish.side());
+        if (side == ContourWay.Side.ON) {
+            throw wrong("an edge lies on one side of its contour: outside or inside.");
+        }
+        return new Bevel(
+                wish.width() == null ? USUAL_EDGE : positive(wish.width(), "width"),
+                wish.depth() == null
+                        ? USUAL_BELOW
+                        : atLeast0(wish.depth(), "depth below the slope"),
+                Optional.ofNullable(side),
+                steps(),
+                climb());
     }
 
     private Clear clear() {

@@ -148,7 +148,7 @@ final class CarvePlanner {
             throw new CannotException(
                     "Tool %d does not find a way down into the floor.", tool.number());
         }
-        Figures figures = Figures.ofPocket(reach, pocket.leftArea());
+        Figures figures = Figures.ofPocket(reach, pocket);
         Wanted floor = Wanted.of(flat, levels.get(levels.size() - 1));
         return Optional.of(stop("flat", tool, levels, way, figures).asking(floor));
     }

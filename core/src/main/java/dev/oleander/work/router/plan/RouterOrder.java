@@ -10,6 +10,7 @@ import dev.oleander.plan.order.OrderProblem;
 import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
 import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Bevel;
 import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Round;
@@ -130,7 +131,17 @@ public final class RouterOrder {
     // ---- what must come before what
 
     private boolean comesBefore(RouterStop first, RouterStop then) {
-        return isAskedBy(then, first.operation()) || isWider(first, then) || isWithin(first, then);
+        return isAskedBy(then, first.operation())
+                || isWider(first, then)
+                || isWithin(first, then)
+                || isEdgeOf(first, then);
+    }
+
+    /** An edge is broken while the part is still held. */
+    private boolean isEdgeOf(RouterStop first, RouterStop then) {
+        return operation(first).what() instanceof Bevel
+                && cutsOut(then)
+                && first.features().equals(then.features());
     }
 
     private Operation operation(RouterStop stop) {

@@ -11,6 +11,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.Depth;
 import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Bevel;
 import dev.oleander.work.router.operation.Operation.Bore;
 import dev.oleander.work.router.operation.Operation.Carve;
 import dev.oleander.work.router.operation.Operation.Chamfer;
@@ -240,6 +241,9 @@ public final class RouterPlanner {
         }
         if (operation.what() instanceof Chamfer) {
             return new ChamferPlanner(task, operation, tool).plan(feature);
+        }
+        if (operation.what() instanceof Bevel) {
+            return new BevelPlanner(task, operation, tool).plan(feature);
         }
         if (operation.what() instanceof Round round) {
             return new ContourPlanner(task, operation, round, tool).plan(feature);

@@ -10,6 +10,7 @@ import dev.oleander.work.router.material.Wanted;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Clearing;
 import dev.oleander.work.router.way.Leg;
 import dev.oleander.work.router.way.ToolWay;
 import java.util.ArrayList;
@@ -263,6 +264,7 @@ public record RouterStop(
      * @param visits middles of holes in their order
      * @param corners what the tool cannot reach in corners along a contour, mm2
      * @param volume that holes take away within the stock, mm3; 0 of others: their moves tell it
+     * @param gaps between the rounds, which it goes through besides
      */
     public record Figures(
             double area,
@@ -272,37 +274,41 @@ public record RouterStop(
             int tabs,
             List<Point> visits,
             double corners,
-            double volume) {
+            double volume,
+            List<Region> gaps) {
 
-        public static final Figures NONE = new Figures(0, 0, 0, 0, 0, List.of(), 0, 0);
+        public static final Figures NONE = new Figures(0, 0, 0, 0, 0, List.of(), 0, 0, List.of());
 
         public Figures {
             visits = List.copyOf(visits);
+            gaps = List.copyOf(gaps);
         }
 
         Figures transformed(Transform to) {
             List<Point> there = visits.stream().map(to::apply).toList();
-            return new Figures(area, reachable, rest, between, tabs, there, corners, volume);
+            List<Region> moved = gaps.stream().map(g -> g.transformed(to)).toList();
+            return new Figures(area, reachable, rest, between, tabs, there, corners, volume, moved);
         }
 
         static Figures ofContour(int tabs, double corners) {
-            return new Figures(0, 0, 0, 0, tabs, List.of(), corners, 0);
+            return new Figures(0, 0, 0, 0, tabs, List.of(), corners, 0, List.of());
         }
 
-        static Figures ofPocket(Reach reach, double between) {
+        static Figures ofPocket(Reach reach, Clearing way) {
             return new Figures(
                     Reach.area(reach.pocket()),
                     Reach.area(reach.clean()),
                     Reach.area(reach.rest()),
-                    between,
+                    way.leftArea(),
                     0,
                     List.of(),
                     0,
-                    0);
+                    0,
+                    way.gaps());
         }
 
         static Figures ofVisits(List<Point> visits, double volume) {
-            return new Figures(0, 0, 0, 0, 0, visits, 0, volume);
+            return new Figures(0, 0, 0, 0, 0, visits, 0, volume, List.of());
         }
     }
 

@@ -132,7 +132,7 @@ final class StopPlanner {
         if (!pocket.add(way, of, -levels.from())) {
             throw Entries.noRoom(tool, down, feature.id());
         }
-        Figures figures = Figures.ofPocket(reach, pocket.leftArea());
+        Figures figures = Figures.ofPocket(reach, pocket);
         boolean frees = of.get(of.size() - 1) >= task.thickness();
         return stop(feature, of, way, figures, frees)
                 .asking(Wanted.of(reach.pocket(), of.get(of.size() - 1)));
@@ -190,7 +190,12 @@ final class StopPlanner {
         ToolWay way = new ToolWay(task.heights());
         LineWay.add(way, List.of(middle(region)), of, -levels.from(), tool, down);
         double area = region.area();
-        return stop(feature, of, way, new Figures(area, area, 0, 0, 0, List.of(), 0, 0), false)
+        return stop(
+                        feature,
+                        of,
+                        way,
+                        new Figures(area, area, 0, 0, 0, List.of(), 0, 0, List.of()),
+                        false)
                 .asking(Wanted.of(List.of(region), of.get(of.size() - 1)));
     }
 

@@ -1,6 +1,7 @@
 package dev.oleander.work.router.plan;
 
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.operation.Operation.Bevel;
 import dev.oleander.work.router.operation.Operation.Bore;
 import dev.oleander.work.router.operation.Operation.Carve;
 import dev.oleander.work.router.operation.Operation.Chamfer;
@@ -42,10 +43,14 @@ public final class Suitable {
         if (what instanceof Follow) {
             return !kind.isDrill() && kind != ToolKind.SAW;
         }
-        if (what instanceof Carve || what instanceof Chamfer) {
+        if (isSlope(what)) {
             return kind.isConical();
         }
         return what instanceof Groove ? kind == ToolKind.SAW : kind.isFlat();
+    }
+
+    private static boolean isSlope(What what) {
+        return what instanceof Carve || what instanceof Chamfer || what instanceof Bevel;
     }
 
     private static String deed(What what) {
@@ -67,7 +72,7 @@ public final class Suitable {
         if (what instanceof Groove) {
             return "saw a groove";
         }
-        if (what instanceof Carve || what instanceof Chamfer) {
+        if (isSlope(what)) {
             return "make a slope";
         }
         return what instanceof Face ? "face the stock" : "follow a line";

@@ -1,5 +1,6 @@
 package dev.oleander.work.router.way;
 
+import dev.oleander.geometry.Region;
 import java.util.List;
 
 /** A way of a tool that clears a pocket. */
@@ -16,4 +17,9 @@ public interface Clearing {
 
     /** What it leaves of what it could reach, mm2: nothing, as a rule. */
     double leftArea();
+
+    /** What its rounds leave between them, which it goes through besides. */
+    default List<Region> gaps() {
+        return List.of();
+    }
 }

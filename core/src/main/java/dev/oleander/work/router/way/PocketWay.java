@@ -40,6 +40,7 @@ public final class PocketWay implements Clearing {
     private final List<Region> centres;
     private final List<RingTree.Round> walls;
     private final Map<RingTree.Round, List<Aside>> asides = new HashMap<>();
+    private final List<Region> gaps;
     private final List<Region> left;
 
     /**
@@ -63,7 +64,13 @@ public final class PocketWay implements Clearing {
         Rings rings = Rings.of(reach, allowance, step);
         this.centres = rings.rings().isEmpty() ? List.of() : rings.rings().get(0);
         this.walls = RingTree.of(rings.rings(), climb);
-        this.left = throughAll(rings.between());
+        this.gaps = rings.between();
+        this.left = throughAll(gaps);
+    }
+
+    @Override
+    public List<Region> gaps() {
+        return gaps;
     }
 
     @Override

@@ -78,7 +78,7 @@ class WishTest {
                     {'id': 'a', 'kind': 'rest', 'depth': 3}                                 | of which operation the rest is
                     {'id': 'a', 'kind': 'pocket', 'depth': 3, 'manner': 'star'}             | manner "star"
                     {'id': 'a', 'kind': 'groove', 'depth': 3, 'ends': 'half'}               | ends "half"
-                    {'id': 'a', 'kind': 'chamfer'}                                          | a slope needs a rim
+                    {'id': 'a', 'kind': 'chamfer', 'pair': {}}                             | a slope needs a rim
                     {'id': 'a', 'kind': 'bore', 'depth': 3, 'copies': {'rotary': 0}}        | 0 copies round the axis
                     {'id': 'a', 'kind': 'bore', 'depth': 3, 'copies': {'rotary': 99999999}}  | there are 1 to 3600
                     {'id': 'a', 'kind': 'contour', 'depth': 3, 'tabs': {'count': 99999, 'width': 3, 'height': 2}} | there are 1 to 1000

@@ -38,6 +38,7 @@ import java.util.TreeMap;
  * @param grooves what other tools leave, the shallowest first
  * @param holes of drills: x, y, diameter, depth, mm
  * @param ways of the tools' axes while they cut at their lowest, by stop
+ * @param gaps between the rounds of pockets, by stop
  * @param rests places where stock is left, with its area: x, y, mm2
  * @param left outlines of the stock that is left
  * @param gone outlines of what is gone beyond what is asked for
@@ -53,6 +54,7 @@ record RouterScene(
         List<Groove> grooves,
         List<double[]> holes,
         List<Way> ways,
+        List<Way> gaps,
         List<double[]> rests,
         List<double[]> left,
         List<double[]> gone) {
@@ -88,6 +90,10 @@ record RouterScene(
                 grooves(run),
                 holes(run),
                 run.plan().done().stream().map(RouterScene::way).toList(),
+                run.plan().done().stream()
+                        .filter(s -> !s.figures().gaps().isEmpty())
+                        .map(s -> new Way(s.id(), loops(s.figures().gaps())))
+                        .toList(),
                 rests(found),
                 found.rests().stream().flatMap(r -> loops(r.regions()).stream()).toList(),
                 found.gouge().map(g -> loops(g.regions())).orElse(List.of()));

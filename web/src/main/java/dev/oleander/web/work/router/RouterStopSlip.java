@@ -21,6 +21,7 @@ import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.plan.Suitable;
+import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Feeds;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
@@ -48,7 +49,7 @@ final class RouterStopSlip {
     List<SlipSection> sections() {
         List<SlipSection> sections = new ArrayList<>();
         sections.add(new SlipSection("What is done · " + kinds(), done()));
-        if (is("contour", "pocket", "rest", "bore", "follow", "slot")) {
+        if (is("contour", "pocket", "rest", "bore", "follow", "slot", "chamfer")) {
             sections.add(new SlipSection("Levels", levels()));
         }
         if (is("contour")) {
@@ -77,7 +78,6 @@ final class RouterStopSlip {
                         () ->
                                 switch (kind) {
                                     case "rest" -> "clear what is left";
-                                    case "chamfer" -> "cut a slope";
                                     case "face" -> "face the top";
                                     default -> kind;
                                 });
@@ -108,14 +108,16 @@ final class RouterStopSlip {
         } else {
             rows.add(fields.typed(WishValues.DEPTH));
         }
-        if (is("contour")) {
+        if (is("contour", "chamfer")) {
             rows.add(fields.segments(WishValues.SIDE));
         }
-        if (is("contour", "pocket", "rest", "slot")) {
+        if (is("contour", "pocket", "rest", "slot", "chamfer")) {
             rows.add(fields.segments(WishValues.WAY));
         }
-        if (is("groove")) {
+        if (is("groove", "chamfer")) {
             rows.add(fields.typed(WishValues.WIDTH));
+        }
+        if (is("groove")) {
             rows.add(fields.listed(WishValues.ENDS));
         }
         if (is("drill")) {
@@ -216,6 +218,9 @@ final class RouterStopSlip {
         if (is("pocket", "rest")) {
             rows.add(fields.typed(WishValues.STEP_OVER));
             rows.add(fields.listed(WishValues.MANNER));
+            if (made.size() == 1) {
+                rows.addAll(between(made.get(0).work().stop().figures()));
+            }
             if (made.stream().anyMatch(m -> m.used(WishValues.MANNER).equals("zigzag"))) {
                 rows.add(fields.typed(WishValues.ANGLE));
             }
@@ -227,6 +232,20 @@ final class RouterStopSlip {
             rows.add(new Own(RouterPages.TEMPLATE, "levels", levels(made.get(0))));
         }
         return rows;
+    }
+
+    /** What the step-over leaves, before it is gone through and after. */
+    private static List<SlipRow> between(RouterStop.Figures figures) {
+        double before = Reach.area(figures.gaps());
+        return before <= 0
+                ? List.of()
+                : List.of(
+                        square("Between rounds", before),
+                        square("Left in the end", figures.between()));
+    }
+
+    private static SlipRow square(String label, double area) {
+        return new Fixed(label, Numbers.plain(area, 2), "mm²", "found", "", "", "");
     }
 
     /** Depths as bars: the deepest is as long as the row. */
@@ -286,6 +305,9 @@ final class RouterStopSlip {
 
     // ---- what else
 
+    private static final List<RouterKind> BESIDES =
+            List.of(RouterKind.CHAMFER, RouterKind.FOLLOW, RouterKind.CARVE, RouterKind.CONTOUR);
+
     /**
      * What can be put to the same contours besides.
      *
@@ -306,7 +328,7 @@ final class RouterStopSlip {
                             "Clear what it leaves with a smaller tool",
                             "rest %s %s".formatted(on, name)));
         }
-        for (RouterKind kind : List.of(RouterKind.FOLLOW, RouterKind.CARVE, RouterKind.CONTOUR)) {
+        for (RouterKind kind : BESIDES) {
             if (!is(kind.word()) && !contours.isEmpty()) {
                 all.add(new Besides(capital(kind.label()), kind.word() + " " + on));
             }
