@@ -20,8 +20,8 @@ export function register(bench) {
 /** What is drawn instead of parts and paths of stops: parts without what lies in them, depths, ways, what is left. */
 class RouterDrawing {
   constructor(scene) {
-    const {thickness, round, shaded, bounds, stock, kept, floors, grooves, holes, ways, gaps, rests, left, gone} = scene.router;
-    Object.assign(this, {thickness, round, shaded, bounds, rests});
+    const {thickness, round, shaded, bounds, stock, bodies, kept, floors, grooves, holes, ways, gaps, rests, left, gone} = scene.router;
+    Object.assign(this, {thickness, round, shaded, bounds, bodies, rests});
     this.stock = closed(stock);
     this.left = closed(left);
     this.gaps = new Map(gaps.map(({stop, d}) => [stop, closed(d)]));
@@ -60,6 +60,7 @@ class RouterDrawing {
         painter.stroke(path, c.leafDeep, 0.6);
       }
     }
+    this.#bodies(painter);
     ctx.globalAlpha = alpha;
     painter.stroke(this.ways, c.rose, 0.9);
     this.paintFaults(painter, true);
@@ -78,6 +79,14 @@ class RouterDrawing {
       painter.stroke(this.left, c.amber, 1.2);
       this.#rests(painter);
     }
+  }
+
+  /** What of the table tools must not come to; pods show through the stock. */
+  #bodies(painter) {
+    const path = new Path2D();
+    this.bodies.forEach(([left, bottom, right, top]) => path.rect(left, bottom, right - left, top - bottom));
+    painter.world();
+    painter.stroke(path, painter.c.inkSoft, 1.4, [5, 3]);
   }
 
   /** From the colour of parts to a deep one; what is cut through shows the table. */

@@ -57,6 +57,11 @@ public record Machine(
         return with(habits, work, unit, others);
     }
 
+    /** The same with what else its kind of work has. */
+    public Machine with(MachineUnit other) {
+        return with(habits, work, other, axes);
+    }
+
     private Machine with(Habits habit, String itsWork, MachineUnit itsUnit, List<Axis> itsAxes) {
         return new Machine(
                 id,

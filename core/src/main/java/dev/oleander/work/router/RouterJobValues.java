@@ -1,6 +1,7 @@
 package dev.oleander.work.router;
 
 import dev.oleander.drawing.read.FeatureKey;
+import dev.oleander.plan.bed.KeepOutText;
 import dev.oleander.quantity.Typed;
 import dev.oleander.value.Entry;
 import dev.oleander.value.Value;
@@ -68,6 +69,14 @@ final class RouterJobValues {
                                                     new RouterZero(choices.zero().at(), z)))
                             .label("Zero height", "")
                             .usually(job -> Optional.of("top")),
+                    Value.<RouterChoices>text(
+                                    "pods",
+                                    "pods",
+                                    choices -> KeepOutText.writeFlat(choices.pods()),
+                                    (choices, entry) ->
+                                            choices.withPods(KeepOutText.readFlat(entry, "pod")))
+                            .label("Pods", "mm")
+                            .orElse("a board"),
                     forAll(WishValues.STEP_DOWN, "step down", 0.01, 500, "Step down", "mm"),
                     forAll(WishValues.ALLOWANCE, "allowance", 0, 500, "Left at walls", "mm"),
                     Value.<RouterChoices>yesOrNo(

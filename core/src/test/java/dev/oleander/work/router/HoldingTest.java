@@ -6,13 +6,17 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import dev.oleander.Samples;
 import dev.oleander.book.CutDataException;
 import dev.oleander.book.RowText;
+import dev.oleander.machine.Machine;
 import dev.oleander.plan.bed.KeepOut;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Prover;
 import dev.oleander.proof.Severity;
+import dev.oleander.value.Entry;
+import dev.oleander.value.Value;
 import dev.oleander.work.Task;
 import dev.oleander.work.router.book.RouterBook;
+import dev.oleander.work.router.book.RouterUnit;
 import dev.oleander.work.router.book.Station;
 import dev.oleander.work.router.book.StationTable;
 import dev.oleander.work.router.choice.RouterChoices;
@@ -100,7 +104,84 @@ class HoldingTest {
                                 task.choices()));
         assertThat(findings(run, "holder"))
                 .isNotEmpty()
-                .allMatch(f -> f.sentence().contains("comes to clamp 1, 25 mm high"));
+                .allMatch(
+                        f ->
+                                f.sentence()
+                                        .contains(
+                                                "comes to clamp 1, 25 mm over the top of the stock"));
+    }
+
+    @Test
+    void aPodUnderACutIsFound() {
+        Task<RouterChoices> task = boards(t -> {});
+        assertThat(findings(withPods(task, "100, 100, 600, 300"), "table"))
+                .isNotEmpty()
+                .allSatisfy(f -> assertThat(f.severity()).isEqualTo(Severity.MUST_FIX))
+                .allMatch(f -> f.sentence().contains("comes to pod 1"));
+        // beside all ways
+        assertThat(findings(withPods(task, "-300, -300, 100, 100"), "table")).isEmpty();
+        Value<RouterChoices> pods = Value.find(RouterJobValues.ALL, "pods").orElseThrow();
+        assertThatThrownBy(() -> pods.put(task.choices(), new Entry("1, 2, 3, 4, 5", Map.of())))
+                .hasMessage("Pod 1 has 5 numbers; it needs four: x, y, width, depth.");
+        assertThatThrownBy(() -> pods.put(task.choices(), new Entry("1, 2, 0, 4", Map.of())))
+                .hasMessageContaining("The width of pod 1");
+    }
+
+    private static RouterRun withPods(Task<RouterChoices> task, String typed) {
+        Value<RouterChoices> pods = Value.find(RouterJobValues.ALL, "pods").orElseThrow();
+        return RouterJobs.run(
+                new Task<>(
+                        task.machine(),
+                        task.book(),
+                        task.reading(),
+                        task.order(),
+                        task.bed(),
+                        pods.put(task.choices(), new Entry(typed, Map.of()))));
+    }
+
+    /** As high as the board: an outline that goes through comes to it, a recess does not. */
+    @Test
+    void aStopOfTheTableBesideACutIsFound() {
+        Task<RouterChoices> task = boards(t -> {});
+        RouterUnit.Stop stop = new RouterUnit.Stop("left", -30, 0, 600, 600, 4);
+        Machine machine = task.machine().with(RouterUnit.of(task.machine()).with(List.of(stop)));
+        RouterRun run =
+                RouterJobs.run(
+                        new Task<>(
+                                machine,
+                                task.book(),
+                                task.reading(),
+                                task.order(),
+                                task.bed(),
+                                task.choices()));
+        List<Finding> found = findings(run, "table");
+        assertThat(found).isNotEmpty().allMatch(f -> f.sentence().contains("comes to stop left"));
+        assertThat(found)
+                .allSatisfy(
+                        f -> assertThat(f.value()).isLessThan(4 - run.plan().task().thickness()));
+    }
+
+    /** Deeper than the jaws are wide, and beside them. */
+    @Test
+    void theJawsOfTheAxisAreFound() {
+        RouterRun usual = RouterJobs.requested("capstan_rim");
+        assertThat(findings(usual, "table")).isEmpty();
+        RouterUnit wide = RouterUnit.of(RouterJobs.HAZEL).with(new RouterUnit.Jaw(80, 88));
+        JsonNode truth = RouterJobs.truth("capstan_rim");
+        RouterRun run =
+                RouterJobs.run(
+                        new Task<>(
+                                RouterJobs.HAZEL.with(wide),
+                                RouterJobs.LIBRARY.book(RouterJobs.HAZEL),
+                                Samples.reading("router/capstan_rim"),
+                                new Task.Order(
+                                        truth.at("/job/material").asString(),
+                                        truth.at("/job/thickness").asDouble(),
+                                        1,
+                                        700),
+                                SheetChoices.usual(),
+                                RouterJobs.wished(truth.get("request"))));
+        assertThat(findings(run, "table")).anyMatch(f -> f.sentence().contains("the jaws"));
     }
 
     @Test

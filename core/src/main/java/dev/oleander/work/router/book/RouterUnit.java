@@ -2,6 +2,7 @@ package dev.oleander.work.router.book;
 
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineUnit;
+import java.util.List;
 
 /**
  * What a router has besides its table: a spindle, a magazine, what holds the work, an axis that
@@ -17,6 +18,7 @@ import dev.oleander.machine.MachineUnit;
  * @param linkFeed mm/min at depth through what is gone already
  * @param heights of the tip over the stock, mm
  * @param rotary axis that turns the work; null: none
+ * @param stops against which flat stock lies
  */
 public record RouterUnit(
         Spindle spindle,
@@ -28,8 +30,13 @@ public record RouterUnit(
         double overCut,
         double linkFeed,
         Lifts heights,
-        Rotary rotary)
+        Rotary rotary,
+        List<Stop> stops)
         implements MachineUnit {
+
+    public RouterUnit {
+        stops = stops == null ? List.of() : List.copyOf(stops);
+    }
 
     /**
      * @param power kW
@@ -47,8 +54,49 @@ public record RouterUnit(
      * @param height of its middle over the table, mm
      * @param swing greatest radius of the work, mm
      * @param length of the work, mm
+     * @param jaw what holds the work at its beginning; null: not known
      */
-    public record Rotary(double height, double swing, double length) {}
+    public record Rotary(double height, double swing, double length, Jaw jaw) {}
+
+    /** As long along the axis as it stands out from the work, and its greatest radius, mm. */
+    public record Jaw(double length, double radius) {}
+
+    /**
+     * A stop of the table.
+     *
+     * @param x of its lower left corner, mm from that of the stock
+     * @param y likewise
+     * @param width along X, mm
+     * @param depth along Y, mm
+     * @param height over the table, mm
+     */
+    public record Stop(
+            String name, double x, double y, double width, double depth, double height) {}
+
+    /** The same with other stops. */
+    public RouterUnit with(List<Stop> others) {
+        return with(rotary, others);
+    }
+
+    /** The same with other jaws of its axis. */
+    public RouterUnit with(Jaw other) {
+        return with(new Rotary(rotary.height, rotary.swing, rotary.length, other), stops);
+    }
+
+    private RouterUnit with(Rotary axis, List<Stop> others) {
+        return new RouterUnit(
+                spindle,
+                changeSeconds,
+                spoil,
+                spoilAllowance,
+                vacuum,
+                friction,
+                overCut,
+                linkFeed,
+                heights,
+                axis,
+                others);
+    }
 
     /**
      * That of a router.

@@ -6,6 +6,7 @@ import dev.oleander.plan.Choices;
 import dev.oleander.plan.Decisions;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.RunChoices;
+import dev.oleander.plan.bed.KeepOut;
 import dev.oleander.quantity.Worded;
 import dev.oleander.work.router.book.FlatTool;
 import dev.oleander.work.router.operation.Wish;
@@ -23,6 +24,7 @@ import java.util.Optional;
  * @param onlyThose whether features that no operation names are left alone; otherwise rules say
  *     what is done to them
  * @param tools for this job instead of those of the machine
+ * @param pods on which the stock lies, in the coordinates of the machine; none: on a board
  * @param block stock on which the drawing lies as drawn; null: as the sheet says
  */
 public record RouterChoices(
@@ -35,11 +37,12 @@ public record RouterChoices(
         boolean onlyThose,
         List<FlatTool> tools,
         Block block,
-        RouterZero zero)
+        RouterZero zero,
+        List<KeepOut> pods)
         implements Choices<RouterChoices, RouterChoice> {
 
     public static final RouterChoices NOTHING =
-            new RouterChoices(null, null, null, null, null, null, false, null, null, null);
+            new RouterChoices(null, null, null, null, null, null, false, null, null, null, null);
 
     public RouterChoices {
         run = run == null ? RunChoices.USUAL : run;
@@ -50,6 +53,7 @@ public record RouterChoices(
         operations = operations == null ? List.of() : List.copyOf(operations);
         tools = tools == null ? List.of() : List.copyOf(tools);
         zero = zero == null ? RouterZero.USUAL : zero;
+        pods = pods == null ? List.of() : List.copyOf(pods);
     }
 
     /** The rule of the order. */
@@ -85,7 +89,8 @@ public record RouterChoices(
                 onlyThose,
                 tools,
                 block,
-                zero);
+                zero,
+                pods);
     }
 
     @Override
@@ -98,20 +103,31 @@ public record RouterChoices(
     /** With values for every feature. */
     public RouterChoices withAll(RouterChoice values) {
         return new RouterChoices(
-                run, values, stops, recipes, given, operations, onlyThose, tools, block, zero);
+                run,
+                values,
+                stops,
+                recipes,
+                given,
+                operations,
+                onlyThose,
+                tools,
+                block,
+                zero,
+                pods);
     }
 
     /**
      * @param only whether nothing is done to what they do not name
      */
     public RouterChoices withOperations(List<Wish> wishes, boolean only) {
-        return new RouterChoices(run, all, stops, recipes, given, wishes, only, tools, block, zero);
+        return new RouterChoices(
+                run, all, stops, recipes, given, wishes, only, tools, block, zero, pods);
     }
 
     /** With tools for this job; none: those of the machine. */
     public RouterChoices withTools(List<FlatTool> own) {
         return new RouterChoices(
-                run, all, stops, recipes, given, operations, onlyThose, own, block, zero);
+                run, all, stops, recipes, given, operations, onlyThose, own, block, zero, pods);
     }
 
     /**
@@ -119,11 +135,26 @@ public record RouterChoices(
      */
     public RouterChoices withBlock(Block stock) {
         return new RouterChoices(
-                run, all, stops, recipes, given, operations, onlyThose, tools, stock, zero);
+                run, all, stops, recipes, given, operations, onlyThose, tools, stock, zero, pods);
     }
 
     public RouterChoices withZero(RouterZero place) {
         return new RouterChoices(
-                run, all, stops, recipes, given, operations, onlyThose, tools, block, place);
+                run, all, stops, recipes, given, operations, onlyThose, tools, block, place, pods);
+    }
+
+    public RouterChoices withPods(List<KeepOut> all) {
+        return new RouterChoices(
+                run,
+                this.all,
+                stops,
+                recipes,
+                given,
+                operations,
+                onlyThose,
+                tools,
+                block,
+                zero,
+                all);
     }
 }

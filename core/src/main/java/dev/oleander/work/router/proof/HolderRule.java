@@ -1,38 +1,26 @@
 package dev.oleander.work.router.proof;
 
-import dev.oleander.geometry.Line;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
-import dev.oleander.motion.EventKind;
-import dev.oleander.motion.Item;
-import dev.oleander.motion.Program;
-import dev.oleander.plan.bed.KeepOut;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.Leg;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 
 /**
- * What carries a tool touches neither the stock as it is at that moment nor a clamp, and neither
- * does the tool a clamp.
+ * What carries a tool touches neither the stock as it is at that moment nor anything that holds it,
+ * and neither does the tool a clamp.
  */
 public final class HolderRule extends RouterRule {
-
-    /** mm that may be between two bodies that do not touch. */
-    private static final double NEAR = 0.5;
 
     /** Places round a holder that are looked at. */
     private static final int ROUND = 24;
 
     public HolderRule() {
-        super("holder", "what carries a tool touches neither the stock nor a clamp");
+        super("holder", "what carries a tool touches neither the stock nor what holds it");
     }
 
     @Override
@@ -46,7 +34,12 @@ public final class HolderRule extends RouterRule {
             }
             made += stop.cutting().legs().size();
         }
-        clamps(plan, proof.program(), findings);
+        Meetings.tell(
+                proof,
+                findings,
+                (item, tool, body) ->
+                        body.meetsHolder(item, tool)
+                                || !body.ofTable() && body.meetsTip(item, tool));
     }
 
     // ---- the stock
@@ -64,7 +57,7 @@ public final class HolderRule extends RouterRule {
                 continue;
             }
             double deep = touched(proof, leg, tool, before + i);
-            if (deep > NEAR) {
+            if (deep > Body.NEAR) {
                 findings.add(
                         Severity.MUST_FIX,
                         stop.id(),
@@ -101,71 +94,5 @@ public final class HolderRule extends RouterRule {
             bottom += step.height();
         }
         return most;
-    }
-
-    // ---- clamps
-
-    private static void clamps(RouterPlan plan, Program program, Findings findings) {
-        List<KeepOut> clamps = plan.run().layout().keepOut();
-        if (clamps.isEmpty()) {
-            return;
-        }
-        Map<Integer, Tool> tools = new HashMap<>();
-        plan.task().tools().forEach(t -> tools.put(t.number(), t));
-        Set<String> told = new HashSet<>();
-        Tool tool = null;
-        for (Item item : program.items()) {
-            if (item instanceof Item.Event event) {
-                boolean change = event.kind() == EventKind.TOOL;
-                tool = change ? tools.get(event.args().getOrDefault("tool", 0.0).intValue()) : tool;
-                continue;
-            }
-            for (int k = 0; tool != null && k < clamps.size(); k++) {
-                if (hits(item, tool, clamps.get(k)) && told.add(item.origin().stop() + k)) {
-                    hit(item, tool, k + 1, clamps.get(k), findings);
-                }
-            }
-        }
-    }
-
-    private static boolean hits(Item item, Tool tool, KeepOut clamp) {
-        double low = Math.min(item.rise().from().z(), item.rise().to().z());
-        double distance = distance(item, clamp);
-        if (low < clamp.height() && distance < tool.diameter() / 2 + NEAR) {
-            return true;
-        }
-        double bottom = low + tool.shank().stickOut();
-        for (Tool.Holder.Step step : tool.holder().steps()) {
-            if (bottom < clamp.height() && distance < step.diameter() / 2 + NEAR) {
-                return true;
-            }
-            bottom += step.height();
-        }
-        return false;
-    }
-
-    private static double distance(Item item, KeepOut clamp) {
-        Point end = Unrolled.place(item);
-        if (item instanceof Item.Rapid rapid) {
-            boolean across = rapid.from().distance(end) > 0;
-            return across ? clamp.distance(new Line(rapid.from(), end)) : clamp.distance(end);
-        }
-        return ((Item.AtFeed) item).way().map(clamp::distance).orElseGet(() -> clamp.distance(end));
-    }
-
-    private static void hit(Item item, Tool tool, int number, KeepOut clamp, Findings findings) {
-        double low = Math.min(item.rise().from().z(), item.rise().to().z());
-        findings.add(
-                Severity.MUST_FIX,
-                item.origin().stop(),
-                Unrolled.place(item),
-                low,
-                clamp.height(),
-                "tool %d comes to clamp %d, %s mm high, at a height of %s mm."
-                        .formatted(
-                                tool.number(),
-                                number,
-                                Numbers.plain(clamp.height(), 1),
-                                Numbers.plain(low, 1)));
     }
 }

@@ -65,7 +65,16 @@ abstract class ProgramRule extends RouterRule {
     /** What lies under the stock. */
     public static final class Table extends ProgramRule {
         public Table() {
-            super("table", "no tool goes deeper than the board under the stock allows");
+            super("table", "no tool goes into the table, its stops, pods or jaws");
+        }
+
+        @Override
+        void check(RouterProof proof, Findings findings) {
+            super.check(proof, findings);
+            Meetings.tell(
+                    proof,
+                    findings,
+                    (item, tool, body) -> body.ofTable() && body.meetsTip(item, tool));
         }
     }
 

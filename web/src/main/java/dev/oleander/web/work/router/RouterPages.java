@@ -76,6 +76,7 @@ class RouterPages implements WorkPages {
         rows.add(fields.typed("allowance"));
         rows.add(fields.listed("zero"));
         rows.add(fields.segments("zeroHeight"));
+        rows.add(fields.typed("pods"));
         List<SlipSection> sections = new ArrayList<>();
         sections.add(new SlipSection("How it is milled", rows));
         result.own(RouterRun.class)

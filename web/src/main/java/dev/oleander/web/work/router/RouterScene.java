@@ -15,6 +15,7 @@ import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Removed;
 import dev.oleander.work.router.material.RoundField;
 import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.proof.Body;
 import dev.oleander.work.router.run.RouterWork;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
@@ -33,6 +34,7 @@ import java.util.TreeMap;
  * @param shaded whether a picture of its heights is of use: flat stock that lies still
  * @param bounds of the stock: least x and y, greatest x and y, mm
  * @param stock its outline
+ * @param bodies of the table that tools must not come to: left, bottom, right, top, mm
  * @param kept outlines of what comes of it; the stock where nothing is cut out
  * @param floors what flat tools leave, the shallowest first
  * @param grooves what other tools leave, the shallowest first
@@ -49,6 +51,7 @@ record RouterScene(
         boolean shaded,
         double[] bounds,
         List<double[]> stock,
+        List<double[]> bodies,
         List<double[]> kept,
         List<Floor> floors,
         List<Groove> grooves,
@@ -78,13 +81,16 @@ record RouterScene(
         boolean flat = !run.plan().turns();
         Difference.Found found = flat ? run.difference() : Difference.Found.NOTHING;
         Region stock = run.plan().stock();
-        Box box = stock.box();
         return new RouterScene(
                 thickness,
                 run.plan().task().round().isPresent() ? run.roundMaterial().stock() : null,
                 flat,
-                new double[] {box.min().x(), box.min().y(), box.max().x(), box.max().y()},
+                bounds(stock.box()),
                 loops(List.of(stock)),
+                Body.of(run.plan()).stream()
+                        .filter(Body::ofTable)
+                        .map(b -> bounds(b.shape().box()))
+                        .toList(),
                 kept(run),
                 floors(run, thickness),
                 grooves(run),
@@ -97,6 +103,10 @@ record RouterScene(
                 rests(found),
                 found.rests().stream().flatMap(r -> loops(r.regions()).stream()).toList(),
                 found.gouge().map(g -> loops(g.regions())).orElse(List.of()));
+    }
+
+    private static double[] bounds(Box box) {
+        return new double[] {box.min().x(), box.min().y(), box.max().x(), box.max().y()};
     }
 
     private static List<double[]> kept(RouterRun run) {
