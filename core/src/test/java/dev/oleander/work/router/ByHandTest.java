@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import dev.oleander.Drawn;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
+import dev.oleander.plan.stop.CutPath;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Prover;
 import dev.oleander.proof.Severity;
@@ -83,6 +85,12 @@ class ByHandTest {
         assertThat(drawn.nearest(begun).point().distance(drawn.stationAt(410).point()))
                 .isCloseTo(0, within(1e-6));
         assertThat(drawn.nearest(begun).point().distance(begun)).isCloseTo(off, within(1e-6));
+        Stop shown = run.run().stops().get(0);
+        CutPath path = shown.path().orElseThrow();
+        assertThat(path.main().get(0).start().distance(begun)).isCloseTo(0, within(1e-6));
+        assertThat(path.main().get(path.main().size() - 1).end().distance(begun))
+                .isCloseTo(0, within(1e-6));
+        assertThat(shown.tabs()).hasSize(2);
         assertThat(run(byHand.with("tabs.count", "3"), 12).plan().done().get(0).figures().tabs())
                 .isEqualTo(5);
     }

@@ -29,8 +29,10 @@ record ShownWay(List<Segment> main, List<Tab> tabs) {
     /** Of a stop that can be done. */
     static ShownWay of(RouterStop stop, boolean closed) {
         if (closed) {
-            List<Leg> round = begunBesideTabs(lastOf(stop.legs()), deepest(stop));
-            if (!round.isEmpty()) {
+            List<Leg> last = lastOf(stop.legs());
+            if (!last.isEmpty()) {
+                List<Leg> begun = begunAt(firstCut(stop.legs()), last);
+                List<Leg> round = begunBesideTabs(begun, deepest(stop));
                 double radius = stop.tool().orElseThrow().diameter() / 2;
                 return new ShownWay(segments(round), tabs(round, deepest(stop), radius));
             }
@@ -100,6 +102,39 @@ record ShownWay(List<Segment> main, List<Tab> tabs) {
         }
         double z = leg.fromZ() + t * (leg.toZ() - leg.fromZ());
         return Optional.of(Leg.along(way.between(t, 1), z, leg.toZ(), leg.pace()));
+    }
+
+    /** Where the tool comes down first. */
+    private static Point firstCut(List<Leg> legs) {
+        return legs.stream().filter(Leg::cuts).findFirst().orElseThrow().from();
+    }
+
+    /** Every level begins where its way down ends; people begin it at one place. */
+    private static List<Leg> begunAt(Point begin, List<Leg> round) {
+        int nearest = 0;
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < round.size(); i++) {
+            double off = round.get(i).segment().orElseThrow().distance(begin);
+            if (off < least - SAME) {
+                least = off;
+                nearest = i;
+            }
+        }
+        Leg through = round.get(nearest);
+        Segment way = through.segment().orElseThrow();
+        double at = way.nearest(begin);
+        double z = through.fromZ() + at * (through.toZ() - through.fromZ());
+        List<Leg> begun = new ArrayList<>();
+        if ((1 - at) * way.length() > SAME) {
+            begun.add(Leg.along(way.between(at, 1), z, through.toZ(), through.pace()));
+        }
+        for (int i = 1; i < round.size(); i++) {
+            begun.add(round.get((nearest + i) % round.size()));
+        }
+        if (at * way.length() > SAME) {
+            begun.add(Leg.along(way.between(0, at), through.fromZ(), z, through.pace()));
+        }
+        return begun;
     }
 
     /** So that no tab lies across its beginning. */

@@ -214,7 +214,6 @@ final class RouterStopSlip {
     private List<SlipRow> levels() {
         List<SlipRow> rows = new ArrayList<>();
         rows.add(fields.typed(WishValues.STEP_DOWN));
-        rows.add(fields.segments(WishValues.BEYOND_FLUTES));
         if (is("pocket", "rest")) {
             rows.add(fields.typed(WishValues.STEP_OVER));
             rows.add(fields.listed(WishValues.MANNER));
@@ -228,6 +227,7 @@ final class RouterStopSlip {
         if (is("contour", "pocket", "rest")) {
             rows.add(fields.typed(WishValues.ALLOWANCE));
         }
+        rows.add(fields.segments(WishValues.BEYOND_FLUTES));
         if (made.size() == 1) {
             rows.add(new Own(RouterPages.TEMPLATE, "levels", levels(made.get(0))));
         }
