@@ -77,6 +77,19 @@ final class RouterJobValues {
                                             choices.withPods(KeepOutText.readFlat(entry, "pod")))
                             .label("Pods", "mm")
                             .orElse("a board"),
+                    words(
+                            WishValues.SHOWN,
+                            "side that is seen",
+                            "Seen afterwards",
+                            new Word("none", "neither side"),
+                            new Word("top", "the top")),
+                    words(
+                            WishValues.GRAIN,
+                            "grain of the stock",
+                            "Grain",
+                            new Word("none", "none"),
+                            new Word("x", "along X"),
+                            new Word("y", "along Y")),
                     forAll(WishValues.STEP_DOWN, "step down", 0.01, 500, "Step down", "mm"),
                     forAll(WishValues.ALLOWANCE, "allowance", 0, 500, "Left at walls", "mm"),
                     Value.<RouterChoices>yesOrNo(
@@ -200,6 +213,27 @@ final class RouterJobValues {
 
     private static List<Word> places() {
         return RouterZero.PLACES.stream().map(p -> new Word(p, PLACES.get(p))).toList();
+    }
+
+    /** Where nobody says anything, the first of the words holds. */
+    private static Value<RouterChoices> words(
+            String word, String name, String label, Word... words) {
+        List<Word> known = List.of(words);
+        return Value.<RouterChoices>listed(
+                        word,
+                        name,
+                        jobs -> known,
+                        choices -> choices.all().get(word).orElse(null),
+                        (choices, text) -> {
+                            if (text != null
+                                    && known.stream().noneMatch(w -> w.value().equals(text))) {
+                                throw new ValueException(
+                                        "The %s cannot be \"%s\".".formatted(name, text));
+                            }
+                            return choices.withAll(choices.all().with(word, text));
+                        })
+                .label(label, "")
+                .usually(job -> Optional.of(known.get(0).value()));
     }
 
     private static Value<RouterChoices> forAll(

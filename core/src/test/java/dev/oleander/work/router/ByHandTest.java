@@ -95,6 +95,51 @@ class ByHandTest {
                 .isEqualTo(5);
     }
 
+    private static List<String> tears(RouterChoice outline, String word, String value) {
+        RouterChoices choices =
+                RouterChoices.NOTHING
+                        .withBlock(new Block(400.0, 300.0, null, null, null))
+                        .withStop("c1", outline.with("tabs.count", "0"));
+        RouterChoices said =
+                Value.find(RouterJobValues.ALL, word)
+                        .orElseThrow()
+                        .put(choices, new Entry(value, Map.of()));
+        RouterRun run =
+                RouterJobs.run(RouterJobs.task(BOARD.reading(), said, "birch plywood", 12, 1));
+        return Prover.withAllRules().prove(run.proofInput(), Map.of()).findings().stream()
+                .filter(f -> f.rule().equals("tear"))
+                .map(Finding::sentence)
+                .toList();
+    }
+
+    /**
+     * The outline is 300 long in X and begun in the middle of that, or at 410 mm on a short side.
+     */
+    @Test
+    void aWayThatEndsAcrossTheGrainIsTold() {
+        RouterChoice side = RouterChoice.NOTHING.with("start", "480");
+        assertThat(tears(RouterChoice.NOTHING, "grain", "x")).isEmpty();
+        assertThat(tears(RouterChoice.NOTHING, "grain", "none")).isEmpty();
+        assertThat(tears(RouterChoice.NOTHING, "grain", "y"))
+                .singleElement()
+                .asString()
+                .contains("leaves the wood across the grain");
+        assertThat(tears(side, "grain", "y")).isEmpty();
+        assertThat(tears(side, "grain", "x")).hasSize(1);
+        assertThatThrownBy(() -> tears(side, "grain", "z")).isInstanceOf(ValueException.class);
+    }
+
+    @Test
+    void conventionalCutsAreToldWhereTheTopIsSeen() {
+        RouterChoice conventional = RouterChoice.NOTHING.with("way", "conventional");
+        assertThat(tears(conventional, "shown", "none")).isEmpty();
+        assertThat(tears(RouterChoice.NOTHING, "shown", "top")).isEmpty();
+        assertThat(tears(conventional, "shown", "top"))
+                .singleElement()
+                .asString()
+                .contains("cut conventionally");
+    }
+
     @Test
     void aToolIsDeeperThanItsFlutesWhereItIsAllowed() {
         RouterChoice thin = RouterChoice.NOTHING.with(WishValues.TOOL, "31");

@@ -41,6 +41,11 @@ public final class WishValues {
     public static final String LEAD_OVER = "lead.over";
     public static final String SKIN = "skin";
 
+    /** Of a whole job: whether its top is seen, and along which axis its grain runs. */
+    public static final String SHOWN = "shown";
+
+    public static final String GRAIN = "grain";
+
     private WishValues() {}
 
     /** What an operation says. */

@@ -103,6 +103,14 @@ public record Operation(
         /** Word of it in files. */
         String word();
 
+        /**
+         * Whether the edges come out of the wall downwards, where the tool goes along one;
+         * conventional otherwise.
+         */
+        default boolean climb() {
+            return true;
+        }
+
         /** How its tool goes into the work. */
         default Entry entry() {
             return Entry.USUAL;

@@ -77,6 +77,8 @@ class RouterPages implements WorkPages {
         rows.add(fields.listed("zero"));
         rows.add(fields.segments("zeroHeight"));
         rows.add(fields.typed("pods"));
+        rows.add(fields.listed("shown"));
+        rows.add(fields.listed("grain"));
         List<SlipSection> sections = new ArrayList<>();
         sections.add(new SlipSection("How it is milled", rows));
         result.own(RouterRun.class)
