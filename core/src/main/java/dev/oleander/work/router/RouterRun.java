@@ -24,6 +24,7 @@ import dev.oleander.work.router.material.HeightFields;
 import dev.oleander.work.router.material.Removed;
 import dev.oleander.work.router.material.Section;
 import dev.oleander.work.router.motion.RouterMotion;
+import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.proof.Fault;
 import dev.oleander.work.router.proof.ProgramCheck;
 import dev.oleander.work.router.proof.RouterProof;
@@ -31,6 +32,7 @@ import dev.oleander.work.router.run.Moments;
 import dev.oleander.work.router.run.RoundMaterial;
 import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.run.Volumes;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -258,6 +260,30 @@ public final class RouterRun implements Plan, RouterProof {
                         .filter(sentence -> !known.contains(sentence))
                         .distinct()
                         .toList();
-        return new Recheck(0, fresh);
+        List<String> missing = fresh.isEmpty() ? List.of() : missing(stops.orElse(Set.of()));
+        return new Recheck(0, missing.isEmpty() ? fresh : missing);
+    }
+
+    /** Of some stops, those that go where others have cut before, which are not among them. */
+    private List<String> missing(Set<String> some) {
+        List<String> sentences = new ArrayList<>();
+        for (RouterStop stop : plan.done()) {
+            if (some.contains(stop.id())) {
+                plan.needs(stop).stream()
+                        .filter(s -> !some.contains(s.id()))
+                        .findFirst()
+                        .ifPresent(s -> sentences.add(missing(stop, s)));
+            }
+        }
+        return sentences;
+    }
+
+    private String missing(RouterStop stop, RouterStop before) {
+        return "%s goes where %s has cut before: without that the tool would come down into the stock. Take both."
+                .formatted(named(stop), named(before));
+    }
+
+    private String named(RouterStop stop) {
+        return run().stop(stop.id()).map(ProofInput::named).orElse(stop.id());
     }
 }

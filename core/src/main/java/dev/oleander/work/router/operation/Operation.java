@@ -48,6 +48,13 @@ public record Operation(
         return number == 1 ? name : name + PART + number;
     }
 
+    /** Whether its depths count from the floor of another one, or it takes its rest. */
+    public boolean asksFor(String other) {
+        boolean rest =
+                what instanceof Clear clear && clear.restOf().filter(other::equals).isPresent();
+        return rest || floorOf.filter(other::equals).isPresent();
+    }
+
     /** The same features worked otherwise. */
     public Operation doing(What other) {
         return new Operation(id, on, tool, floorOf, copies, wrapped, beyondFlutes, other);

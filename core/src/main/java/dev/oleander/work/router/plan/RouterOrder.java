@@ -11,7 +11,6 @@ import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Bevel;
-import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Round;
 import java.util.ArrayList;
@@ -154,12 +153,7 @@ public final class RouterOrder {
 
     /** Its depths count from the other's floor, or it takes the other's rest. */
     private boolean isAskedBy(RouterStop then, String other) {
-        Operation operation = operation(then);
-        String first = Operation.nameOf(other);
-        boolean rest =
-                operation.what() instanceof Clear clear
-                        && clear.restOf().filter(first::equals).isPresent();
-        return rest || operation.floorOf().filter(first::equals).isPresent();
+        return operation(then).asksFor(Operation.nameOf(other));
     }
 
     /** Of a stepped hole the wide and shallow part. */

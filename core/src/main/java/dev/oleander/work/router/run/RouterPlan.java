@@ -163,6 +163,21 @@ public record RouterPlan(
                 progress);
     }
 
+    /** Stops of the same copy whose floor or rest a stop is about. */
+    public List<RouterStop> needs(RouterStop stop) {
+        return task.operation(stop.operation())
+                .map(
+                        operation ->
+                                done().stream()
+                                        .filter(s -> s.copy() == stop.copy())
+                                        .filter(
+                                                s ->
+                                                        operation.asksFor(
+                                                                Operation.nameOf(s.operation())))
+                                        .toList())
+                .orElse(List.of());
+    }
+
     /** How deep stops are asked to go at a place, mm; 0 where none is. */
     public double wantedAt(Point place) {
         return done().stream()
