@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import dev.oleander.Drawn;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
+import dev.oleander.motion.Excerpt;
+import dev.oleander.motion.Program;
 import dev.oleander.plan.stop.CutPath;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
@@ -20,9 +22,12 @@ import dev.oleander.work.router.choice.Block;
 import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.choice.WishValues;
+import dev.oleander.work.router.operation.Wish;
 import dev.oleander.work.router.plan.RouterStop;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -155,5 +160,50 @@ class ByHandTest {
                 .filteredOn(f -> f.rule().equals("flutes"))
                 .extracting(Finding::severity)
                 .containsOnly(Severity.LOOK);
+    }
+
+    private static Wish wish(String json) {
+        return JsonMapper.shared().readValue(json, Wish.class);
+    }
+
+    /** Below a floor that is not cut yet, the tool would come down into the stock. */
+    @Test
+    void aTrialBelowAFloorThatIsNotThereIsToldOff() {
+        List<Wish> wishes =
+                List.of(
+                        wish(
+                                """
+                                {"id": "tray", "kind": "pocket", "depth": "6",
+                                 "on": {"contours": ["c2"]}, "islands": {"layer": "none"}}
+                                """),
+                        wish(
+                                """
+                                {"id": "well", "kind": "pocket", "depth": "3",
+                                 "on": {"contours": ["c3"]}, "from": {"floorOf": "tray"}}
+                                """));
+        RouterChoices choices =
+                RouterChoices.NOTHING
+                        .withOperations(wishes, true)
+                        .withBlock(new Block(400.0, 300.0, null, null, null));
+        Drawn tray =
+                new Drawn()
+                        .rectangle(0, 0, 300, 200)
+                        .rectangle(40, 40, 200, 120)
+                        .rectangle(80, 70, 100, 60);
+        RouterRun run =
+                RouterJobs.run(RouterJobs.task(tray.reading(), choices, "birch plywood", 18, 1));
+        assertThat(run.run().refused()).isEmpty();
+        String well = run.plan().done().get(1).id();
+        Program whole = run.program();
+        Excerpt alone = Excerpt.of(whole, well::equals, true);
+        assertThat(run.recheck(alone.program(), Optional.of(Set.of(well))).faults())
+                .singleElement()
+                .asString()
+                .startsWith("Stop 2 (well")
+                .contains("goes where Stop 1 (tray")
+                .endsWith("Take both.");
+        Set<String> both = Set.of(well, run.plan().done().get(0).id());
+        Excerpt together = Excerpt.of(whole, both::contains, true);
+        assertThat(run.recheck(together.program(), Optional.of(both)).faults()).isEmpty();
     }
 }

@@ -10,7 +10,6 @@ import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.motion.Excerpt;
-import dev.oleander.motion.Program;
 import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.stop.Stop;
@@ -310,32 +309,6 @@ class RouterMillingTest {
                         .write(trial.program(), Samples.FRAME, run.stopNames());
         assertThat(checked.faults()).isEmpty();
         assertThat(run.recheck(trial.program(), Optional.of(Set.of(bore))).faults()).isEmpty();
-    }
-
-    /** What goes where another stop has been comes down into the stock without it. */
-    @Test
-    void aTrialBelowAFloorThatIsNotThereIsToldOff() {
-        RouterRun run = RouterJobs.requested("drain_board");
-        String rest = id(run, "grooves");
-        String pocket = id(run, "top");
-        Program whole = run.timeline(Progress.NONE).program();
-        Excerpt alone = Excerpt.of(whole, rest::equals, true);
-        assertThat(run.recheck(alone.program(), Optional.of(Set.of(rest))).faults())
-                .singleElement()
-                .asString()
-                .contains("goes where Stop")
-                .contains("Take both");
-        Set<String> both = Set.of(rest, pocket);
-        Excerpt together = Excerpt.of(whole, both::contains, true);
-        assertThat(run.recheck(together.program(), Optional.of(both)).faults()).isEmpty();
-    }
-
-    private static String id(RouterRun run, String operation) {
-        return run.plan().done().stream()
-                .filter(s -> s.operation().equals(operation))
-                .findFirst()
-                .orElseThrow()
-                .id();
     }
 
     @Test
