@@ -20,6 +20,7 @@ import dev.oleander.work.router.way.Descent;
 import dev.oleander.work.router.way.Finish;
 import dev.oleander.work.router.way.ToolWay;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -39,7 +40,7 @@ final class ContourPlanner {
         this.round = round;
         this.tool = tool;
         this.levels = new LevelPlan(task, operation);
-        this.down = Entries.of(tool, operation);
+        this.down = Entries.ofAny(tool, round.entry());
     }
 
     /**
@@ -94,6 +95,8 @@ final class ContourPlanner {
     private RouterStop stop(Feature feature, List<Double> of, Finish finish, double top) {
         ContourWay.Side side = side(feature);
         ToolWay way = new ToolWay(task.heights());
+        List<Descent.Hole> holes =
+                down.needsHole() ? StartHoles.of(task, tool, of.get(of.size() - 1)) : List.of();
         ContourWay.Cut cut =
                 new ContourWay.Cut(
                         feature.contour(),
@@ -105,11 +108,14 @@ final class ContourPlanner {
                         round.climb(),
                         finish,
                         top,
-                        round.start());
+                        round.start().or(() -> atHole(feature, side, holes)));
         List<ContourWay.Done> done = ContourWay.add(way, cut, tool, down);
         if (done.isEmpty()) {
             Region inner = new Region(feature.contour().turning(true), List.of());
             throw TooWide.of(task, operation, tool, inner, feature.id());
+        }
+        if (down.needsHole()) {
+            StartHoles.require(task, tool, holes, way.legs(), top);
         }
         int tabs =
                 done.stream().filter(ContourWay.Done::last).mapToInt(ContourWay.Done::tabs).sum();
@@ -119,6 +125,20 @@ final class ContourPlanner {
                         operation, feature.id(), List.of(feature.id()), tool, of, way, figures)
                 .freeing(frees)
                 .asking(kerf(feature, side, of, done, finish));
+    }
+
+    /** Where the tool comes down in a hole beside the contour, mm along that. */
+    private Optional<Double> atHole(
+            Feature feature, ContourWay.Side side, List<Descent.Hole> holes) {
+        double off = side == ContourWay.Side.ON ? 0 : tool.diameter() / 2 + round.allowance();
+        Contour drawn = feature.contour();
+        return holes.stream()
+                .map(Descent.Hole::centre)
+                .filter(c -> drawn.contains(c) == (side == ContourWay.Side.INSIDE) || off == 0)
+                .min(
+                        Comparator.comparingDouble(
+                                c -> Math.abs(drawn.nearest(c).point().distance(c) - off)))
+                .map(c -> drawn.distanceAt(drawn.nearest(c)));
     }
 
     private ContourWay.Side side(Feature feature) {

@@ -6,6 +6,7 @@ import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.Descent;
 import dev.oleander.work.router.way.Entry;
 import dev.oleander.work.router.way.Entry.Kind;
+import java.util.List;
 import java.util.Optional;
 
 /** Which ways down a tool can go as they are wished. */
@@ -22,6 +23,17 @@ final class Entries {
 
     /** The same. */
     static Descent of(Tool tool, Entry entry) {
+        boolean straight = entry.kind().filter(Kind.PLUNGE::equals).isPresent();
+        if (straight && !tool.edges().cutsCentre()) {
+            throw new CannotException(
+                    "Tool %d does not cut in its middle: it cannot plunge. Let it ramp, or drill a start hole.",
+                    tool.number());
+        }
+        return ofAny(tool, entry);
+    }
+
+    /** The same where it may come straight down in a hole; see {@link StartHoles#require}. */
+    static Descent ofAny(Tool tool, Entry entry) {
         double most = tool.edges().rampAngle();
         double angle = entry.angle().orElse(most);
         if (angle > most) {
@@ -29,19 +41,14 @@ final class Entries {
                     "A way down at %s°; tool %d goes down at up to %s°.",
                     Numbers.plain(angle, 3), tool.number(), Numbers.plain(most, 3));
         }
-        boolean straight = entry.kind().filter(Kind.PLUNGE::equals).isPresent();
-        if (straight && !tool.edges().cutsCentre()) {
-            throw new CannotException(
-                    "Tool %d does not cut in its middle: it cannot plunge. Let it ramp, or drill a start hole.",
-                    tool.number());
-        }
         entry.radius().ifPresent(r -> requireHelix(tool, r));
         return new Descent(
                 entry.kind(),
                 Math.toRadians(angle),
                 entry.radius(),
                 tool.edges().deadDiameter(),
-                tool.diameter() / 2);
+                tool.diameter() / 2,
+                List.of());
     }
 
     private static void requireHelix(Tool tool, double radius) {

@@ -13,6 +13,8 @@ import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Bevel;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Round;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.way.Entry;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -133,7 +135,24 @@ public final class RouterOrder {
         return isAskedBy(then, first.operation())
                 || isWider(first, then)
                 || isWithin(first, then)
-                || isEdgeOf(first, then);
+                || isEdgeOf(first, then)
+                || isStartOf(first, then);
+    }
+
+    /** A hole in which the other's tool comes straight down. */
+    private boolean isStartOf(RouterStop first, RouterStop then) {
+        Tool tool = then.tool().orElseThrow();
+        boolean straight =
+                operation(then).what().entry().kind().filter(Entry.Kind.PLUNGE::equals).isPresent();
+        if (!straight || tool.edges().cutsCentre() || first.figures().visits().isEmpty()) {
+            return false;
+        }
+        return then.cutting().legs().stream()
+                .filter(leg -> leg.segment().isEmpty())
+                .anyMatch(
+                        leg ->
+                                first.figures().visits().stream()
+                                        .anyMatch(v -> v.distance(leg.to()) < tool.diameter()));
     }
 
     /** An edge is broken while the part is still held. */

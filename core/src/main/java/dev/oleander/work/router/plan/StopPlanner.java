@@ -23,6 +23,7 @@ import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.way.Clearing;
 import dev.oleander.work.router.way.Descent;
+import dev.oleander.work.router.way.Entry;
 import dev.oleander.work.router.way.EvenWay;
 import dev.oleander.work.router.way.Finish;
 import dev.oleander.work.router.way.FinishWay;
@@ -59,7 +60,9 @@ final class StopPlanner {
         this.operation = operation;
         this.tool = tool;
         this.levels = new LevelPlan(task, operation);
-        this.down = Entries.of(tool, operation);
+        boolean clears = operation.what() instanceof Clear;
+        Entry entry = operation.what().entry();
+        this.down = clears ? Entries.ofAny(tool, entry) : Entries.of(tool, entry);
     }
 
     /**
@@ -100,8 +103,13 @@ final class StopPlanner {
             Finishes.requireRoom(inside(reach, clear.allowance()), finish, feature.id());
         }
         ToolWay way = new ToolWay(task.heights());
-        Clearing clearing = clearing(reach, clear, over * tool.diameter());
+        List<Descent.Hole> holes =
+                down.needsHole() ? StartHoles.of(task, tool, of.get(of.size() - 1)) : List.of();
+        Clearing clearing = clearing(reach, clear, over * tool.diameter(), down.withHoles(holes));
         RouterStop stop = cleared(feature, of, reach, way, clearing);
+        if (down.needsHole()) {
+            StartHoles.require(task, tool, holes, way.legs(), levels.from());
+        }
         if (finish.cuts() == 0) {
             return stop;
         }
@@ -114,15 +122,15 @@ final class StopPlanner {
         return off > 0 ? Offsetter.round().offset(reach.centres(), -off) : reach.centres();
     }
 
-    private Clearing clearing(Reach reach, Clear clear, double step) {
+    private Clearing clearing(Reach reach, Clear clear, double step, Descent by) {
         boolean wallOnRight = clear.climb() != tool.edges().left();
         double left = clear.allowance() + clear.finish().left();
         return switch (clear.manner().kind()) {
-            case PARALLEL -> new PocketWay(reach, left, step, wallOnRight, down);
-            case EVEN -> new EvenWay(reach, left, step, wallOnRight, down);
+            case PARALLEL -> new PocketWay(reach, left, step, wallOnRight, by);
+            case EVEN -> new EvenWay(reach, left, step, wallOnRight, by);
             case ZIGZAG -> {
                 double angle = clear.manner().angle();
-                yield new ZigzagWay(reach, left, step, angle, wallOnRight, down);
+                yield new ZigzagWay(reach, left, step, angle, wallOnRight, by);
             }
         };
     }

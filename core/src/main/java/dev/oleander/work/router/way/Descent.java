@@ -17,9 +17,24 @@ import java.util.Optional;
  * @param radius of a helix, mm; empty: as is usual
  * @param dead diameter of the tool's middle that does not cut, mm: no post may stay under it
  * @param tool radius, mm
+ * @param holes in which a tool with such a middle can come straight down
  */
 public record Descent(
-        Optional<Entry.Kind> kind, double ramp, Optional<Double> radius, double dead, double tool) {
+        Optional<Entry.Kind> kind,
+        double ramp,
+        Optional<Double> radius,
+        double dead,
+        double tool,
+        List<Hole> holes) {
+
+    /** A round hole that is there already. */
+    public record Hole(Point centre, double radius) {
+
+        /** Whether a tool comes down in it at a place. */
+        public boolean takes(Point place, double tool) {
+            return centre.distance(place) <= radius - tool + TOLERANCE;
+        }
+    }
 
     /** Share of the tool's radius that a helix has, where there is room for it. */
     private static final double HELIX = 0.9;
@@ -36,7 +51,8 @@ public record Descent(
                 Math.toRadians(tool.edges().rampAngle()),
                 Optional.empty(),
                 tool.edges().deadDiameter(),
-                tool.diameter() / 2);
+                tool.diameter() / 2,
+                List.of());
     }
 
     /**
@@ -46,7 +62,16 @@ public record Descent(
      * @param tool radius, mm
      */
     public static Descent at(double ramp, double tool) {
-        return new Descent(Optional.empty(), ramp, Optional.empty(), 0, tool);
+        return new Descent(Optional.empty(), ramp, Optional.empty(), 0, tool, List.of());
+    }
+
+    public Descent withHoles(List<Hole> others) {
+        return new Descent(kind, ramp, radius, dead, tool, others);
+    }
+
+    /** Whether it comes straight down and cannot cut there. */
+    public boolean needsHole() {
+        return is(Entry.Kind.PLUNGE) && dead > 0;
     }
 
     public boolean is(Entry.Kind other) {

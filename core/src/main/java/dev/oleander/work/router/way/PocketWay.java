@@ -178,8 +178,10 @@ public final class PocketWay implements Clearing {
     /** Down onto a round that nothing leads to, and round it. */
     private boolean begin(ToolWay way, RingTree.Round round, double from, double to) {
         Contour contour = round.contour;
-        if (down.is(Entry.Kind.HELIX)) {
-            if (!helix(way, round, from, to)) {
+        if (down.is(Entry.Kind.HELIX) || down.needsHole()) {
+            boolean isDown =
+                    down.needsHole() ? intoHole(way, round, from, to) : helix(way, round, from, to);
+            if (!isDown) {
                 return false;
             }
             contour = contour.startedAt(contour.nearest(way.at()));
@@ -194,6 +196,27 @@ public final class PocketWay implements Clearing {
             along(way, round, contour);
         }
         return isDown;
+    }
+
+    /** Into the nearest hole from which it can go straight to the round. */
+    private boolean intoHole(ToolWay way, RingTree.Round round, double from, double to) {
+        Optional<Point> hole =
+                down.holes().stream()
+                        .map(Descent.Hole::centre)
+                        .filter(c -> centres.stream().anyMatch(r -> isFree(r, c, round)))
+                        .min(
+                                Comparator.comparingDouble(
+                                        c -> round.contour.nearest(c).point().distance(c)));
+        hole.ifPresent(
+                at -> {
+                    way.comeTo(at, from);
+                    way.upright(to, Leg.Pace.PLUNGE);
+                });
+        return hole.isPresent();
+    }
+
+    private static boolean isFree(Region where, Point from, RingTree.Round round) {
+        return where.contains(from) && isFree(where, from, round.contour.nearest(from).point());
     }
 
     /** Where there is most room beside an innermost round, or on it. */

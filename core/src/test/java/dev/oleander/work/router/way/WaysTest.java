@@ -142,7 +142,7 @@ class WaysTest {
     }
 
     private static Descent dead(double diameter) {
-        return new Descent(Optional.empty(), RAMP, Optional.empty(), diameter, 4);
+        return new Descent(Optional.empty(), RAMP, Optional.empty(), diameter, 4, List.of());
     }
 
     private static ToolWay outline(Contour drawn, ContourWay.Tabs tabs, List<Double> levels) {
