@@ -2,6 +2,10 @@ package dev.oleander.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Point;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.plan.stop.Tab;
 import dev.oleander.web.work.router.RouterCalls;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -114,5 +118,80 @@ class RouterJourneyTest extends BrowserTest {
         browser.openStage(job, "proof");
         assertThat(browser.text("#slip"))
                 .contains("the work turns only while the tool is above it");
+    }
+
+    @Test
+    void aTabIsDraggedAndAnotherOnePut() {
+        long job = calls.requested("instrument_panel");
+        browser.openStage(job, "cuts");
+        stop("outline");
+        int[] from = screen(tab(job, 0));
+        int[] to = screen(tab(job, 0, 45));
+        browser.actions()
+                .moveToLocation(from[0], from[1])
+                .clickAndHold()
+                .moveToLocation((from[0] + to[0]) / 2, (from[1] + to[1]) / 2)
+                .moveToLocation(to[0], to[1])
+                .release()
+                .perform();
+        browser.until(b -> b.text("#slip").contains("6 put by hand"));
+        browser.click("#put-tabs");
+        int[] free = screen(tab(job, 0, 40));
+        browser.actions().moveToLocation(free[0], free[1]).click().perform();
+        browser.until(b -> b.text("#slip").contains("7 put by hand"));
+        assertThat(outline(job).tabs()).hasSize(7);
+    }
+
+    private int[] screen(Point place) {
+        return browser.onScreen(place.x(), place.y());
+    }
+
+    private Stop outline(long job) {
+        return jobs.view(job).result().run().stops().stream()
+                .filter(s -> s.name().contains("outline"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Point tab(long job, int number) {
+        return tab(job, number, 0);
+    }
+
+    /**
+     * @param on mm along the way behind its middle
+     */
+    private Point tab(long job, int number, double on) {
+        Stop outline = outline(job);
+        Tab tab = outline.tabs().get(number);
+        Path way = new Path(outline.path().orElseThrow().main());
+        return way.stationAt((tab.from() + tab.to()) / 2 + on).point();
+    }
+
+    @Test
+    void theQuickestToolsOfAPocketAreTaken() {
+        long job = calls.requested("instrument_panel");
+        browser.openStage(job, "cuts");
+        stop("recess");
+        browser.script(
+                "[...document.querySelectorAll('#slip summary')].find((s) => s.textContent.includes('quickest')).click()");
+        browser.until(b -> b.text(".chain-list").contains("leaves"));
+        browser.all(".chain-list button").get(1).click();
+        browser.until(b -> b.text("#line-scroll").contains("rest-1"));
+        browser.find("body").sendKeys(Keys.chord(Keys.CONTROL, "z"));
+        browser.until(b -> !b.text("#line-scroll").contains("rest-1"));
+    }
+
+    @Test
+    void theWorkIsTurnedByHandAndWithTheMachine() {
+        long job = calls.requested("capstan_rim");
+        browser.openStage(job, "proof");
+        browser.until(b -> b.all("#turned:not([hidden])").size() == 1);
+        browser.script(
+                "const r = document.querySelector('#turned input'); r.value = 90; r.dispatchEvent(new Event('input'))");
+        browser.until(b -> b.text("#turned output").equals("90.0°"));
+        browser.script(
+                "const m = document.getElementById('moment'); m.value = m.max / 2; m.dispatchEvent(new Event('input'))");
+        browser.until(b -> !b.text("#turned output").equals("90.0°"));
+        assertThat(browser.all("#tool-heights[hidden]")).hasSize(1);
     }
 }
