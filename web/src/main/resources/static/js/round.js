@@ -51,7 +51,7 @@ class Round {
     if (bytes) {
       const numbers = new DataView(bytes);
       this.#work = depthsOf(numbers, 8);
-      if (player) {
+      if (player?.moment > 0) {
         this.range.value = ((numbers.getFloat32(4) % 360) + 360) % 360;
       }
       this.#draw();

@@ -198,7 +198,7 @@ final class RouterArea implements Area {
                         On.layer("HOLE"),
                         Optional.of(1),
                         Optional.empty(),
-                        new Operation.Drill(Depth.of(10), List.of(), Optional.empty()));
+                        new Operation.Drill(Depth.of(10), List.of(), Optional.empty(), true));
         return new RouterTask(
                 reading,
                 Box.of(Point.ORIGIN, new Point(2440, 1220)),

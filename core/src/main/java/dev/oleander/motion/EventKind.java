@@ -30,6 +30,11 @@ public enum EventKind {
     HEIGHT("height", Use.SOME, ModalGroup.HEIGHT),
     /** change the tool (tool by its number, seconds) */
     TOOL("tool", Use.SOME, ModalGroup.TOOL),
+    /**
+     * choose the drills of a bank that come down together (drills: 1 for the first, 2 for the
+     * second, 4 for the third and so on, added up; 0: the tool alone)
+     */
+    DRILLS("drills", Use.SOME, ModalGroup.DRILLS),
     /** turn the spindle (speed in rev/min) */
     SPINDLE_ON("spindleOn", Use.SOME, ModalGroup.SPINDLE),
     SPINDLE_OFF("spindleOff", Use.SOME, ModalGroup.SPINDLE),

@@ -8,6 +8,8 @@ public enum ModalGroup {
     /** the angle of the rotary axis */
     INDEX(true),
     TOOL(true),
+    /** which drills of a bank come down */
+    DRILLS(true),
     SPINDLE(true),
     COOLANT(true),
     /** the row of cutting data */

@@ -59,6 +59,7 @@ public final class ModalState {
     private static boolean isHeld(ModalGroup group, Item.Event event) {
         return switch (event.kind()) {
             case COMP_OFF, TAPER_OFF, SPINDLE_OFF, COOLANT_OFF -> false;
+            case DRILLS -> event.args().getOrDefault("drills", 0.0) != 0;
             case INDEX -> event.args().getOrDefault("turn", 0.0) != 0;
             // data without a gas of its own
             case DATA -> group == ModalGroup.DATA;

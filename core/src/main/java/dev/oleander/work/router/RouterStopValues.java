@@ -136,6 +136,12 @@ final class RouterStopValues {
                             "Starts at",
                             "mm"),
                     words(
+                            WishValues.BANK,
+                            "drilling several holes at once",
+                            "Several at once",
+                            Word.same("yes"),
+                            Word.same("no")),
+                    words(
                             WishValues.BEYOND_FLUTES,
                             "depth beyond the flutes",
                             "Deeper than flutes",

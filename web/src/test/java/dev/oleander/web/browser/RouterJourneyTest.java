@@ -2,8 +2,8 @@ package dev.oleander.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.plan.stop.Tab;
 import dev.oleander.web.work.router.RouterCalls;
@@ -163,8 +163,14 @@ class RouterJourneyTest extends BrowserTest {
     private Point tab(long job, int number, double on) {
         Stop outline = outline(job);
         Tab tab = outline.tabs().get(number);
-        Path way = new Path(outline.path().orElseThrow().main());
-        return way.stationAt((tab.from() + tab.to()) / 2 + on).point();
+        double left = (tab.from() + tab.to()) / 2 + on;
+        for (Segment segment : outline.path().orElseThrow().main()) {
+            if (left <= segment.length()) {
+                return segment.at(left / segment.length());
+            }
+            left -= segment.length();
+        }
+        throw new IllegalStateException("a tab beyond the way");
     }
 
     @Test

@@ -18,6 +18,7 @@ import java.util.List;
  * @param linkFeed mm/min at depth through what is gone already
  * @param heights of the tip over the stock, mm
  * @param rotary axis that turns the work; null: none
+ * @param bank of drills; null: none
  * @param stops against which flat stock lies
  */
 public record RouterUnit(
@@ -31,6 +32,7 @@ public record RouterUnit(
         double linkFeed,
         Lifts heights,
         Rotary rotary,
+        Bank bank,
         List<Stop> stops)
         implements MachineUnit {
 
@@ -73,6 +75,23 @@ public record RouterUnit(
     public record Stop(
             String name, double x, double y, double width, double depth, double height) {}
 
+    /** The same with another bank of drills. */
+    public RouterUnit with(Bank other) {
+        return new RouterUnit(
+                spindle,
+                changeSeconds,
+                spoil,
+                spoilAllowance,
+                vacuum,
+                friction,
+                overCut,
+                linkFeed,
+                heights,
+                rotary,
+                other,
+                stops);
+    }
+
     /** The same with other stops. */
     public RouterUnit with(List<Stop> others) {
         return with(rotary, others);
@@ -95,6 +114,7 @@ public record RouterUnit(
                 linkFeed,
                 heights,
                 axis,
+                bank,
                 others);
     }
 

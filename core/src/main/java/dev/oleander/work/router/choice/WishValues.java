@@ -22,6 +22,7 @@ public final class WishValues {
     public static final String TAB_HEIGHT = "tabs.height";
     public static final String TAB_AT = "tabs.at";
     public static final String START = "start";
+    public static final String BANK = "bank";
     public static final String BEYOND_FLUTES = "beyondFlutes";
     public static final String WIDTH = "width";
     public static final String ENDS = "ends";
@@ -68,7 +69,8 @@ public final class WishValues {
                         .with(MANNER, wish.manner())
                         .with(ANGLE, wish.angle())
                         .with(SKIN, wish.skin())
-                        .with(BEYOND_FLUTES, yesOrNo(wish.beyondFlutes()));
+                        .with(BEYOND_FLUTES, yesOrNo(wish.beyondFlutes()))
+                        .with(BANK, yesOrNo(wish.bank()));
         Wish.TabWish tabs = wish.tabs();
         if (tabs != null) {
             values =
@@ -157,7 +159,8 @@ public final class WishValues {
                 new Wish.LeadWish(
                         values.get(LEAD_RADIUS).orElse(null), values.get(LEAD_OVER).orElse(null)),
                 values.get(SKIN).orElse(null),
-                values.get(BEYOND_FLUTES).map("yes"::equals).orElse(null));
+                values.get(BEYOND_FLUTES).map("yes"::equals).orElse(null),
+                values.get(BANK).map("yes"::equals).orElse(null));
     }
 
     private static Wish.TabWish tabs(RouterChoice values) {
@@ -190,7 +193,7 @@ public final class WishValues {
         return new Wish(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null,
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null);
+                null, null, null, null);
     }
 
     /** Single features. */

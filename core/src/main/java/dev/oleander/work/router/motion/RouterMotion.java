@@ -38,6 +38,7 @@ public final class RouterMotion {
     private double z;
     private double turn;
     private Integer tool;
+    private long drills;
     private double speed;
 
     private RouterMotion(RouterUnit unit, Function<RouterStop, Feeds> feeds) {
@@ -136,10 +137,33 @@ public final class RouterMotion {
 
     private void legs(RouterStop stop, Feeds own, Origin origin) {
         List<Leg> legs = stop.legs();
+        List<Long> strokes = stop.figures().strokes();
+        int stroke = 0;
+        choose(strokes, stroke, origin);
         travel(legs.get(0).from(), origin);
         up(legs.get(0).fromZ(), origin);
         for (int i = 0; i < legs.size(); i++) {
-            leg(legs.get(i), own, new Origin(stop.id(), stop.levelOf(legs.get(i)), i));
+            Leg leg = legs.get(i);
+            Origin at = new Origin(stop.id(), stop.levelOf(leg), i);
+            if (leg.segment().isPresent()) {
+                // from one stroke to the next
+                choose(strokes, ++stroke, at);
+            }
+            if (leg.pace() != Leg.Pace.BESIDE) {
+                leg(leg, own, at);
+            }
+        }
+        if (drills != 0) {
+            choose(List.of(0L), 0, origin);
+        }
+    }
+
+    /** The drills that come down in a stroke. */
+    private void choose(List<Long> strokes, int stroke, Origin origin) {
+        if (stroke < strokes.size() && strokes.get(stroke) != drills) {
+            drills = strokes.get(stroke);
+            Map<String, Double> args = Map.of("drills", (double) drills);
+            items.add(new Item.Event(EventKind.DRILLS, args, origin));
         }
     }
 

@@ -244,8 +244,10 @@ public record Operation(
      * @param holes by diameter, each with its depth; none: all circles at one depth
      * @param depth of all where nothing is said by diameter
      * @param peck mm after which the drill comes up; empty: as the data say
+     * @param bank whether several may be drilled at once, where the machine can
      */
-    public record Drill(Depth depth, List<Hole> holes, Optional<Double> peck) implements What {
+    public record Drill(Depth depth, List<Hole> holes, Optional<Double> peck, boolean bank)
+            implements What {
 
         public Drill {
             holes = List.copyOf(holes);

@@ -31,6 +31,7 @@ import java.util.Optional;
  * @param finish cuts along walls and floor after everything else
  * @param lead how the tool comes to a wall that is finished
  * @param skin what is left under an outline till everything else is cut
+ * @param bank whether holes may be drilled several at once
  * @param beyondFlutes whether it may be deeper than the tool's flutes are long
  * @param wrap whether the drawing is laid round the rotary axis
  */
@@ -65,7 +66,8 @@ public record Wish(
         FinishWish finish,
         LeadWish lead,
         String skin,
-        Boolean beyondFlutes) {
+        Boolean beyondFlutes,
+        Boolean bank) {
 
     /** Which features; see {@link On}. */
     public record Place(String layer, List<String> contours, Double diameter) {
@@ -136,7 +138,8 @@ public record Wish(
                 finish,
                 lead,
                 skin,
-                beyondFlutes);
+                beyondFlutes,
+                bank);
     }
 
     /** Which features it names. */

@@ -91,7 +91,10 @@ final class WishReader {
             case "pocket", "rest" -> clear();
             case "drill" ->
                     new Drill(
-                            depth(or(wish.depth(), THROUGH)), holes(), number(wish.peck(), "peck"));
+                            depth(or(wish.depth(), THROUGH)),
+                            holes(),
+                            number(wish.peck(), "peck"),
+                            !Boolean.FALSE.equals(wish.bank()));
             case "bore" -> new Bore(depth(), steps());
             case "follow" -> new Follow(levels(), steps());
             case "slot" -> new Slot(depth(), steps(), climb());

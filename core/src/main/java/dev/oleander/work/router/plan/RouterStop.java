@@ -14,6 +14,7 @@ import dev.oleander.work.router.way.Clearing;
 import dev.oleander.work.router.way.Leg;
 import dev.oleander.work.router.way.ToolWay;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -48,6 +49,10 @@ public record RouterStop(
         int copy,
         boolean skin,
         Optional<RoundStock> wrap) {
+
+    /** From the left, then from below. */
+    static final Comparator<Point> BY_PLACE =
+            Comparator.comparingDouble(Point::x).thenComparingDouble(Point::y);
 
     /** mm within which depths are one. */
     private static final double SAME = 1e-6;
@@ -226,6 +231,25 @@ public record RouterStop(
                 copy, asSkin, round);
     }
 
+    /** Its holes drilled several at once. */
+    RouterStop inStrokes(List<Leg> way, List<Point> order, List<Long> choices) {
+        return new RouterStop(
+                id,
+                operation,
+                features,
+                tool,
+                levels,
+                way,
+                figures.inStrokes(order, choices),
+                refusal,
+                frees,
+                turns,
+                wanted,
+                copy,
+                skin,
+                wrap);
+    }
+
     /** This stop of the drawing, carried to where a copy lies. */
     public RouterStop at(String ofCopy, Placement placement) {
         Transform to = placement.transform();
@@ -265,6 +289,8 @@ public record RouterStop(
      * @param corners what the tool cannot reach in corners along a contour, mm2
      * @param volume that holes take away within the stock, mm3; 0 of others: their moves tell it
      * @param gaps between the rounds, which it goes through besides
+     * @param strokes of a bank of drills, each as {@link dev.oleander.work.router.book.Bank} says
+     *     its choice of drills; none: holes are drilled one by one
      */
     public record Figures(
             double area,
@@ -275,23 +301,32 @@ public record RouterStop(
             List<Point> visits,
             double corners,
             double volume,
-            List<Region> gaps) {
+            List<Region> gaps,
+            List<Long> strokes) {
 
-        public static final Figures NONE = new Figures(0, 0, 0, 0, 0, List.of(), 0, 0, List.of());
+        public static final Figures NONE =
+                new Figures(0, 0, 0, 0, 0, List.of(), 0, 0, List.of(), List.of());
 
         public Figures {
             visits = List.copyOf(visits);
             gaps = List.copyOf(gaps);
+            strokes = List.copyOf(strokes);
         }
 
         Figures transformed(Transform to) {
             List<Point> there = visits.stream().map(to::apply).toList();
             List<Region> moved = gaps.stream().map(g -> g.transformed(to)).toList();
-            return new Figures(area, reachable, rest, between, tabs, there, corners, volume, moved);
+            return new Figures(
+                    area, reachable, rest, between, tabs, there, corners, volume, moved, strokes);
+        }
+
+        Figures inStrokes(List<Point> order, List<Long> choices) {
+            return new Figures(
+                    area, reachable, rest, between, tabs, order, corners, volume, gaps, choices);
         }
 
         static Figures ofContour(int tabs, double corners) {
-            return new Figures(0, 0, 0, 0, tabs, List.of(), corners, 0, List.of());
+            return new Figures(0, 0, 0, 0, tabs, List.of(), corners, 0, List.of(), List.of());
         }
 
         static Figures ofPocket(Reach reach, Clearing way) {
@@ -304,11 +339,12 @@ public record RouterStop(
                     List.of(),
                     0,
                     0,
-                    way.gaps());
+                    way.gaps(),
+                    List.of());
         }
 
         static Figures ofVisits(List<Point> visits, double volume) {
-            return new Figures(0, 0, 0, 0, 0, visits, 0, volume, List.of());
+            return new Figures(0, 0, 0, 0, 0, visits, 0, volume, List.of(), List.of());
         }
     }
 

@@ -202,7 +202,7 @@ final class StopPlanner {
                         feature,
                         of,
                         way,
-                        new Figures(area, area, 0, 0, 0, List.of(), 0, 0, List.of()),
+                        new Figures(area, area, 0, 0, 0, List.of(), 0, 0, List.of(), List.of()),
                         false)
                 .asking(Wanted.of(List.of(region), of.get(of.size() - 1)));
     }

@@ -79,7 +79,7 @@ public final class ProgramCheck {
             RouterUnit unit,
             Optional<RoundStock> round) {
         ProgramCheck check = new ProgramCheck(tools, stock, thickness, unit, round);
-        Swept swept = Swept.of(program, check.tools, check.unrolled);
+        Swept swept = Swept.of(program, check.tools, check.unrolled, unit.bank());
         Depths depths = new Depths(swept.cuttings());
         for (int i = 0; i < program.size(); i++) {
             Item item = program.items().get(i);

@@ -3,6 +3,7 @@ package dev.oleander.work.router.proof;
 import dev.oleander.geometry.Point;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.book.Bank;
 import dev.oleander.work.router.book.Station;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.run.RouterPlan;
@@ -46,7 +47,7 @@ public final class StationRule extends RouterRule {
                     first,
                     "tool %d stands in no position: put it into a free one.",
                     tool.number());
-        } else if (where.size() > 1) {
+        } else if (where.size() > 1 && !isInBank(plan, where)) {
             add(
                     findings,
                     Severity.LOOK,
@@ -69,8 +70,14 @@ public final class StationRule extends RouterRule {
                     tool.number());
         } else {
             double cut = stops.stream().mapToDouble(RouterStop::cutLength).sum() / MM;
-            worn(tool, where.get(0), cut, first, findings);
+            worn(tool, where.get(0), cut / where.size(), first, findings);
         }
+    }
+
+    /** Of a bank several drills may be alike. */
+    private static boolean isInBank(RouterPlan plan, List<Station> where) {
+        Bank bank = plan.unit().bank();
+        return bank != null && where.stream().allMatch(s -> bank.has(s.position()));
     }
 
     private static boolean isAlike(Tool there, Tool own) {

@@ -34,9 +34,25 @@ public final class Moments {
     /** By id of a stop, how many of its cutting moves are made; of copies round an axis, once. */
     private static Map<String, Integer> made(RouterPlan plan, Timeline timeline, double seconds) {
         Map<String, Integer> made = feeds(timeline, seconds);
-        plan.done()
-                .forEach(
-                        s -> made.computeIfPresent(s.id(), (id, n) -> Math.min(n, legs(s).size())));
+        plan.done().forEach(s -> made.computeIfPresent(s.id(), (id, n) -> legs(s, n)));
+        return made;
+    }
+
+    /** How many legs are made by so many moves: of a stroke all its holes. */
+    private static int legs(RouterStop stop, int moves) {
+        List<Leg> legs = legs(stop);
+        if (stop.figures().strokes().isEmpty()) {
+            return Math.min(moves, legs.size());
+        }
+        int made = 0;
+        int gone = 0;
+        while (made < legs.size()) {
+            gone += legs.get(made).pace() == Leg.Pace.BESIDE ? 0 : 1;
+            if (gone > moves) {
+                return made;
+            }
+            made++;
+        }
         return made;
     }
 

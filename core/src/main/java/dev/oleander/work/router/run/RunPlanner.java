@@ -27,6 +27,7 @@ import dev.oleander.work.router.deed.Deed;
 import dev.oleander.work.router.deed.Deeds;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Face;
+import dev.oleander.work.router.plan.BankDrilling;
 import dev.oleander.work.router.plan.Conditions;
 import dev.oleander.work.router.plan.RoundStock;
 import dev.oleander.work.router.plan.RouterOrder;
@@ -280,6 +281,7 @@ public final class RunPlanner {
         List<RouterStop> laid = new ArrayList<>();
         Map<String, Feeds> ofDrawn = Map.copyOf(feeds);
         feeds.clear();
+        BankDrilling bank = new BankDrilling(one, unit.bank(), book);
         boolean first = true;
         for (Placement placement : layout.placements()) {
             for (RouterStop stop : drawn.get(placement.of())) {
@@ -287,7 +289,7 @@ public final class RunPlanner {
                 boolean here = first || !isFacing(one, stop);
                 if (here) {
                     String id = free(stop, feature, placement.copy(), taken);
-                    RouterStop there = stop.at(id, placement);
+                    RouterStop there = bank.of(stop.at(id, placement));
                     Optional<Feeds> own = Optional.ofNullable(ofDrawn.get(key(stop)));
                     own.ifPresent(f -> feeds.put(id, f));
                     laid.add(there);

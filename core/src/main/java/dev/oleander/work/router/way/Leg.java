@@ -32,7 +32,9 @@ public record Leg(
         /** as wide as the tool is, where it is planned for less */
         FULL,
         /** at depth through what is gone */
-        LINK
+        LINK,
+        /** by another drill of a bank, at the same time as the one before */
+        BESIDE
     }
 
     /** Along a segment. */

@@ -65,6 +65,9 @@ class RouterFields implements WorkFields {
                             fields.put("peakEngagement", engaged.peak());
                         });
         fields.put("visits", places(figures.visits()));
+        if (!figures.strokes().isEmpty()) {
+            fields.put("strokes", figures.strokes());
+        }
         fields.put("turns", of.turns());
         work.feeds()
                 .ifPresent(

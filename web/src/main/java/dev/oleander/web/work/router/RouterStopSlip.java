@@ -122,12 +122,26 @@ final class RouterStopSlip {
         }
         if (is("drill")) {
             rows.add(fields.typed(WishValues.PECK));
+            if (made.stream().anyMatch(m -> m.plan().unit().bank() != null)) {
+                rows.add(fields.segments(WishValues.BANK));
+            }
+            if (made.size() == 1) {
+                strokes(made.get(0).work().stop().figures()).ifPresent(rows::add);
+            }
         }
         if (made.size() == 1) {
             made.get(0).work().feeds().ifPresent(feeds -> rows.addAll(data(feeds)));
             engaged().ifPresent(rows::addAll);
         }
         return rows;
+    }
+
+    private static Optional<SlipRow> strokes(RouterStop.Figures figures) {
+        int holes = figures.visits().size();
+        int strokes = figures.strokes().size();
+        return strokes == 0
+                ? Optional.empty()
+                : Optional.of(found("Strokes", strokes, "for %d holes".formatted(holes)));
     }
 
     private List<SlipRow> data(Feeds feeds) {
