@@ -17,8 +17,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Work for the router: a pocket with the rest of its corners, holes by the hundred, a carved board,
- * notches round a wheel, a board that is faced and sawn, and one that follows from its drawing
- * alone.
+ * notches round a wheel, a board that is faced and sawn, one that follows from its drawing alone,
+ * and rows of holes for a bank of drills.
  */
 @Component
 @Order(2)
