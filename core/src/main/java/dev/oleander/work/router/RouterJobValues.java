@@ -218,22 +218,20 @@ final class RouterJobValues {
     /** Where nobody says anything, the first of the words holds. */
     private static Value<RouterChoices> words(
             String word, String name, String label, Word... words) {
-        List<Word> known = List.of(words);
         return Value.<RouterChoices>listed(
                         word,
                         name,
-                        jobs -> known,
+                        jobs -> List.of(words),
                         choices -> choices.all().get(word).orElse(null),
-                        (choices, text) -> {
-                            if (text != null
-                                    && known.stream().noneMatch(w -> w.value().equals(text))) {
-                                throw new ValueException(
-                                        "The %s cannot be \"%s\".".formatted(name, text));
-                            }
-                            return choices.withAll(choices.all().with(word, text));
-                        })
+                        (choices, text) ->
+                                choices.withAll(
+                                        choices.all()
+                                                .with(
+                                                        word,
+                                                        RouterStopValues.required(
+                                                                name, text, words))))
                 .label(label, "")
-                .usually(job -> Optional.of(known.get(0).value()));
+                .usually(job -> Optional.of(words[0].value()));
     }
 
     private static Value<RouterChoices> forAll(

@@ -193,7 +193,10 @@ final class RouterStopValues {
                 "");
     }
 
-    private static String required(String name, String text, Word... words) {
+    /**
+     * @throws ValueException when it is none of the words
+     */
+    static String required(String name, String text, Word... words) {
         if (text == null) {
             return null;
         }

@@ -77,32 +77,20 @@ public record RouterUnit(
 
     /** The same with another bank of drills. */
     public RouterUnit with(Bank other) {
-        return new RouterUnit(
-                spindle,
-                changeSeconds,
-                spoil,
-                spoilAllowance,
-                vacuum,
-                friction,
-                overCut,
-                linkFeed,
-                heights,
-                rotary,
-                other,
-                stops);
+        return with(rotary, other, stops);
     }
 
     /** The same with other stops. */
     public RouterUnit with(List<Stop> others) {
-        return with(rotary, others);
+        return with(rotary, bank, others);
     }
 
     /** The same with other jaws of its axis. */
     public RouterUnit with(Jaw other) {
-        return with(new Rotary(rotary.height, rotary.swing, rotary.length, other), stops);
+        return with(new Rotary(rotary.height, rotary.swing, rotary.length, other), bank, stops);
     }
 
-    private RouterUnit with(Rotary axis, List<Stop> others) {
+    private RouterUnit with(Rotary axis, Bank drills, List<Stop> others) {
         return new RouterUnit(
                 spindle,
                 changeSeconds,
@@ -114,7 +102,7 @@ public record RouterUnit(
                 linkFeed,
                 heights,
                 axis,
-                bank,
+                drills,
                 others);
     }
 

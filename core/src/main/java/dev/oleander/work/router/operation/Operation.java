@@ -120,8 +120,13 @@ public record Operation(
 
         /** How its tool goes into the work. */
         default Entry entry() {
-            return Entry.USUAL;
+            return this instanceof InSteps deep ? deep.steps().entry() : Entry.USUAL;
         }
+    }
+
+    /** What goes down in steps. */
+    public interface InSteps {
+        Steps steps();
     }
 
     /**
@@ -156,12 +161,7 @@ public record Operation(
             Finish finish,
             Optional<Double> skin,
             Optional<Double> start)
-            implements What {
-
-        @Override
-        public Entry entry() {
-            return steps.entry();
-        }
+            implements What, InSteps {
 
         @Override
         public String word() {
@@ -211,7 +211,7 @@ public record Operation(
             Optional<String> restOf,
             boolean climb,
             Finish finish)
-            implements What {
+            implements What, InSteps {
 
         /** What another operation has left, in the same way. */
         public Clear restOf(String other) {
@@ -225,11 +225,6 @@ public record Operation(
                     Optional.of(other),
                     climb,
                     finish);
-        }
-
-        @Override
-        public Entry entry() {
-            return steps.entry();
         }
 
         @Override
@@ -263,12 +258,7 @@ public record Operation(
     public record Hole(double diameter, Depth depth) {}
 
     /** Round holes with a mill. */
-    public record Bore(Depth depth, Steps steps) implements What {
-
-        @Override
-        public Entry entry() {
-            return steps.entry();
-        }
+    public record Bore(Depth depth, Steps steps) implements What, InSteps {
 
         @Override
         public String word() {
@@ -282,15 +272,10 @@ public record Operation(
      * @param depths one or several, the shallowest first
      * @param steps between them
      */
-    public record Follow(List<Depth> depths, Steps steps) implements What {
+    public record Follow(List<Depth> depths, Steps steps) implements What, InSteps {
 
         public Follow {
             depths = List.copyOf(depths);
-        }
-
-        @Override
-        public Entry entry() {
-            return steps.entry();
         }
 
         @Override
@@ -300,12 +285,7 @@ public record Operation(
     }
 
     /** Slots drawn as closed contours, as wide as the tool or wider. */
-    public record Slot(Depth depth, Steps steps, boolean climb) implements What {
-
-        @Override
-        public Entry entry() {
-            return steps.entry();
-        }
+    public record Slot(Depth depth, Steps steps, boolean climb) implements What, InSteps {
 
         @Override
         public String word() {
@@ -365,12 +345,7 @@ public record Operation(
      */
     public record Bevel(
             double width, double below, Optional<ContourWay.Side> side, Steps steps, boolean climb)
-            implements What {
-
-        @Override
-        public Entry entry() {
-            return steps.entry();
-        }
+            implements What, InSteps {
 
         @Override
         public String word() {
@@ -383,7 +358,7 @@ public record Operation(
      *
      * @param rim where the slope ends at the top
      */
-    public record Chamfer(On rim, Steps steps) implements What {
+    public record Chamfer(On rim, Steps steps) implements What, InSteps {
 
         @Override
         public String word() {
