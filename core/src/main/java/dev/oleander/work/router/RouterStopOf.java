@@ -4,10 +4,12 @@ import dev.oleander.plan.stop.Side;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.run.RouterWork;
 import dev.oleander.work.router.tool.CutSteps;
 import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.Finish;
 import java.util.List;
 import java.util.Optional;
@@ -35,7 +37,11 @@ public record RouterStopOf(RouterWork work, Side side, RouterPlan plan) {
 
     /** What holds: as it is said, or as the data of the tool say; empty where nothing does. */
     public String used(String word) {
-        return said(word).or(() -> byData(word)).or(() -> asUsual(word)).orElse("");
+        return said(word)
+                .or(() -> ofBall(word))
+                .or(() -> byData(word))
+                .or(() -> asUsual(word))
+                .orElse("");
     }
 
     private Optional<String> asUsual(String word) {
@@ -56,6 +62,21 @@ public record RouterStopOf(RouterWork work, Side side, RouterPlan plan) {
 
     private boolean isEven() {
         return said(WishValues.MANNER).filter("even"::equals).isPresent();
+    }
+
+    /** The step-over of a ball follows from its crests. */
+    private Optional<String> ofBall(String word) {
+        boolean ball = tool().filter(t -> t.kind() == ToolKind.BALL).isPresent();
+        if (!ball || operation().filter(o -> o.what() instanceof Clear).isEmpty()) {
+            return Optional.empty();
+        }
+        Clear clear = (Clear) operation().get().what();
+        return switch (word) {
+            case WishValues.STEP_OVER -> Optional.of(Numbers.plain(clear.over(tool().get(), 1), 3));
+            case WishValues.CREST ->
+                    Optional.of(Numbers.plain(clear.crest().orElse(Clear.USUAL_CREST), 3));
+            default -> Optional.empty();
+        };
     }
 
     private Optional<String> byData(String word) {

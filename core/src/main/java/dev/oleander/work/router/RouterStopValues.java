@@ -53,6 +53,7 @@ final class RouterStopValues {
                             .used(RouterStopOf.class, s -> s.used(WishValues.STEP_DOWN)),
                     number(WishValues.STEP_OVER, "step-over", 0.01, 1, "Step-over", "D")
                             .used(RouterStopOf.class, s -> s.used(WishValues.STEP_OVER)),
+                    number(WishValues.CREST, "crest", 0.001, WIDEST, "Crest", "mm"),
                     words(
                             WishValues.MANNER,
                             "manner of clearing",

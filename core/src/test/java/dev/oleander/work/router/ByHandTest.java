@@ -27,8 +27,12 @@ import dev.oleander.work.router.plan.RouterStop;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Where somebody puts a tab, begins a contour, or allows a tool to be deeper than its flutes. */
@@ -205,5 +209,58 @@ class ByHandTest {
         Set<String> both = Set.of(well, run.plan().done().get(0).id());
         Excerpt together = Excerpt.of(whole, both::contains, true);
         assertThat(run.recheck(together.program(), Optional.of(both)).faults()).isEmpty();
+    }
+
+    private static RouterRun bowl(String more) {
+        Wish bowl =
+                wish(
+                        """
+                        {"id": "bowl", "kind": "pocket", "depth": "4", "on": {"contours": ["c2"]}%s}
+                        """
+                                .formatted(more));
+        RouterChoices choices =
+                RouterChoices.NOTHING
+                        .withOperations(List.of(bowl), true)
+                        .withBlock(new Block(400.0, 300.0, null, null, null));
+        Drawn board = new Drawn().rectangle(0, 0, 300, 200).rectangle(60, 50, 90, 60);
+        return RouterJobs.run(RouterJobs.task(board.reading(), choices, "birch plywood", 18, 1));
+    }
+
+    /** Rounds of a ball of 6 mm lie 2 sqrt(c (6 - c)) apart, so ridges are c high. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.02, 0.1, 0.4})
+    void aBallLeavesCrestsAsHighAsTheyAreWished(double crest) {
+        RouterRun run = bowl(", \"tool\": 6, \"crest\": \"%s\"".formatted(crest));
+        assertThat(run.run().refused()).isEmpty();
+        assertThat(run.faults()).isEmpty();
+        double least = Double.POSITIVE_INFINITY;
+        Random random = new Random(1);
+        for (int i = 0; i < 6000; i++) {
+            Point at = new Point(random.nextDouble(63, 147), random.nextDouble(53, 107));
+            least = Math.min(least, run.depths().at(at).depth());
+        }
+        assertThat(least).isBetween(4 - 1.05 * crest, 4 - 0.6 * crest);
+        RouterStop stop = run.plan().done().get(0);
+        double over = run.plan().clearing(stop).orElseThrow().over(stop.tool().orElseThrow(), 0.45);
+        assertThat(over).isCloseTo(2 * Math.sqrt(crest * (6 - crest)) / 6, within(1e-12));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                ", \"tool\": 3, \"crest\": \"0.1\"|only a ball leaves crests",
+                ", \"tool\": 6, \"crest\": \"2\"|up to a quarter of its diameter",
+                ", \"tool\": 6, \"crest\": \"0\"|above 0",
+            })
+    void crestsThatCannotBeAreToldOff(String more, String sentence) {
+        assertThat(bowl(more).plan().stops().get(0).refusal().orElseThrow()).contains(sentence);
+    }
+
+    @Test
+    void aBallIsTakenOnlyWhereItIsNamed() {
+        RouterRun run = bowl("");
+        assertThat(run.plan().done().get(0).tool().orElseThrow().kind().isFlat()).isTrue();
+        assertThat(bowl(", \"tool\": 6").run().refused()).isEmpty();
     }
 }

@@ -22,6 +22,7 @@ public final class WishValues {
     public static final String TAB_HEIGHT = "tabs.height";
     public static final String TAB_AT = "tabs.at";
     public static final String START = "start";
+    public static final String CREST = "crest";
     public static final String BANK = "bank";
     public static final String BEYOND_FLUTES = "beyondFlutes";
     public static final String WIDTH = "width";
@@ -70,7 +71,8 @@ public final class WishValues {
                         .with(ANGLE, wish.angle())
                         .with(SKIN, wish.skin())
                         .with(BEYOND_FLUTES, yesOrNo(wish.beyondFlutes()))
-                        .with(BANK, yesOrNo(wish.bank()));
+                        .with(BANK, yesOrNo(wish.bank()))
+                        .with(CREST, wish.crest());
         Wish.TabWish tabs = wish.tabs();
         if (tabs != null) {
             values =
@@ -160,7 +162,8 @@ public final class WishValues {
                         values.get(LEAD_RADIUS).orElse(null), values.get(LEAD_OVER).orElse(null)),
                 values.get(SKIN).orElse(null),
                 values.get(BEYOND_FLUTES).map("yes"::equals).orElse(null),
-                values.get(BANK).map("yes"::equals).orElse(null));
+                values.get(BANK).map("yes"::equals).orElse(null),
+                values.get(CREST).orElse(null));
     }
 
     private static Wish.TabWish tabs(RouterChoice values) {
@@ -193,7 +196,7 @@ public final class WishValues {
         return new Wish(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null,
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null);
+                null, null, null, null, null);
     }
 
     /** Single features. */

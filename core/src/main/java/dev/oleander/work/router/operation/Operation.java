@@ -1,6 +1,8 @@
 package dev.oleander.work.router.operation;
 
 import dev.oleander.book.CutDataException;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.ContourWay;
 import dev.oleander.work.router.way.Entry;
 import dev.oleander.work.router.way.Finish;
@@ -197,6 +199,7 @@ public record Operation(
      * A pocket, or what another operation has left of one.
      *
      * @param over from one round to the next as a share of the diameter; empty: as the data say
+     * @param crest mm that a ball leaves between rounds; empty: as is usual
      * @param islands what stays within it; empty: the openings of the drawing in it
      * @param manner in which it is cleared
      * @param restOf id of the operation that has left something; empty: all of the pocket
@@ -205,6 +208,7 @@ public record Operation(
             Depth depth,
             Steps steps,
             Optional<Double> over,
+            Optional<Double> crest,
             double allowance,
             Optional<On> islands,
             Manner manner,
@@ -213,12 +217,30 @@ public record Operation(
             Finish finish)
             implements What, InSteps {
 
+        /** mm of the crests of a ball where nothing is said. */
+        public static final double USUAL_CREST = 0.05;
+
+        /**
+         * From one round to the next as a share of the diameter: of a ball that leaves crests of c,
+         * 2 sqrt(c (D - c)) / D.
+         *
+         * @param usual of tools with a flat end
+         */
+        public double over(Tool tool, double usual) {
+            if (over.isPresent() || tool.kind() != ToolKind.BALL) {
+                return over.orElse(usual);
+            }
+            double high = crest.orElse(USUAL_CREST);
+            return 2 * Math.sqrt(high * (tool.diameter() - high)) / tool.diameter();
+        }
+
         /** What another operation has left, in the same way. */
         public Clear restOf(String other) {
             return new Clear(
                     depth,
                     steps,
                     over,
+                    crest,
                     allowance,
                     islands,
                     manner,

@@ -31,6 +31,7 @@ import java.util.Optional;
  * @param finish cuts along walls and floor after everything else
  * @param lead how the tool comes to a wall that is finished
  * @param skin what is left under an outline till everything else is cut
+ * @param crest that a ball leaves between its rounds
  * @param bank whether holes may be drilled several at once
  * @param beyondFlutes whether it may be deeper than the tool's flutes are long
  * @param wrap whether the drawing is laid round the rotary axis
@@ -67,7 +68,8 @@ public record Wish(
         LeadWish lead,
         String skin,
         Boolean beyondFlutes,
-        Boolean bank) {
+        Boolean bank,
+        String crest) {
 
     /** Which features; see {@link On}. */
     public record Place(String layer, List<String> contours, Double diameter) {
@@ -139,7 +141,8 @@ public record Wish(
                 lead,
                 skin,
                 beyondFlutes,
-                bank);
+                bank,
+                crest);
     }
 
     /** Which features it names. */

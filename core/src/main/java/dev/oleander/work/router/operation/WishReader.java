@@ -146,6 +146,7 @@ final class WishReader {
                 depth(),
                 steps(),
                 number(wish.stepOver(), "step-over"),
+                Optional.ofNullable(wish.crest()).map(text -> positive(text, "crest")),
                 number(wish.allowance(), "allowance").orElse(0.0),
                 Optional.ofNullable(wish.islands()).map(Place::on),
                 new Manner(manner(), angle()),

@@ -58,8 +58,9 @@ public final class Conditions {
     private double over(What what, Tool tool) {
         Optional<Double> wished = Optional.empty();
         if (what instanceof Clear clear) {
-            wished = clear.over();
-        } else if (what instanceof Face face) {
+            return clear.over(tool, task.steps().apply(tool).over());
+        }
+        if (what instanceof Face face) {
             wished = face.over();
         } else if (!(what instanceof Carve)) {
             return 1;

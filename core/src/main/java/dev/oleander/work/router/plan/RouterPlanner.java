@@ -325,6 +325,8 @@ public final class RouterPlanner {
     private List<Tool> largestFirst(Operation operation) {
         return task.tools().stream()
                 .filter(t -> Suitable.whyNot(t, operation.what()).isEmpty())
+                // a floor without crests is meant where nobody names a ball
+                .filter(t -> !(operation.what() instanceof Clear) || t.kind().isFlat())
                 .sorted(Comparator.comparingDouble(Tool::diameter).reversed())
                 .toList();
     }

@@ -21,6 +21,7 @@ import dev.oleander.work.router.operation.Operation.Slot;
 import dev.oleander.work.router.plan.RouterStop.Figures;
 import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.Clearing;
 import dev.oleander.work.router.way.Descent;
 import dev.oleander.work.router.way.Entry;
@@ -40,6 +41,9 @@ final class StopPlanner {
 
     /** Share of its diameter within which a smaller tool turns and comes in beside a rest. */
     private static final double NEAR = 0.1;
+
+    /** mm that neighbouring rounds of a ball may overlap, so that they are not taken for apart. */
+    private static final double BESIDE = 0.005;
 
     /** mm by which a slot may be wider than the tool and still be one way. */
     private static final double ONE_WAY = 0.02;
@@ -89,7 +93,8 @@ final class StopPlanner {
     // ---- pockets
 
     private RouterStop clear(Feature feature, Clear clear) {
-        double over = clear.over().orElseGet(() -> task.steps().apply(tool).over());
+        requireCrest(clear);
+        double over = clear.over(tool, task.steps().apply(tool).over());
         LevelPlan.requireOver(over);
         List<Double> of = levels.of(clear.depth(), clear.steps(), tool);
         Region pocket = pocket(feature, clear.islands());
@@ -118,6 +123,19 @@ final class StopPlanner {
         return stop.going(way);
     }
 
+    /** Only a ball leaves crests, lower than its middle. */
+    private void requireCrest(Clear clear) {
+        boolean ball = tool.kind() == ToolKind.BALL;
+        if (clear.crest().isPresent() && (!ball || clear.crest().get() > tool.diameter() / 4)) {
+            throw new CannotException(
+                    "A crest of %s mm: tool %d is a %s of %s mm, and only a ball leaves crests, up to a quarter of its diameter.",
+                    Numbers.plain(clear.crest().get(), 3),
+                    tool.number(),
+                    tool.kind().label(),
+                    Numbers.plain(tool.diameter(), 3));
+        }
+    }
+
     private static List<Region> inside(Reach reach, double off) {
         return off > 0 ? Offsetter.round().offset(reach.centres(), -off) : reach.centres();
     }
@@ -126,7 +144,11 @@ final class StopPlanner {
         boolean wallOnRight = clear.climb() != tool.edges().left();
         double left = clear.allowance() + clear.finish().left();
         return switch (clear.manner().kind()) {
-            case PARALLEL -> new PocketWay(reach, left, step, wallOnRight, by);
+            case PARALLEL -> {
+                boolean ball = tool.kind() == ToolKind.BALL;
+                double fills = ball ? step / 2 + BESIDE : tool.diameter() / 2;
+                yield new PocketWay(reach, left, step, wallOnRight, by, fills);
+            }
             case EVEN -> new EvenWay(reach, left, step, wallOnRight, by);
             case ZIGZAG -> {
                 double angle = clear.manner().angle();

@@ -46,6 +46,9 @@ public final class Suitable {
         if (isSlope(what)) {
             return kind.isConical();
         }
+        if (what instanceof Clear) {
+            return kind.isFlat() || kind == ToolKind.BALL;
+        }
         return what instanceof Groove ? kind == ToolKind.SAW : kind.isFlat();
     }
 

@@ -32,7 +32,7 @@ final class TooWide {
 
     private static Optional<Tool> fitting(RouterTask task, Operation operation, double widest) {
         return task.tools().stream()
-                .filter(t -> Suitable.whyNot(t, operation.what()).isEmpty())
+                .filter(t -> Suitable.whyNot(t, operation.what()).isEmpty() && t.kind().isFlat())
                 .filter(t -> t.diameter() <= widest)
                 .max(Comparator.comparingDouble(Tool::diameter));
     }

@@ -87,7 +87,7 @@ public final class ToolChains {
     private static List<Tool> candidates(Operation operation, List<Tool> usable) {
         List<Tool> all = new ArrayList<>();
         usable.stream()
-                .filter(t -> Suitable.whyNot(t, operation.what()).isEmpty())
+                .filter(t -> t.kind().isFlat())
                 .sorted(Comparator.comparingDouble(Tool::diameter).reversed())
                 .filter(t -> all.stream().noneMatch(o -> o.diameter() == t.diameter()))
                 .limit(MOST)

@@ -24,6 +24,14 @@ public record Rings(List<List<Region>> rings, List<Region> between) {
      * @param step from one to the next, mm, above 0 and at most the diameter
      */
     public static Rings of(Reach reach, double allowance, double step) {
+        return of(reach, allowance, step, reach.radius());
+    }
+
+    /**
+     * @param fills mm from a ring within which nothing is to be left: the radius, or of a ball as
+     *     much as its crests allow
+     */
+    public static Rings of(Reach reach, double allowance, double step, double fills) {
         if (!(step > 0 && step <= 2 * reach.radius() && allowance >= 0)) {
             throw new IllegalArgumentException(
                     "rings %s mm apart, %s mm left, of a tool with a radius of %s mm"
@@ -40,18 +48,18 @@ public record Rings(List<List<Region>> rings, List<Region> between) {
                     .takeWhile(ring -> !ring.isEmpty())
                     .forEach(rings::add);
         }
-        boolean close = step <= reach.radius();
-        return new Rings(List.copyOf(rings), close ? List.of() : between(reach, rings));
+        boolean close = step <= fills;
+        return new Rings(List.copyOf(rings), close ? List.of() : between(fills, rings));
     }
 
-    private static List<Region> between(Reach reach, List<List<Region>> rings) {
+    private static List<Region> between(double radius, List<List<Region>> rings) {
         if (rings.isEmpty()) {
             return List.of();
         }
-        List<Region> reached = Offsetter.round().offset(rings.get(0), reach.radius());
+        List<Region> reached = Offsetter.round().offset(rings.get(0), radius);
         List<Region> removed = List.of();
         for (List<Region> ring : rings) {
-            removed = Overlay.union(removed, swath(ring, reach.radius()));
+            removed = Overlay.union(removed, swath(ring, radius));
         }
         return Reach.pieces(reached, removed);
     }

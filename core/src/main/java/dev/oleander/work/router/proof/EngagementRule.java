@@ -7,6 +7,7 @@ import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.operation.Operation.Manner;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.pocket.Engagement;
+import dev.oleander.work.router.tool.Tool;
 import java.util.Map;
 
 /** Pockets that are to be cleared evenly are, but where the tool goes in. */
@@ -38,10 +39,8 @@ public final class EngagementRule extends RouterRule {
             RouterProof proof, RouterStop stop, Clear clear, Engaged engaged, Findings findings) {
         findings.checked(1);
         double diameter = stop.tool().orElseThrow().diameter();
-        double over =
-                clear.over()
-                        .orElseGet(
-                                () -> proof.plan().task().steps().apply(stop.tool().get()).over());
+        Tool of = stop.tool().orElseThrow();
+        double over = clear.over(of, proof.plan().task().steps().apply(of).over());
         Engagement tool = new Engagement(diameter / 2);
         double wished = Math.toDegrees(tool.straight(over * diameter));
         if (engaged.peak() > MORE * wished) {

@@ -34,7 +34,7 @@ public final class PocketWay implements Clearing {
 
     private static final double NEAR = 1e-4;
 
-    private final double radius;
+    private final double fills;
     private final Descent down;
     private final boolean anticlockwise;
     private final List<Region> centres;
@@ -58,10 +58,18 @@ public final class PocketWay implements Clearing {
      * @param down how it goes down
      */
     public PocketWay(Reach reach, double allowance, double step, boolean climb, Descent down) {
-        this.radius = reach.radius();
+        this(reach, allowance, step, climb, down, reach.radius());
+    }
+
+    /**
+     * @param fills see {@link Rings#of(Reach, double, double, double)}
+     */
+    public PocketWay(
+            Reach reach, double allowance, double step, boolean climb, Descent down, double fills) {
+        this.fills = fills;
         this.down = down;
         this.anticlockwise = climb;
-        Rings rings = Rings.of(reach, allowance, step);
+        Rings rings = Rings.of(reach, allowance, step, fills);
         this.centres = rings.rings().isEmpty() ? List.of() : rings.rings().get(0);
         this.walls = RingTree.of(rings.rings(), climb);
         this.gaps = rings.between();
@@ -130,7 +138,7 @@ public final class PocketWay implements Clearing {
         }
         return lines.isEmpty()
                 ? Optional.empty()
-                : Offsetter.round().band(new Path(lines), radius).stream().findFirst();
+                : Offsetter.round().band(new Path(lines), fills).stream().findFirst();
     }
 
     private List<RingTree.Round> all() {

@@ -13,6 +13,7 @@ import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.plan.RouterStop.Figures;
 import dev.oleander.work.router.run.RouterWork;
 import dev.oleander.work.router.tool.CutSteps;
+import dev.oleander.work.router.tool.Tool;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -86,18 +87,14 @@ class RouterFields implements WorkFields {
                 .map(Operation::what)
                 .filter(Clear.class::isInstance)
                 .map(Clear.class::cast)
-                .flatMap(
-                        clear ->
-                                clear.over()
-                                        .or(
-                                                () ->
-                                                        work.stop()
-                                                                .tool()
-                                                                .map(run.plan().task().steps())
-                                                                .map(CutSteps::over)));
+                .flatMap(clear -> work.stop().tool().map(t -> clear.over(t, steps(run, t).over())));
     }
 
     private static List<double[]> places(List<Point> places) {
         return places.stream().map(p -> new double[] {p.x(), p.y()}).toList();
+    }
+
+    private static CutSteps steps(RouterRun run, Tool tool) {
+        return run.plan().task().steps().apply(tool);
     }
 }

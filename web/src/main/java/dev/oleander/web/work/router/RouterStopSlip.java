@@ -230,6 +230,15 @@ final class RouterStopSlip {
         rows.add(fields.typed(WishValues.STEP_DOWN));
         if (is("pocket", "rest")) {
             rows.add(fields.typed(WishValues.STEP_OVER));
+            if (made.stream()
+                    .anyMatch(
+                            m ->
+                                    m.tool()
+                                            .map(Tool::kind)
+                                            .filter(ToolKind.BALL::equals)
+                                            .isPresent())) {
+                rows.add(fields.typed(WishValues.CREST));
+            }
             rows.add(fields.listed(WishValues.MANNER));
             if (made.size() == 1) {
                 rows.addAll(between(made.get(0).work().stop().figures()));
