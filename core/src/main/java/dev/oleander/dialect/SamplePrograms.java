@@ -122,6 +122,7 @@ public final class SamplePrograms {
                         Map.entry("gas", 2.0),
                         Map.entry("tool", 4.0),
                         Map.entry("speed", 18000.0),
+                        Map.entry("drills", 5.0),
                         Map.entry("condition", 7.0),
                         Map.entry("tries", 3.0),
                         Map.entry("corner", 2.0),

@@ -163,6 +163,7 @@ class RoundTripTest {
                         "power",
                         "gas",
                         "tool",
+                        "drills",
                         "speed",
                         "condition",
                         "register",

@@ -145,6 +145,9 @@ final class RouterJobValues {
      * @param entry id of the contour, name of the operation, then the numbers of the tools
      */
     private static RouterChoices chain(RouterChoices choices, Entry entry) {
+        if (entry.isEmpty()) {
+            return choices;
+        }
         String[] words = entry.text().split("\\s+");
         List<String> tools = Arrays.asList(words).subList(Math.min(2, words.length), words.length);
         if (tools.isEmpty() || !tools.stream().allMatch(t -> t.matches("\\d{1,6}"))) {

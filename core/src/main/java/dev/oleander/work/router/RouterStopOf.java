@@ -55,7 +55,7 @@ public record RouterStopOf(RouterWork work, Side side, RouterPlan plan) {
             case WishValues.ENTRY -> Optional.of(isEven() ? "helix" : "ramp");
             case WishValues.SIDE -> Optional.of(side.word());
             case WishValues.BEYOND_FLUTES -> Optional.of("no");
-            case WishValues.BANK -> Optional.of("yes");
+            case WishValues.BANK, WishValues.BY_LEVEL -> Optional.of("yes");
             default -> Optional.empty();
         };
     }

@@ -53,6 +53,12 @@ final class RouterStopValues {
                             .used(RouterStopOf.class, s -> s.used(WishValues.STEP_DOWN)),
                     number(WishValues.STEP_OVER, "step-over", 0.01, 1, "Step-over", "D")
                             .used(RouterStopOf.class, s -> s.used(WishValues.STEP_OVER)),
+                    words(
+                            WishValues.BY_LEVEL,
+                            "order of levels",
+                            "Level by level",
+                            new Word("yes", "where walls are thin"),
+                            new Word("no", "never")),
                     number(WishValues.CREST, "crest", 0.001, WIDEST, "Crest", "mm"),
                     words(
                             WishValues.MANNER,

@@ -107,7 +107,8 @@ class ToolChainsTest {
         assertThat(then.operations()).extracting(Wish::id).containsExactly("recess", "rest-1");
         assertThat(then.operations().get(1).restOf()).isEqualTo("recess");
         assertThat(taken(then, "c2 recess 3").operations()).containsExactly(RECESS);
-        for (String wrong : List.of("", "c2", "c2 recess", "c2 recess three")) {
+        assertThat(taken(first, "")).isEqualTo(first);
+        for (String wrong : List.of("c2", "c2 recess", "c2 recess three")) {
             assertThatThrownBy(() -> taken(first, wrong))
                     .isInstanceOf(ValueException.class)
                     .hasMessageContaining("no chain of tools");

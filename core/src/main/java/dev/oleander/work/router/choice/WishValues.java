@@ -22,6 +22,7 @@ public final class WishValues {
     public static final String TAB_HEIGHT = "tabs.height";
     public static final String TAB_AT = "tabs.at";
     public static final String START = "start";
+    public static final String BY_LEVEL = "byLevel";
     public static final String CREST = "crest";
     public static final String BANK = "bank";
     public static final String BEYOND_FLUTES = "beyondFlutes";
@@ -72,7 +73,8 @@ public final class WishValues {
                         .with(SKIN, wish.skin())
                         .with(BEYOND_FLUTES, yesOrNo(wish.beyondFlutes()))
                         .with(BANK, yesOrNo(wish.bank()))
-                        .with(CREST, wish.crest());
+                        .with(CREST, wish.crest())
+                        .with(BY_LEVEL, yesOrNo(wish.byLevel()));
         Wish.TabWish tabs = wish.tabs();
         if (tabs != null) {
             values =
@@ -163,7 +165,8 @@ public final class WishValues {
                 values.get(SKIN).orElse(null),
                 values.get(BEYOND_FLUTES).map("yes"::equals).orElse(null),
                 values.get(BANK).map("yes"::equals).orElse(null),
-                values.get(CREST).orElse(null));
+                values.get(CREST).orElse(null),
+                values.get(BY_LEVEL).map("yes"::equals).orElse(null));
     }
 
     private static Wish.TabWish tabs(RouterChoice values) {
@@ -196,7 +199,7 @@ public final class WishValues {
         return new Wish(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null,
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null);
+                null, null, null, null, null, null);
     }
 
     /** Single features. */

@@ -203,6 +203,7 @@ public record Operation(
      * @param islands what stays within it; empty: the openings of the drawing in it
      * @param manner in which it is cleared
      * @param restOf id of the operation that has left something; empty: all of the pocket
+     * @param byLevel whether pockets with thin walls between them are cut level by level
      */
     public record Clear(
             Depth depth,
@@ -214,7 +215,8 @@ public record Operation(
             Manner manner,
             Optional<String> restOf,
             boolean climb,
-            Finish finish)
+            Finish finish,
+            boolean byLevel)
             implements What, InSteps {
 
         /** mm of the crests of a ball where nothing is said. */
@@ -246,7 +248,8 @@ public record Operation(
                     manner,
                     Optional.of(other),
                     climb,
-                    finish);
+                    finish,
+                    byLevel);
         }
 
         @Override

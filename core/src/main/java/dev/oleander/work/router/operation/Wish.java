@@ -31,6 +31,7 @@ import java.util.Optional;
  * @param finish cuts along walls and floor after everything else
  * @param lead how the tool comes to a wall that is finished
  * @param skin what is left under an outline till everything else is cut
+ * @param byLevel whether pockets with thin walls between them are cut level by level
  * @param crest that a ball leaves between its rounds
  * @param bank whether holes may be drilled several at once
  * @param beyondFlutes whether it may be deeper than the tool's flutes are long
@@ -69,7 +70,8 @@ public record Wish(
         String skin,
         Boolean beyondFlutes,
         Boolean bank,
-        String crest) {
+        String crest,
+        Boolean byLevel) {
 
     /** Which features; see {@link On}. */
     public record Place(String layer, List<String> contours, Double diameter) {
@@ -142,7 +144,8 @@ public record Wish(
                 skin,
                 beyondFlutes,
                 bank,
-                crest);
+                crest,
+                byLevel);
     }
 
     /** Which features it names. */

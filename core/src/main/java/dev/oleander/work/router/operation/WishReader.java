@@ -152,7 +152,8 @@ final class WishReader {
                 new Manner(manner(), angle()),
                 Optional.ofNullable(wish.restOf()),
                 climb(),
-                wish.kind().equals("rest") ? none(finish()) : finish());
+                wish.kind().equals("rest") ? none(finish()) : finish(),
+                !Boolean.FALSE.equals(wish.byLevel()));
     }
 
     private Manner.Kind manner() {

@@ -45,7 +45,7 @@ public final class Conditions {
     public Feeds.Cut cut(RouterStop stop) {
         Tool tool = stop.tool().orElseThrow();
         Operation operation = task.operation(stop.operation()).orElseThrow();
-        double from = new LevelPlan(task, operation).from();
+        double from = RouterPlanner.beginsAt(task, stop);
         double deepest = 0;
         for (double level : stop.levels()) {
             deepest = Math.max(deepest, level - from);

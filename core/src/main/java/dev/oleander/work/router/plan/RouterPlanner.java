@@ -89,8 +89,12 @@ public final class RouterPlanner {
 
     /** Depth below the top of the stock at which a stop begins, mm. */
     public static double beginsAt(RouterTask task, RouterStop stop) {
-        return task.operation(stop.operation())
-                .map(operation -> new LevelPlan(task, operation).from())
+        return stop.stage()
+                .above()
+                .or(
+                        () ->
+                                task.operation(stop.operation())
+                                        .map(operation -> new LevelPlan(task, operation).from()))
                 .orElse(0.0);
     }
 
@@ -169,7 +173,9 @@ public final class RouterPlanner {
             stops.add(stop);
             skin(operation, feature, stop).ifPresent(stops::add);
         }
-        return stops;
+        return LevelByLevel.concerns(operation)
+                ? new LevelByLevel(task, operation).of(stops)
+                : stops;
     }
 
     /** What is left under an outline till everything else is cut. */

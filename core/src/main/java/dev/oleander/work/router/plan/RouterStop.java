@@ -31,7 +31,7 @@ import java.util.Optional;
  * @param turns of the work for each copy round the axis, degrees; none: as it lies
  * @param wanted what the drawing asks for
  * @param copy number of the copy it lies on; 0: in the drawing itself
- * @param skin whether it cuts what was left of an outline till then
+ * @param stage whether it is all of what is done to its feature, or a part of it
  * @param wrap stock round which its ways are laid, as they are drawn; empty: they are not
  */
 public record RouterStop(
@@ -47,8 +47,24 @@ public record RouterStop(
         List<Double> turns,
         Wanted wanted,
         int copy,
-        boolean skin,
+        Stage stage,
         Optional<RoundStock> wrap) {
+
+    /**
+     * A part of what is done to a feature.
+     *
+     * @param above depth to which stops before it have cut there, mm below the top of the stock;
+     *     empty: none has
+     * @param skin whether it cuts what was left of an outline till then
+     */
+    public record Stage(Optional<Double> above, boolean skin) {
+
+        static final Stage WHOLE = new Stage(Optional.empty(), false);
+    }
+
+    public boolean skin() {
+        return stage.skin();
+    }
 
     /** From the left, then from below. */
     static final Comparator<Point> BY_PLACE =
@@ -58,6 +74,8 @@ public record RouterStop(
     private static final double SAME = 1e-6;
 
     private static final String SKIN = " skin";
+
+    private static final String LEVEL = " level ";
 
     /**
      * One that can be done.
@@ -85,7 +103,7 @@ public record RouterStop(
                 List.of(),
                 Wanted.NOTHING,
                 0,
-                false,
+                Stage.WHOLE,
                 Optional.empty());
     }
 
@@ -113,7 +131,7 @@ public record RouterStop(
                 List.of(),
                 Wanted.NOTHING,
                 0,
-                false,
+                Stage.WHOLE,
                 Optional.empty());
     }
 
@@ -136,7 +154,7 @@ public record RouterStop(
                 List.of(),
                 Wanted.NOTHING,
                 0,
-                false,
+                Stage.WHOLE,
                 Optional.empty());
     }
 
@@ -168,7 +186,7 @@ public record RouterStop(
                 List.of(),
                 Wanted.of(regions, first.wanted.depth()),
                 0,
-                false,
+                Stage.WHOLE,
                 Optional.empty());
     }
 
@@ -198,23 +216,35 @@ public record RouterStop(
 
     /** The same that cuts what was left of an outline till then. */
     RouterStop asSkin() {
-        return with(id + SKIN, legs, refusal, frees, turns, wanted, true, wrap);
+        Stage last = new Stage(Optional.empty(), true);
+        return with(id + SKIN, legs, refusal, frees, turns, wanted, last, wrap);
+    }
+
+    /**
+     * The same as one level of several.
+     *
+     * @param number of it, from 1
+     * @param above depth to which those before have cut, mm below the top of the stock
+     */
+    RouterStop asLevel(int number, double above) {
+        Stage level = new Stage(Optional.of(above), false);
+        return with(id + LEVEL + number, legs, refusal, frees, turns, wanted, level, wrap);
     }
 
     /** The same, laid round stock. */
     RouterStop wrapped(RoundStock round) {
         List<Leg> lines = RoundStock.inLines(legs);
-        return with(id, lines, refusal, frees, turns, wanted, skin, Optional.of(round));
+        return with(id, lines, refusal, frees, turns, wanted, stage, Optional.of(round));
     }
 
     /** The same on another way. */
     RouterStop going(ToolWay way) {
-        return with(id, way.legs(), refusal, frees, turns, wanted, skin, wrap);
+        return with(id, way.legs(), refusal, frees, turns, wanted, stage, wrap);
     }
 
     private RouterStop with(
             Optional<String> why, boolean freeing, List<Double> turned, Wanted asked) {
-        return with(id, legs, why, freeing, turned, asked, skin, wrap);
+        return with(id, legs, why, freeing, turned, asked, stage, wrap);
     }
 
     private RouterStop with(
@@ -224,11 +254,11 @@ public record RouterStop(
             boolean freeing,
             List<Double> turned,
             Wanted asked,
-            boolean asSkin,
+            Stage part,
             Optional<RoundStock> round) {
         return new RouterStop(
                 name, operation, features, tool, levels, way, figures, why, freeing, turned, asked,
-                copy, asSkin, round);
+                copy, part, round);
     }
 
     /** Its holes drilled several at once. */
@@ -246,7 +276,7 @@ public record RouterStop(
                 turns,
                 wanted,
                 copy,
-                skin,
+                stage,
                 wrap);
     }
 
@@ -266,7 +296,7 @@ public record RouterStop(
                 turns,
                 wanted.transformed(to),
                 placement.copy(),
-                skin,
+                stage,
                 wrap.map(w -> w.transformed(to)));
     }
 

@@ -94,9 +94,33 @@ final class StopPlanner {
 
     private RouterStop clear(Feature feature, Clear clear) {
         requireCrest(clear);
+        List<Double> of = levels.of(clear.depth(), clear.steps(), tool);
+        return clear(feature, clear, of, levels.from(), true);
+    }
+
+    /**
+     * One level of a pocket.
+     *
+     * @param all levels of it
+     * @param number which of them, from 0
+     */
+    RouterStop level(Feature feature, Clear clear, List<Double> all, int number) {
+        double above = number == 0 ? levels.from() : all.get(number - 1);
+        boolean last = number == all.size() - 1;
+        RouterStop level = clear(feature, clear, List.of(all.get(number)), above, last);
+        // what is asked for is there when the last is cut
+        RouterStop asking = last ? level : level.asking(Wanted.NOTHING);
+        return asking.asLevel(number + 1, above);
+    }
+
+    /**
+     * @param above depth to which there is nothing, mm below the top of the stock
+     * @param last whether it goes down to the floor
+     */
+    private RouterStop clear(
+            Feature feature, Clear clear, List<Double> of, double above, boolean last) {
         double over = clear.over(tool, task.steps().apply(tool).over());
         LevelPlan.requireOver(over);
-        List<Double> of = levels.of(clear.depth(), clear.steps(), tool);
         Region pocket = pocket(feature, clear.islands());
         Reach reach = reach(pocket, clear);
         if (reach.centres().isEmpty()) {
@@ -111,11 +135,11 @@ final class StopPlanner {
         List<Descent.Hole> holes =
                 down.needsHole() ? StartHoles.of(task, tool, of.get(of.size() - 1)) : List.of();
         Clearing clearing = clearing(reach, clear, over * tool.diameter(), down.withHoles(holes));
-        RouterStop stop = cleared(feature, of, reach, way, clearing);
+        RouterStop stop = cleared(feature, of, above, reach, way, clearing);
         if (down.needsHole()) {
-            StartHoles.require(task, tool, holes, way.legs(), levels.from());
+            StartHoles.require(task, tool, holes, way.legs(), above);
         }
-        if (finish.cuts() == 0) {
+        if (finish.cuts() == 0 || finish.atDepth() && !last) {
             return stop;
         }
         boolean wallOnRight = clear.climb() != tool.edges().left();
@@ -158,8 +182,13 @@ final class StopPlanner {
     }
 
     private RouterStop cleared(
-            Feature feature, List<Double> of, Reach reach, ToolWay way, Clearing pocket) {
-        if (!pocket.add(way, of, -levels.from())) {
+            Feature feature,
+            List<Double> of,
+            double above,
+            Reach reach,
+            ToolWay way,
+            Clearing pocket) {
+        if (!pocket.add(way, of, -above)) {
             throw Entries.noRoom(tool, down, feature.id());
         }
         Figures figures = Figures.ofPocket(reach, pocket);
@@ -215,7 +244,7 @@ final class StopPlanner {
             double step = task.steps().apply(tool).over() * tool.diameter();
             boolean wallOnRight = slot.climb() != tool.edges().left();
             Clearing wide = new PocketWay(reach, 0, step, wallOnRight, down);
-            return cleared(feature, of, reach, new ToolWay(task.heights()), wide);
+            return cleared(feature, of, levels.from(), reach, new ToolWay(task.heights()), wide);
         }
         ToolWay way = new ToolWay(task.heights());
         LineWay.add(way, List.of(middle(region)), of, -levels.from(), tool, down);

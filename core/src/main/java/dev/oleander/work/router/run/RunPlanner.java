@@ -340,9 +340,16 @@ public final class RunPlanner {
     }
 
     private static String why(Stop stop, Stop must) {
+        if (isLevel(stop) && isLevel(must)) {
+            return "pockets with thin walls between them are cut level by level";
+        }
         return stop.feature().equals(must.feature())
                 ? "it goes on where that one ends"
                 : "what it lies in would be free before, or its floor not there yet";
+    }
+
+    private static boolean isLevel(Stop stop) {
+        return ((RouterWork) stop.work()).stop().stage().above().isPresent();
     }
 
     private List<Stop> arranged(RunRules rules, List<RouterStop> ordered) {

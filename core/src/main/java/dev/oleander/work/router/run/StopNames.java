@@ -28,8 +28,15 @@ final class StopNames {
      * @param feature what it is done to, or the first of those
      */
     static String of(RouterStop stop, Deed deed, Feature feature) {
-        String what = what(stop, deed.kind(), feature) + (stop.skin() ? ", skin" : "");
+        String what = what(stop, deed.kind(), feature) + (stop.skin() ? ", skin" : level(stop));
         return deed.deed().isEmpty() ? what : "%s: %s".formatted(deed.deed(), what);
+    }
+
+    /** Of one that is cut with others level by level. */
+    private static String level(RouterStop stop) {
+        return stop.stage().above().isPresent() && stop.isDone()
+                ? ", to %s mm".formatted(Numbers.plain(stop.levels().get(0), 2))
+                : "";
     }
 
     private static String what(RouterStop stop, String kind, Feature feature) {

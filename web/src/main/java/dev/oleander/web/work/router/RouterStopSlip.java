@@ -247,6 +247,9 @@ final class RouterStopSlip {
                 rows.add(fields.typed(WishValues.ANGLE));
             }
         }
+        if (is("pocket")) {
+            rows.add(fields.listed(WishValues.BY_LEVEL));
+        }
         if (is("contour", "pocket", "rest")) {
             rows.add(fields.typed(WishValues.ALLOWANCE));
         }

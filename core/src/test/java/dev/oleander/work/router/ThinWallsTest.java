@@ -1,0 +1,114 @@
+package dev.oleander.work.router;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.oleander.Drawn;
+import dev.oleander.Samples;
+import dev.oleander.dialect.CheckedWriter;
+import dev.oleander.dialect.DialectLibrary;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.work.router.choice.Block;
+import dev.oleander.work.router.choice.RouterChoices;
+import dev.oleander.work.router.operation.Wish;
+import dev.oleander.work.router.plan.RouterStop;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Trays beside each other: with a thin wall between them no level goes ahead of the others. */
+class ThinWallsTest {
+
+    private static final double DEEP = 12;
+
+    /** Three trays of 60 x 80, the last farther away. */
+    private static RouterRun run(double wall, String more) {
+        Wish trays =
+                JsonMapper.shared()
+                        .readValue(
+                                """
+                                {"id": "trays", "kind": "pocket", "tool": 3, "depth": "12",
+                                 "on": {"contours": ["c2", "c3", "c4"]}%s}
+                                """
+                                        .formatted(more),
+                                Wish.class);
+        RouterChoices choices =
+                RouterChoices.NOTHING
+                        .withOperations(List.of(trays), true)
+                        .withBlock(new Block(400.0, 200.0, null, null, null));
+        Drawn board =
+                new Drawn()
+                        .rectangle(10, 10, 380, 180)
+                        .rectangle(40, 40, 60, 80)
+                        .rectangle(100 + wall, 40, 60, 80)
+                        .rectangle(280, 40, 60, 80);
+        return RouterJobs.run(RouterJobs.task(board.reading(), choices, "birch plywood", 18, 1));
+    }
+
+    private static void requireSound(RouterRun run) {
+        assertThat(run.run().refused()).isEmpty();
+        assertThat(run.faults()).isEmpty();
+        CheckedWriter.Checked checked =
+                new CheckedWriter(DialectLibrary.shipped().find("hazel").orElseThrow())
+                        .write(run.posted().program(), Samples.FRAME, run.stopNames());
+        assertThat(checked.faults()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"3, true, ''", "3.9, true, ''", "4, false, ''", "3, false, ', \"byLevel\": false'"})
+    void thinWallsAreCutLevelByLevel(double wall, boolean parted, String more) {
+        RouterRun run = run(wall, more);
+        requireSound(run);
+        List<RouterStop> stops =
+                run.run().stops().stream().map(s -> run.plan().stop(s.id()).orElseThrow()).toList();
+        assertThat(stops).hasSize(parted ? 5 : 3);
+        double reached = 0;
+        for (RouterStop stop : stops) {
+            if (stop.stage().above().isPresent()) {
+                assertThat(stop.levels()).hasSize(1);
+                assertThat(stop.levels().get(0)).isGreaterThanOrEqualTo(reached);
+                reached = stop.levels().get(0);
+            }
+        }
+        assertThat(reached).isEqualTo(parted ? DEEP : 0);
+    }
+
+    /** Parted or not, the same is taken, by the same cut, and the same is left in corners. */
+    @Test
+    void nothingElseChanges() {
+        RouterRun parted = run(3, "");
+        RouterRun whole = run(3, ", \"byLevel\": false");
+        assertThat(volume(parted)).isCloseTo(volume(whole), within(1e-3 * volume(whole)));
+        assertThat(parted.difference().gouge()).isEmpty();
+        assertThat(parted.difference().rests()).hasSameSizeAs(whole.difference().rests());
+        assertThat(parted.plan().feeds().values().stream().map(f -> f.feed()).distinct())
+                .containsExactlyElementsOf(
+                        whole.plan().feeds().values().stream()
+                                .map(f -> f.feed())
+                                .distinct()
+                                .toList());
+        assertThat(parted.run().stops())
+                .extracting(Stop::name)
+                .anyMatch(name -> name.endsWith(", to 6 mm"))
+                .anyMatch(name -> name.endsWith(", to 12 mm"));
+    }
+
+    private static double volume(RouterRun run) {
+        return run.plan().done().stream().mapToDouble(s -> run.volume(s.id()).orElseThrow()).sum();
+    }
+
+    /** Walls are finished at every level, or once at the end. */
+    @ParameterizedTest
+    @CsvSource({"levels", "depth"})
+    void wallsAreFinished(String at) {
+        String finish = ", \"finish\": {\"cuts\": 1, \"width\": \"0.4\", \"at\": \"%s\"}";
+        RouterRun run = run(3, finish.formatted(at));
+        requireSound(run);
+        assertThat(run.plan().done()).hasSize(5);
+        assertThat(run.difference().gouge()).isEmpty();
+        assertThat(run.difference().rests())
+                .allSatisfy(r -> assertThat(r.area()).isLessThan(4 * 9 * (1 - Math.PI / 4) + 0.1));
+    }
+}
