@@ -101,6 +101,21 @@ public interface Plan {
     Recheck recheck(Program read, Optional<Set<String>> stops);
 
     /**
+     * What a machine holds while a stop is done, and must change for another.
+     *
+     * @param mark a letter or a number
+     * @param name for people
+     * @param used mm that it works here
+     * @param life mm that it works in all; 0: not known
+     */
+    record Held(String mark, String name, double used, double life) {}
+
+    /** What is held while a stop is done; empty where nothing is changed between stops. */
+    default Optional<Held> held(Stop stop) {
+        return Optional.empty();
+    }
+
+    /**
      * What came of it.
      *
      * @param deviation greatest distance from what is planned, mm

@@ -14,6 +14,7 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Once;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.ProofInput;
+import dev.oleander.quantity.Numbers;
 import dev.oleander.work.Plan;
 import dev.oleander.work.router.book.ToolRow;
 import dev.oleander.work.router.material.Depths;
@@ -32,6 +33,7 @@ import dev.oleander.work.router.run.Moments;
 import dev.oleander.work.router.run.RoundMaterial;
 import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.run.Volumes;
+import dev.oleander.work.router.tool.Tool;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -44,6 +46,9 @@ import java.util.stream.IntStream;
 
 /** All that is planned for a router, with what follows from it. */
 public final class RouterRun implements Plan, RouterProof {
+
+    /** mm */
+    private static final double METRE = 1000;
 
     private final Reading reading;
     private final RouterPlan plan;
@@ -240,6 +245,22 @@ public final class RouterRun implements Plan, RouterProof {
     @Override
     public List<ToolRow> dataInUse() {
         return plan.rowsInUse();
+    }
+
+    @Override
+    public Optional<Held> held(Stop stop) {
+        return plan.stop(stop.id())
+                .filter(RouterStop::isDone)
+                .map(
+                        of -> {
+                            Tool tool = of.tool().orElseThrow();
+                            String name = (tool.name() + " " + tool.kind().label()).strip();
+                            return new Held(
+                                    String.valueOf(tool.number()),
+                                    "%s %s mm".formatted(name, Numbers.plain(tool.diameter(), 3)),
+                                    of.cutLength(),
+                                    METRE * tool.limits().life());
+                        });
     }
 
     @Override

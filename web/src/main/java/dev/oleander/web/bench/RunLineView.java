@@ -9,6 +9,7 @@ import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.result.JobResult;
+import dev.oleander.work.Plan;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -81,6 +82,7 @@ public record RunLineView(
      * One stop.
      *
      * @param flag severity of its worst finding in words; empty when there is none
+     * @param band what the machine holds meanwhile; null: nothing is changed between stops
      */
     public record Row(
             String id,
@@ -92,13 +94,24 @@ public record RunLineView(
             double begins,
             int passes,
             String flag,
-            boolean selected) {
+            boolean selected,
+            Band band) {
 
         /** In words, for those rows only that are shown. */
         public String duration() {
             return refused ? "–" : Numbers.duration(seconds);
         }
     }
+
+    /**
+     * What a machine holds.
+     *
+     * @param mark a letter or a number
+     * @param begins whether it is changed for this stop
+     * @param odd whether it is changed an odd number of times before
+     * @param tells in words
+     */
+    public record Band(String mark, boolean begins, boolean odd, String tells) {}
 
     /** The groups that come with the page: the first ones, and up to those that are selected. */
     public List<Group> early() {
@@ -127,6 +140,7 @@ public record RunLineView(
     static RunLineView of(JobResult result, Set<String> selected) {
         Map<String, Severity> worst = worst(result);
         Map<String, Double> begins = begins(result);
+        Map<String, Band> bands = bands(result);
         List<Group> groups = new ArrayList<>();
         List<Row> rows = new ArrayList<>();
         List<Stop> stops = result.run().stops();
@@ -138,7 +152,7 @@ public record RunLineView(
                 rows = new ArrayList<>();
             }
             title = own;
-            rows.add(row(stop, result, worst, begins, selected));
+            rows.add(row(stop, result, worst, begins, selected, bands.get(stop.id())));
         }
         if (!rows.isEmpty()) {
             groups.add(group(groups.size(), title, rows));
@@ -184,7 +198,8 @@ public record RunLineView(
             JobResult result,
             Map<String, Severity> worst,
             Map<String, Double> begins,
-            Set<String> selected) {
+            Set<String> selected,
+            Band band) {
         double seconds = result.timeline().byStop().getOrDefault(stop.id(), Seconds.NONE).total();
         String flag = worst.containsKey(stop.id()) ? worst.get(stop.id()).word() : "";
         return new Row(
@@ -197,7 +212,33 @@ public record RunLineView(
                 begins.getOrDefault(stop.id(), 0.0),
                 stop.passes().size(),
                 flag,
-                selected.contains(stop.id()));
+                selected.contains(stop.id()),
+                band);
+    }
+
+    /** By id of a stop. */
+    private static Map<String, Band> bands(JobResult result) {
+        Map<String, Band> bands = new HashMap<>();
+        String before = "";
+        boolean odd = true;
+        for (Stop stop : result.run().stops()) {
+            Plan.Held held = result.plan().held(stop).orElse(null);
+            if (held != null) {
+                boolean other = !held.mark().equals(before);
+                odd = other != odd;
+                before = held.mark();
+                bands.put(stop.id(), new Band(held.mark(), other, odd, told(held)));
+            }
+        }
+        return bands;
+    }
+
+    private static String told(Plan.Held held) {
+        String used = Numbers.plain(held.used() / 1000, 1) + " m";
+        return held.life() > 0
+                ? "%s: %s of %s m"
+                        .formatted(held.name(), used, Numbers.plain(held.life() / 1000, 0))
+                : "%s: %s".formatted(held.name(), used);
     }
 
     static String note(Stop stop, JobResult result) {
