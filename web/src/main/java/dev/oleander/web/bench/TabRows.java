@@ -27,7 +27,7 @@ public final class TabRows {
                     new SlipRow.Tools(
                             List.of(
                                     new SlipRow.Tools.Part(
-                                            "put-tabs", "Put and drag tabs by pointing")),
+                                            "put-tabs", "Put tabs by pointing, or drag them")),
                             false));
         }
         return rows;
