@@ -57,7 +57,7 @@ final class RouterStopValues {
                             WishValues.BY_LEVEL,
                             "order of levels",
                             "Level by level",
-                            new Word("yes", "where walls are thin"),
+                            new Word("yes", "at thin walls"),
                             new Word("no", "never")),
                     number(WishValues.CREST, "crest", 0.001, WIDEST, "Crest", "mm"),
                     words(

@@ -98,7 +98,7 @@ class ToolPagesTest extends WebTest {
     @Test
     void positionsStandInATableOfTheirOwn() {
         String positions = lead.get("/machines/hazel/stations").body();
-        assertThat(positions).contains("12 rows", "bank", "/machines/hazel/tools");
+        assertThat(positions).contains("18 rows", "bank", "/machines/hazel/tools");
         String path = "/machines/hazel/stations/rows/3";
         HttpResponse<String> saved = lead.post(path, form(path, "used", "84.5"));
         assertThat(saved.statusCode()).as(saved.body()).isEqualTo(302);
