@@ -140,7 +140,9 @@ class Heights {
     ctx.imageSmoothingEnabled = true;
     ctx.drawImage(this.#picture.canvas, left, top, right - left, bottom - top);
     ctx.restore();
-    own.paintFaults(painter, this.player.moment >= this.player.total - 1e-6);
+    if (this.player.moment >= this.player.total - 1e-6) {
+      own.paintFaults(painter);
+    }
   }
 }
 

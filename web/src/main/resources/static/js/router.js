@@ -63,22 +63,20 @@ class RouterDrawing {
     this.#bodies(painter);
     ctx.globalAlpha = alpha;
     painter.stroke(this.ways, c.rose, 0.9);
-    this.paintFaults(painter, true);
+    this.paintFaults(painter);
   }
 
-  /** What is gone beyond what is wanted and, at the end, what is left. */
-  paintFaults(painter, atEnd) {
+  /** What is gone beyond what is wanted in the end, and what is left. */
+  paintFaults(painter) {
     const {ctx, c} = painter;
     painter.world();
     ctx.fillStyle = c.rose;
     ctx.fill(this.gone, 'evenodd');
     painter.stroke(this.gone, c.rose, 1.6);
-    if (atEnd) {
-      ctx.fillStyle = c.amberPale;
-      ctx.fill(this.left, 'evenodd');
-      painter.stroke(this.left, c.amber, 1.2);
-      this.#rests(painter);
-    }
+    ctx.fillStyle = c.amberPale;
+    ctx.fill(this.left, 'evenodd');
+    painter.stroke(this.left, c.amber, 1.2);
+    this.#rests(painter);
   }
 
   /** What of the table tools must not come to; pods show through the stock. */

@@ -32,6 +32,7 @@ import dev.oleander.work.router.proof.RouterProof;
 import dev.oleander.work.router.run.Moments;
 import dev.oleander.work.router.run.RoundMaterial;
 import dev.oleander.work.router.run.RouterPlan;
+import dev.oleander.work.router.run.RouterWork;
 import dev.oleander.work.router.run.Volumes;
 import dev.oleander.work.router.tool.Tool;
 import java.util.ArrayList;
@@ -249,7 +250,7 @@ public final class RouterRun implements Plan, RouterProof {
 
     @Override
     public Optional<Held> held(Stop stop) {
-        return plan.stop(stop.id())
+        return Optional.of(((RouterWork) stop.work()).stop())
                 .filter(RouterStop::isDone)
                 .map(
                         of -> {

@@ -4,6 +4,7 @@ import dev.oleander.plan.stop.Side;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Bevel;
 import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.run.RouterWork;
@@ -55,6 +56,12 @@ public record RouterStopOf(RouterWork work, Side side, RouterPlan plan) {
             case WishValues.ENTRY -> Optional.of(isEven() ? "helix" : "ramp");
             case WishValues.SIDE -> Optional.of(side.word());
             case WishValues.BEYOND_FLUTES -> Optional.of("no");
+            case WishValues.BELOW -> Optional.of(Numbers.plain(Bevel.USUAL_BELOW, 3));
+            case WishValues.WIDTH ->
+                    operation()
+                            .map(Operation::what)
+                            .filter(Bevel.class::isInstance)
+                            .map(b -> Numbers.plain(((Bevel) b).width(), 3));
             case WishValues.BANK, WishValues.BY_LEVEL -> Optional.of("yes");
             default -> Optional.empty();
         };

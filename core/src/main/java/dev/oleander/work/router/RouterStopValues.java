@@ -155,6 +155,7 @@ final class RouterStopValues {
                             Word.same("no"),
                             Word.same("yes")),
                     number(WishValues.WIDTH, "width", 0.1, WIDEST, "Width", "mm"),
+                    number(WishValues.BELOW, "tip below the slope", 0, WIDEST, "Tip below", "mm"),
                     words(
                             WishValues.ENDS,
                             "ends of the groove",

@@ -9,6 +9,7 @@ import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.geometry.Point;
 import dev.oleander.work.router.choice.Block;
+import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.operation.Wish;
 import dev.oleander.work.router.plan.RouterStop;
@@ -56,7 +57,7 @@ class BrokenEdgesTest {
                 run(
                         edge(
                                 contour,
-                                ", \"width\": \"%s\", \"depth\": \"%s\"".formatted(width, below)));
+                                ", \"width\": \"%s\", \"below\": \"%s\"".formatted(width, below)));
         assertThat(run.run().refused()).isEmpty();
         assertThat(run.faults()).isEmpty();
         RouterStop stop = edge(run);
@@ -89,14 +90,28 @@ class BrokenEdgesTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                ", \"width\": \"9\", \"depth\": \"4\"|asks for a cone of",
+                ", \"width\": \"9\", \"below\": \"4\"|asks for a cone of",
                 ", \"tool\": 1|cannot make a slope",
                 ", \"side\": \"on\"|lies on one side",
                 ", \"width\": \"0\"|above 0",
-                ", \"depth\": \"-1\"|at least 0",
+                ", \"below\": \"-1\"|at least 0",
             })
     void whatCannotBeIsSaid(String more, String sentence) {
         RouterRun run = run(edge("c1", more));
         assertThat(edge(run).refusal().orElseThrow()).contains(sentence);
+    }
+
+    /** As it is chosen for a contour of which rules say something else. */
+    @Test
+    void anEdgeIsChosenForAContour() {
+        RouterChoices choices =
+                RouterChoices.NOTHING
+                        .withStop("c1", RouterChoice.NOTHING.with("work", "chamfer"))
+                        .withBlock(new Block(240.0, 160.0, null, null, null));
+        RouterRun run =
+                RouterJobs.run(RouterJobs.task(BOARD.reading(), choices, "birch plywood", 12, 1));
+        assertThat(run.run().refused()).isEmpty();
+        assertThat(run.depths().at(new Point(20.5, 80)).depth())
+                .isCloseTo(0.5 / STEEP, within(5e-3));
     }
 }

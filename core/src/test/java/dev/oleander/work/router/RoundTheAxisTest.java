@@ -22,6 +22,7 @@ import dev.oleander.work.router.choice.Block;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.operation.Wish;
 import dev.oleander.work.router.plan.RouterStop;
+import dev.oleander.work.router.run.RoundMaterial;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -135,8 +136,8 @@ class RoundTheAxisTest {
         int angles = 720;
         float[] found =
                 run.roundMaterial().at(run.timeline(Progress.NONE), Optional.empty(), 200, angles);
-        double middle = run.roundMaterial().stock().middle();
-        double from = run.roundMaterial().stock().from();
+        double middle = RoundMaterial.stock(run.plan()).middle();
+        double from = RoundMaterial.stock(run.plan()).from();
         int deep = 0;
         int same = 0;
         for (int i = 0; i < angles; i++) {

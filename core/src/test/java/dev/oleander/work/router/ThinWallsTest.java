@@ -7,12 +7,15 @@ import dev.oleander.Drawn;
 import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.DialectLibrary;
+import dev.oleander.motion.Excerpt;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.work.router.choice.Block;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.operation.Wish;
 import dev.oleander.work.router.plan.RouterStop;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -57,7 +60,7 @@ class ThinWallsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"3, true, ''", "3.9, true, ''", "4, false, ''", "3, false, ', \"byLevel\": false'"})
+    @CsvSource({"2, true, ''", "2.9, true, ''", "3, false, ''", "2, false, ', \"byLevel\": false'"})
     void thinWallsAreCutLevelByLevel(double wall, boolean parted, String more) {
         RouterRun run = run(wall, more);
         requireSound(run);
@@ -78,8 +81,8 @@ class ThinWallsTest {
     /** Parted or not, the same is taken, by the same cut, and the same is left in corners. */
     @Test
     void nothingElseChanges() {
-        RouterRun parted = run(3, "");
-        RouterRun whole = run(3, ", \"byLevel\": false");
+        RouterRun parted = run(2, "");
+        RouterRun whole = run(2, ", \"byLevel\": false");
         assertThat(volume(parted)).isCloseTo(volume(whole), within(1e-3 * volume(whole)));
         assertThat(parted.difference().gouge()).isEmpty();
         assertThat(parted.difference().rests()).hasSameSizeAs(whole.difference().rests());
@@ -104,11 +107,29 @@ class ThinWallsTest {
     @CsvSource({"levels", "depth"})
     void wallsAreFinished(String at) {
         String finish = ", \"finish\": {\"cuts\": 1, \"width\": \"0.4\", \"at\": \"%s\"}";
-        RouterRun run = run(3, finish.formatted(at));
+        RouterRun run = run(2, finish.formatted(at));
         requireSound(run);
         assertThat(run.plan().done()).hasSize(5);
         assertThat(run.difference().gouge()).isEmpty();
         assertThat(run.difference().rests())
                 .allSatisfy(r -> assertThat(r.area()).isLessThan(4 * 9 * (1 - Math.PI / 4) + 0.1));
+    }
+
+    /** The second level alone would come down into the stock. */
+    @Test
+    void aTrialOfALevelNeedsTheOneAbove() {
+        RouterRun run = run(2, "");
+        String lower =
+                run.plan().done().stream()
+                        .filter(s -> s.stage().above().filter(a -> a > 0).isPresent())
+                        .findFirst()
+                        .orElseThrow()
+                        .id();
+        Excerpt alone = Excerpt.of(run.program(), lower::equals, true);
+        assertThat(run.recheck(alone.program(), Optional.of(Set.of(lower))).faults())
+                .singleElement()
+                .asString()
+                .contains("has cut before")
+                .endsWith("Take both.");
     }
 }

@@ -61,7 +61,17 @@ public record RouterUnit(
     public record Rotary(double height, double swing, double length, Jaw jaw) {}
 
     /** As long along the axis as it stands out from the work, and its greatest radius, mm. */
-    public record Jaw(double length, double radius) {}
+    public record Jaw(double length, double radius) {
+
+        /**
+         * @throws IllegalArgumentException when it has no size
+         */
+        public Jaw {
+            if (!(length > 0 && radius > 0)) {
+                throw new IllegalArgumentException("jaws have a length and a radius above 0");
+            }
+        }
+    }
 
     /**
      * A stop of the table.
@@ -72,8 +82,18 @@ public record RouterUnit(
      * @param depth along Y, mm
      * @param height over the table, mm
      */
-    public record Stop(
-            String name, double x, double y, double width, double depth, double height) {}
+    public record Stop(String name, double x, double y, double width, double depth, double height) {
+
+        /**
+         * @throws IllegalArgumentException when it has no size
+         */
+        public Stop {
+            if (!(width > 0 && depth > 0 && height > 0)) {
+                throw new IllegalArgumentException(
+                        "stop %s: width, depth and height must be above 0".formatted(name));
+            }
+        }
+    }
 
     /** The same with another bank of drills. */
     public RouterUnit with(Bank other) {

@@ -22,6 +22,7 @@ public final class WishValues {
     public static final String TAB_HEIGHT = "tabs.height";
     public static final String TAB_AT = "tabs.at";
     public static final String START = "start";
+    public static final String BELOW = "below";
     public static final String BY_LEVEL = "byLevel";
     public static final String CREST = "crest";
     public static final String BANK = "bank";
@@ -74,7 +75,8 @@ public final class WishValues {
                         .with(BEYOND_FLUTES, yesOrNo(wish.beyondFlutes()))
                         .with(BANK, yesOrNo(wish.bank()))
                         .with(CREST, wish.crest())
-                        .with(BY_LEVEL, yesOrNo(wish.byLevel()));
+                        .with(BY_LEVEL, yesOrNo(wish.byLevel()))
+                        .with(BELOW, wish.below());
         Wish.TabWish tabs = wish.tabs();
         if (tabs != null) {
             values =
@@ -166,7 +168,8 @@ public final class WishValues {
                 values.get(BEYOND_FLUTES).map("yes"::equals).orElse(null),
                 values.get(BANK).map("yes"::equals).orElse(null),
                 values.get(CREST).orElse(null),
-                values.get(BY_LEVEL).map("yes"::equals).orElse(null));
+                values.get(BY_LEVEL).map("yes"::equals).orElse(null),
+                values.get(BELOW).orElse(null));
     }
 
     private static Wish.TabWish tabs(RouterChoice values) {
@@ -199,7 +202,7 @@ public final class WishValues {
         return new Wish(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null,
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null);
+                null, null, null, null, null, null, null);
     }
 
     /** Single features. */

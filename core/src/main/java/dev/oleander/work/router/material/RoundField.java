@@ -3,6 +3,7 @@ package dev.oleander.work.router.material;
 import dev.oleander.geometry.Box;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * How deep round stock is cut towards its axis, along it and once round, as a grid.
@@ -43,23 +44,39 @@ public record RoundField(double radius, double middle, double from, double to) {
      */
     public float[] of(List<Laid> all, int columns, int angles) {
         float[] deep = new float[columns * angles];
+        double step = 2 * Math.PI / angles;
         for (Laid laid : all) {
-            for (int angle = 0; angle < angles; angle++) {
-                double at = 2 * Math.PI * angle / angles;
-                for (int column = 0; column < columns; column++) {
-                    double x = from + (column + 0.5) * (to - from) / columns;
-                    int cell = angle * columns + column;
-                    deep[cell] = (float) Math.max(deep[cell], depth(laid, x, at));
+            if (laid.turn().isEmpty()) {
+                for (int angle = 0; angle < angles; angle++) {
+                    double at = angle * step;
+                    row(deep, columns, angle, x -> round(laid, x, at));
                 }
+                continue;
+            }
+            double turn = Math.toRadians(laid.turn().get());
+            // beyond its window nothing begins to be cut
+            int first = (int) Math.floor((turn + lean(laid.window().min().y())) / step);
+            int last = (int) Math.ceil((turn + lean(laid.window().max().y())) / step);
+            for (int angle = first; angle <= Math.min(last, first + angles - 1); angle++) {
+                double at = within(angle * step - turn);
+                row(deep, columns, Math.floorMod(angle, angles), x -> flat(laid, x, at));
             }
         }
         return deep;
     }
 
-    private double depth(Laid laid, double x, double angle) {
-        return laid.turn()
-                .map(turn -> flat(laid, x, within(angle - Math.toRadians(turn))))
-                .orElseGet(() -> round(laid, x, angle));
+    /** Deepens what is cut at one angle. */
+    private void row(float[] deep, int columns, int angle, DoubleUnaryOperator depth) {
+        for (int column = 0; column < columns; column++) {
+            double x = from + (column + 0.5) * (to - from) / columns;
+            int cell = angle * columns + column;
+            deep[cell] = (float) Math.max(deep[cell], depth.applyAsDouble(x));
+        }
+    }
+
+    /** Angle from the top at which the surface lies so far beside the axis. */
+    private double lean(double y) {
+        return Math.asin(Math.max(-1, Math.min(1, (y - middle) / radius)));
     }
 
     /** A drawing may go round more than once. */

@@ -372,6 +372,12 @@ public record Operation(
             double width, double below, Optional<ContourWay.Side> side, Steps steps, boolean climb)
             implements What, InSteps {
 
+        /** mm where nothing else is said. */
+        public static final double USUAL_WIDTH = 1;
+
+        /** The same of the tip under the slope. */
+        public static final double USUAL_BELOW = 0.5;
+
         @Override
         public String word() {
             return "chamfer";

@@ -31,6 +31,7 @@ import java.util.Optional;
  * @param finish cuts along walls and floor after everything else
  * @param lead how the tool comes to a wall that is finished
  * @param skin what is left under an outline till everything else is cut
+ * @param below of the tip under the foot of a broken edge
  * @param byLevel whether pockets with thin walls between them are cut level by level
  * @param crest that a ball leaves between its rounds
  * @param bank whether holes may be drilled several at once
@@ -71,7 +72,8 @@ public record Wish(
         Boolean beyondFlutes,
         Boolean bank,
         String crest,
-        Boolean byLevel) {
+        Boolean byLevel,
+        String below) {
 
     /** Which features; see {@link On}. */
     public record Place(String layer, List<String> contours, Double diameter) {
@@ -145,7 +147,8 @@ public record Wish(
                 beyondFlutes,
                 bank,
                 crest,
-                byLevel);
+                byLevel,
+                below);
     }
 
     /** Which features it names. */

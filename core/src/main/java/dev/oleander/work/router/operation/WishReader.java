@@ -43,11 +43,6 @@ final class WishReader {
     private static final int MOST_TABS = 1_000;
     private static final int MOST_CUTS = 20;
 
-    /** mm of a broken edge, and of the tip under it, where nothing else is said. */
-    private static final double USUAL_EDGE = 1;
-
-    private static final double USUAL_BELOW = 0.5;
-
     private final Wish wish;
     private final String own;
     private final Map<String, Double> names;
@@ -129,10 +124,10 @@ final class WishReader {
             throw wrong("an edge lies on one side of its contour: outside or inside.");
         }
         return new Bevel(
-                wish.width() == null ? USUAL_EDGE : positive(wish.width(), "width"),
-                wish.depth() == null
-                        ? USUAL_BELOW
-                        : atLeast0(wish.depth(), "depth below the slope"),
+                wish.width() == null ? Bevel.USUAL_WIDTH : positive(wish.width(), "width"),
+                wish.below() == null
+                        ? Bevel.USUAL_BELOW
+                        : atLeast0(wish.below(), "tip below the slope"),
                 Optional.ofNullable(side),
                 steps(),
                 climb());

@@ -1,13 +1,15 @@
 package dev.oleander.work.router.plan;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Distances;
 import dev.oleander.geometry.Segment;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Clear;
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,19 +21,24 @@ import java.util.Set;
  */
 final class LevelByLevel {
 
-    /** Share of the depth below which a wall is thin. */
-    private static final double THIN = 1.0 / 3;
+    /** Share of the depth below which a wall is thin: higher than four times its thickness. */
+    private static final double THIN = 1.0 / 4;
+
+    /** A pocket that was planned, with where it lies. */
+    private record Pocket(RouterStop stop, Chain chain, Box box) {}
 
     private final RouterTask task;
     private final Operation operation;
     private final Clear clear;
     private final Map<String, Feature> features;
+    private final double from;
 
     LevelByLevel(RouterTask task, Operation operation) {
         this.task = task;
         this.operation = operation;
         this.clear = (Clear) operation.what();
         this.features = task.reading().byId();
+        this.from = new LevelPlan(task, operation).from();
     }
 
     /** Whether an operation clears pockets whose walls are looked at. */
@@ -60,48 +67,45 @@ final class LevelByLevel {
     }
 
     private Set<RouterStop> thin(List<RouterStop> stops) {
-        Set<RouterStop> thin = new HashSet<>();
-        for (int i = 0; i < stops.size(); i++) {
-            for (int j = i + 1; j < stops.size(); j++) {
-                if (isThin(stops.get(i), stops.get(j))) {
-                    thin.add(stops.get(i));
-                    thin.add(stops.get(j));
+        List<Pocket> pockets =
+                stops.stream()
+                        .filter(s -> s.isDone() && s.levels().size() > 1)
+                        .map(this::pocket)
+                        .toList();
+        Set<RouterStop> thin = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (int i = 0; i < pockets.size(); i++) {
+            for (int j = i + 1; j < pockets.size(); j++) {
+                if (isThin(pockets.get(i), pockets.get(j))) {
+                    thin.add(pockets.get(i).stop());
+                    thin.add(pockets.get(j).stop());
                 }
             }
         }
         return thin;
     }
 
-    private boolean isThin(RouterStop one, RouterStop other) {
-        boolean alike =
-                one.isDone()
-                        && other.isDone()
-                        && one.levels().size() > 1
-                        && one.levels().equals(other.levels())
-                        && one.tool().equals(other.tool());
-        if (!alike) {
-            return false;
-        }
-        List<Double> levels = one.levels();
-        double deep = levels.get(levels.size() - 1) - new LevelPlan(task, operation).from();
-        return distance(chain(one), chain(other), THIN * deep) < THIN * deep;
+    private Pocket pocket(RouterStop stop) {
+        Chain chain = features.get(stop.features().get(0)).chain();
+        return new Pocket(stop, chain, chain.box());
     }
 
-    private Chain chain(RouterStop stop) {
-        return features.get(stop.features().get(0)).chain();
+    private boolean isThin(Pocket one, Pocket other) {
+        List<Double> levels = one.stop().levels();
+        double deep = levels.get(levels.size() - 1) - from;
+        return one.box().distance(other.box()) < THIN * deep
+                && levels.equals(other.stop().levels())
+                && one.stop().tool().equals(other.stop().tool())
+                && distance(one, other, THIN * deep) < THIN * deep;
     }
 
     /**
      * @param most mm from which on it does not matter
      */
-    private static double distance(Chain a, Chain b, double most) {
+    private static double distance(Pocket a, Pocket b, double most) {
         double least = most;
-        if (a.box().distance(b.box()) >= most) {
-            return least;
-        }
-        for (Segment one : a.segments()) {
+        for (Segment one : a.chain().segments()) {
             if (one.box().distance(b.box()) < least) {
-                for (Segment other : b.segments()) {
+                for (Segment other : b.chain().segments()) {
                     if (one.box().distance(other.box()) < least) {
                         least = Math.min(least, Distances.between(one, other).distance());
                     }

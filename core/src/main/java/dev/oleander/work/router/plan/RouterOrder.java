@@ -137,15 +137,7 @@ public final class RouterOrder {
                 || isWithin(first, then)
                 || isEdgeOf(first, then)
                 || isStartOf(first, then)
-                || isAbove(first, then);
-    }
-
-    /** Of pockets that are cut level by level, those of all before the next of any. */
-    private static boolean isAbove(RouterStop first, RouterStop then) {
-        return first.stage().above().isPresent()
-                && then.stage().above().isPresent()
-                && first.operation().equals(then.operation())
-                && first.stage().above().get() < then.stage().above().get();
+                || first.isAbove(then);
     }
 
     /** A hole in which the other's tool comes straight down. */

@@ -66,6 +66,19 @@ public record RouterStop(
         return stage.skin();
     }
 
+    /** Whether it is a level of the same that another goes on below. */
+    public boolean isLevelAbove(RouterStop other) {
+        return isAbove(other) && features.equals(other.features);
+    }
+
+    /** Whether both are levels of one operation, and the other's comes later. */
+    boolean isAbove(RouterStop other) {
+        return stage.above().isPresent()
+                && other.stage.above().isPresent()
+                && operation.equals(other.operation)
+                && stage.above().get() < other.stage.above().get();
+    }
+
     /** From the left, then from below. */
     static final Comparator<Point> BY_PLACE =
             Comparator.comparingDouble(Point::x).thenComparingDouble(Point::y);

@@ -24,6 +24,9 @@ final class Meetings {
 
     static void tell(RouterProof proof, Findings findings, Meets meets) {
         List<Body> bodies = Body.of(proof.plan());
+        if (bodies.isEmpty()) {
+            return;
+        }
         Map<Integer, Tool> tools = new HashMap<>();
         proof.plan().task().tools().forEach(t -> tools.put(t.number(), t));
         Set<String> told = new HashSet<>();

@@ -20,8 +20,8 @@ public final class RoundMaterial {
     /** mm; cells of what a stop cuts are no smaller. */
     private static final double FINEST = 0.1;
 
-    /** Cells along the longer side. */
-    private static final int MOST = 800;
+    /** Cells of all stops together: states on the way are kept of each. */
+    private static final double MOST = 600_000;
 
     /**
      * What one stop cuts, with the work as it lies or unrolled.
@@ -57,17 +57,30 @@ public final class RoundMaterial {
      * @throws IllegalArgumentException when the stock is flat
      */
     public RoundMaterial(RouterPlan plan) {
+        this.stock = stock(plan);
+        List<RouterStop> stops = plan.done();
+        stops.forEach(stop -> add(stop, MOST / stops.size()));
+    }
+
+    /**
+     * Where the stock is.
+     *
+     * @throws IllegalArgumentException when it is flat
+     */
+    public static RoundField stock(RouterPlan plan) {
         double radius =
                 plan.task()
                         .round()
                         .orElseThrow(() -> new IllegalArgumentException("flat stock"))
                         .radius();
         Box box = plan.run().layout().stock();
-        this.stock = new RoundField(radius, box.centre().y(), box.min().x(), box.max().x());
-        plan.done().forEach(this::add);
+        return new RoundField(radius, box.centre().y(), box.min().x(), box.max().x());
     }
 
-    private void add(RouterStop stop) {
+    /**
+     * @param most cells that it may have
+     */
+    private void add(RouterStop stop, double most) {
         Depths depths = new Depths(List.of(stop.cutting()));
         Box cut = box(stop);
         double left = Math.max(cut.min().x(), stock.from());
@@ -76,7 +89,7 @@ public final class RoundMaterial {
             return;
         }
         Box window = new Box(new Point(left, cut.min().y()), new Point(right, cut.max().y()));
-        double cell = Math.max(FINEST, Math.max(window.width(), window.height()) / MOST);
+        double cell = Math.max(FINEST, Math.sqrt(window.width() * window.height() / most));
         int columns = (int) Math.ceil(window.width() / cell);
         int rows = (int) Math.ceil(window.height() / cell);
         parts.add(
@@ -95,10 +108,6 @@ public final class RoundMaterial {
             all.add(leg.segment().map(s -> s.box()).orElse(new Box(leg.from(), leg.from())));
         }
         return Box.around(all).grown(stop.tool().orElseThrow().diameter() / 2);
-    }
-
-    public RoundField stock() {
-        return stock;
     }
 
     /**

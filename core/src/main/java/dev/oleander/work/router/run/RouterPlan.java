@@ -163,7 +163,7 @@ public record RouterPlan(
                 progress);
     }
 
-    /** Stops of the same copy whose floor or rest a stop is about. */
+    /** Stops of the same copy whose floor, rest or level before a stop is about. */
     public List<RouterStop> needs(RouterStop stop) {
         return task.operation(stop.operation())
                 .map(
@@ -173,7 +173,9 @@ public record RouterPlan(
                                         .filter(
                                                 s ->
                                                         operation.asksFor(
-                                                                Operation.nameOf(s.operation())))
+                                                                        Operation.nameOf(
+                                                                                s.operation()))
+                                                                || s.isLevelAbove(stop))
                                         .toList())
                 .orElse(List.of());
     }

@@ -16,6 +16,7 @@ import dev.oleander.work.router.material.Removed;
 import dev.oleander.work.router.material.RoundField;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.proof.Body;
+import dev.oleander.work.router.run.RoundMaterial;
 import dev.oleander.work.router.run.RouterWork;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
@@ -83,7 +84,7 @@ record RouterScene(
         Region stock = run.plan().stock();
         return new RouterScene(
                 thickness,
-                run.plan().task().round().isPresent() ? run.roundMaterial().stock() : null,
+                run.plan().task().round().isPresent() ? RoundMaterial.stock(run.plan()) : null,
                 flat,
                 bounds(stock.box()),
                 loops(List.of(stock)),

@@ -83,6 +83,14 @@ final class RouterStopSlip {
                                 });
     }
 
+    /** Along one contour; a slope between two curves has no width of its own. */
+    private boolean breaksEdge() {
+        return is("chamfer")
+                && made.stream()
+                        .flatMap(m -> m.operation().stream())
+                        .noneMatch(o -> o.what() instanceof Operation.Chamfer);
+    }
+
     private boolean is(String... kinds) {
         return made.stream().anyMatch(m -> Set.of(kinds).contains(m.work().deed().kind()));
     }
@@ -105,24 +113,33 @@ final class RouterStopSlip {
         if (is("carve")) {
             rows.add(fields.typed(WishValues.FLOOR));
             rows.add(fields.listed(WishValues.FLAT_TOOL));
-        } else {
+        } else if (!is("chamfer")) {
             rows.add(fields.typed(WishValues.DEPTH));
         }
-        if (is("contour", "chamfer")) {
+        if (is("contour") || breaksEdge()) {
             rows.add(fields.segments(WishValues.SIDE));
         }
-        if (is("contour", "pocket", "rest", "slot", "chamfer")) {
+        if (is("contour", "pocket", "rest", "slot") || breaksEdge()) {
             rows.add(fields.segments(WishValues.WAY));
         }
-        if (is("groove", "chamfer")) {
+        if (is("groove") || breaksEdge()) {
             rows.add(fields.typed(WishValues.WIDTH));
+        }
+        if (breaksEdge()) {
+            rows.add(fields.typed(WishValues.BELOW));
         }
         if (is("groove")) {
             rows.add(fields.listed(WishValues.ENDS));
         }
         if (is("drill")) {
             rows.add(fields.typed(WishValues.PECK));
-            if (made.stream().anyMatch(m -> m.plan().unit().bank() != null)) {
+            boolean strokes =
+                    made.stream()
+                            .anyMatch(
+                                    m ->
+                                            !m.work().stop().figures().strokes().isEmpty()
+                                                    || m.used(WishValues.BANK).equals("no"));
+            if (strokes) {
                 rows.add(fields.segments(WishValues.BANK));
             }
             if (made.size() == 1) {
