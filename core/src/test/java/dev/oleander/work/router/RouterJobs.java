@@ -1,6 +1,10 @@
 package dev.oleander.work.router;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import dev.oleander.Samples;
+import dev.oleander.dialect.CheckedWriter;
+import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
@@ -87,5 +91,15 @@ final class RouterJobs {
                         truth.at("/job/material").asString(),
                         truth.at("/job/thickness").asDouble(),
                         1));
+    }
+
+    /** Nothing is refused, the program does nothing wrong, and its text reads as it was planned. */
+    static void requireSound(RouterRun run) {
+        assertThat(run.run().refused()).isEmpty();
+        assertThat(run.faults()).isEmpty();
+        CheckedWriter.Checked checked =
+                new CheckedWriter(DialectLibrary.shipped().find("hazel").orElseThrow())
+                        .write(run.posted().program(), Samples.FRAME, run.stopNames());
+        assertThat(checked.faults()).isEmpty();
     }
 }

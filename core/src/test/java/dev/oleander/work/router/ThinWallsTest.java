@@ -4,9 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Drawn;
-import dev.oleander.Samples;
-import dev.oleander.dialect.CheckedWriter;
-import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.motion.Excerpt;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.work.router.choice.Block;
@@ -50,20 +47,11 @@ class ThinWallsTest {
         return RouterJobs.run(RouterJobs.task(board.reading(), choices, "birch plywood", 18, 1));
     }
 
-    private static void requireSound(RouterRun run) {
-        assertThat(run.run().refused()).isEmpty();
-        assertThat(run.faults()).isEmpty();
-        CheckedWriter.Checked checked =
-                new CheckedWriter(DialectLibrary.shipped().find("hazel").orElseThrow())
-                        .write(run.posted().program(), Samples.FRAME, run.stopNames());
-        assertThat(checked.faults()).isEmpty();
-    }
-
     @ParameterizedTest
     @CsvSource({"2, true, ''", "2.9, true, ''", "3, false, ''", "2, false, ', \"byLevel\": false'"})
     void thinWallsAreCutLevelByLevel(double wall, boolean parted, String more) {
         RouterRun run = run(wall, more);
-        requireSound(run);
+        RouterJobs.requireSound(run);
         List<RouterStop> stops =
                 run.run().stops().stream().map(s -> run.plan().stop(s.id()).orElseThrow()).toList();
         assertThat(stops).hasSize(parted ? 5 : 3);
@@ -108,7 +96,7 @@ class ThinWallsTest {
     void wallsAreFinished(String at) {
         String finish = ", \"finish\": {\"cuts\": 1, \"width\": \"0.4\", \"at\": \"%s\"}";
         RouterRun run = run(2, finish.formatted(at));
-        requireSound(run);
+        RouterJobs.requireSound(run);
         assertThat(run.plan().done()).hasSize(5);
         assertThat(run.difference().gouge()).isEmpty();
         assertThat(run.difference().rests())

@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Samples;
-import dev.oleander.dialect.CheckedWriter;
-import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.geometry.Segment;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.work.router.material.Difference;
@@ -48,18 +46,9 @@ class WaysOfCuttingTest {
         operation.set(field, MAPPER.readTree(json));
     }
 
-    private static void requireSound(RouterRun run) {
-        assertThat(run.run().refused()).isEmpty();
-        assertThat(run.faults()).isEmpty();
-        CheckedWriter.Checked checked =
-                new CheckedWriter(DialectLibrary.shipped().find("hazel").orElseThrow())
-                        .write(run.posted().program(), Samples.FRAME, run.stopNames());
-        assertThat(checked.faults()).isEmpty();
-    }
-
     /** Same rests, and nothing beyond. */
     private static void requireSame(RouterRun run, RouterRun usual) {
-        requireSound(run);
+        RouterJobs.requireSound(run);
         Map<String, Difference.Piece> rests = rests(usual);
         assertThat(rests(run).keySet()).isEqualTo(rests.keySet());
         rests(run)
@@ -220,7 +209,7 @@ class WaysOfCuttingTest {
                                 set(operation, "lead", "{\"over\": \"2\"}");
                             }
                         });
-        requireSound(run);
+        RouterJobs.requireSound(run);
         assertThat(run.difference().gouge()).isEmpty();
         List<RouterStop> outlines =
                 run.plan().done().stream().filter(s -> s.figures().tabs() > 0).toList();
