@@ -1,17 +1,9 @@
 package dev.oleander.bench;
 
-import dev.oleander.drawing.ImportOptions;
-import dev.oleander.drawing.file.DrawingFiles;
-import dev.oleander.drawing.read.DrawingReading;
-import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
-import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Box;
-import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
-import dev.oleander.geometry.Segment;
-import dev.oleander.geometry.Transform;
 import dev.oleander.geometry.axis.MiddleAxis;
 import dev.oleander.plan.order.Heat;
 import dev.oleander.plan.order.OrderOptimiser;
@@ -19,43 +11,51 @@ import dev.oleander.plan.order.OrderOptions;
 import dev.oleander.plan.order.OrderProblem;
 import dev.oleander.plan.order.TravelTime;
 import dev.oleander.progress.Progress;
-import dev.oleander.quantity.LengthUnit;
+import dev.oleander.work.router.RouterRun;
 import dev.oleander.work.router.operation.Depth;
 import dev.oleander.work.router.operation.On;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.plan.RouterPlanner;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.plan.RouterTask;
-import dev.oleander.work.router.pocket.Reach;
 import dev.oleander.work.router.tool.CutSteps;
 import dev.oleander.work.router.tool.Tool;
 import dev.oleander.work.router.tool.ToolKind;
-import dev.oleander.work.router.way.Descent;
-import dev.oleander.work.router.way.PocketWay;
+import dev.oleander.work.router.way.Finish;
 import dev.oleander.work.router.way.ToolWay;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
 
-/** Large pockets, many holes, carvings. */
+/** Large pockets, many holes, carvings, and a whole sheet proved and played back. */
 final class RouterArea implements Area {
 
     private static final int RUNS = 5;
-    private static final int SEGMENTS = 2_000;
-    private static final int ISLANDS = 30;
-    private static final int SIDES = 20;
-    private static final int HOLES = 10_000;
-    private static final int CARVED = 200;
 
     /** Seconds. */
     private static final double POCKET = 0.3;
 
     private static final double DRILLED = 2;
     private static final double AXIS = 2;
+    private static final double PROVED = 5;
+    private static final double MOMENT = 0.05;
+
+    /** MB */
+    private static final int MEMORY = 300;
+
+    private static final int MEMORY_STEP = 25;
+
+    private static final int MOVES = 100_000;
+    private static final int MOMENTS = 60;
+
+    /** Times that each moment is asked for, never twice in a row. */
+    private static final int PASSES = 3;
+
+    /** Cells along the sheet, as the page asks for at most. */
+    private static final int CELLS = 600;
 
     /** Disturbances that take about a minute. */
     private static final int PATIENT = 200_000;
@@ -68,76 +68,83 @@ final class RouterArea implements Area {
     }
 
     @Override
-    public List<Row> measure() {
+    public List<Row> measure() throws Exception {
         List<Row> rows = new ArrayList<>();
-        Region pocket = pocket();
-        rows.add(
-                Row.below(
-                        "pocket of %d segments with %d islands"
-                                .formatted(segments(pocket), ISLANDS),
-                        Timing.median(RUNS, () -> cleared(pocket)),
-                        "s",
-                        POCKET,
-                        null));
-        rows.add(Row.below("left between its rounds", cleared(pocket), "mm2", 0.02, null));
+        pocket(rows);
         holes(rows);
-        List<Region> carved = carved();
+        List<Region> carved = RouterShapes.carved();
         rows.add(
                 Row.below(
-                        "middle axis of %d segments"
-                                .formatted(carved.stream().mapToInt(RouterArea::segments).sum()),
+                        "middle axis of %d segments".formatted(segments(carved)),
                         Timing.median(RUNS, () -> MiddleAxis.of(carved)),
                         "s",
                         AXIS,
                         null));
+        sheet(rows);
         return rows;
     }
 
-    private static int segments(Region region) {
-        return region.contours().stream().mapToInt(c -> c.segments().size()).sum();
+    private static int segments(List<Region> regions) {
+        return regions.stream()
+                .flatMap(r -> r.contours().stream())
+                .mapToInt(c -> c.segments().size())
+                .sum();
     }
 
     // ---- a pocket
 
-    private static Region pocket() {
-        Contour outer = BenchShapes.ring(SEGMENTS - ISLANDS * SIDES).turning(true);
-        List<Contour> islands = new ArrayList<>();
-        for (int i = 0; i < ISLANDS; i++) {
-            Point at = Point.polar(20 + 15.0 * (i % 6), 2 * Math.PI * i / ISLANDS);
-            islands.add(disc(at, 2.5).turning(false));
-        }
-        return new Region(outer, islands);
+    private static void pocket(List<Row> rows) {
+        RouterTask task = well();
+        RouterStop stop = RouterPlanner.plan(task, Progress.NONE).get(0);
+        String what = "pocket of %d segments: ".formatted(segments(stop.wanted().regions()));
+        rows.add(
+                Row.below(
+                        what + "planned",
+                        Timing.median(RUNS, () -> RouterPlanner.plan(task, Progress.NONE)),
+                        "s",
+                        POCKET,
+                        null));
+        rows.add(
+                Row.below(
+                        what + "left between its rounds",
+                        stop.figures().between(),
+                        "mm2",
+                        0.02,
+                        null));
     }
 
-    private static Contour disc(Point centre, double radius) {
-        List<Segment> arcs = new ArrayList<>();
-        for (int i = 0; i < SIDES; i++) {
-            Point from = centre.plus(Point.polar(radius, 2 * Math.PI * i / SIDES));
-            Point to = centre.plus(Point.polar(radius, 2 * Math.PI * ((i + 1) % SIDES) / SIDES));
-            arcs.add(new Arc(from, to, Math.tan(Math.PI / SIDES / 2)));
-        }
-        return new Contour(arcs);
-    }
-
-    /** What is left of it, mm2. */
-    private static double cleared(Region pocket) {
-        Reach reach = Reach.of(List.of(pocket), 3);
-        PocketWay way = new PocketWay(reach, 0, 2.7, true, Descent.at(Math.toRadians(5), 3));
-        if (!way.add(new ToolWay(ToolWay.Heights.USUAL), List.of(4.0), 0)) {
-            throw new IllegalStateException("the tool finds no way down");
-        }
-        return way.leftArea();
+    private static RouterTask well() {
+        Operation well =
+                new Operation(
+                        "well",
+                        On.layer("WELL"),
+                        Optional.of(1),
+                        Optional.empty(),
+                        new Operation.Clear(
+                                Depth.of(4),
+                                Operation.Steps.USUAL,
+                                Optional.empty(),
+                                Optional.empty(),
+                                0,
+                                Optional.of(On.layer("KEEP")),
+                                Operation.Manner.PARALLEL,
+                                Optional.empty(),
+                                true,
+                                Finish.NONE,
+                                false));
+        Box stock = Box.of(Point.ORIGIN, new Point(900, 700));
+        return task(RouterShapes.pocket(), stock, mill(), well);
     }
 
     // ---- holes
 
     private static void holes(List<Row> rows) {
-        List<Point> places = places();
+        List<Point> places = RouterShapes.holes();
         RouterTask task = drilling(places);
         List<RouterStop> done = RouterPlanner.plan(task, Progress.NONE);
         rows.add(
                 Row.below(
-                        HOLES + " holes planned",
+                        places.size() + " holes planned",
                         Timing.median(3, () -> RouterPlanner.plan(task, Progress.NONE)),
                         "s",
                         DRILLED,
@@ -152,46 +159,7 @@ final class RouterArea implements Area {
                         null));
     }
 
-    private static List<Point> places() {
-        SplittableRandom random = new SplittableRandom(3);
-        List<Point> places = new ArrayList<>();
-        for (int i = 0; i < HOLES; i++) {
-            // one in each cell, so that none overlap
-            double x = 10 + 24 * (i % 100) + 16 * random.nextDouble();
-            double y = 10 + 12 * (i / 100) + 6 * random.nextDouble();
-            places.add(new Point(x, y));
-        }
-        return places;
-    }
-
     private static RouterTask drilling(List<Point> places) {
-        StringBuilder dxf = new StringBuilder("0\nSECTION\n2\nENTITIES\n");
-        places.forEach(
-                p ->
-                        dxf.append(
-                                String.format(
-                                        Locale.ROOT,
-                                        "0\nCIRCLE\n8\nHOLE\n10\n%.3f\n20\n%.3f\n40\n2.5\n",
-                                        p.x(),
-                                        p.y())));
-        dxf.append("0\nENDSEC\n0\nEOF\n");
-        ImportOptions options = ImportOptions.defaults().withUnit(LengthUnit.MILLIMETRE);
-        Reading reading =
-                new DrawingReading(ReadOptions.defaults())
-                        .read(
-                                new DrawingFiles(options)
-                                        .read(
-                                                "holes.dxf",
-                                                dxf.toString()
-                                                        .getBytes(StandardCharsets.US_ASCII)));
-        Tool drill =
-                new Tool(
-                        1,
-                        "",
-                        new Tool.Form(ToolKind.DRILL, 5, 0, 180, 0, 0),
-                        new Tool.Edges(2, 40, false, 0, 5, 0, 1),
-                        new Tool.Shank(5, 50, true),
-                        new Tool.Limits(1000, 24000, 0));
         Operation holes =
                 new Operation(
                         "holes",
@@ -199,16 +167,42 @@ final class RouterArea implements Area {
                         Optional.of(1),
                         Optional.empty(),
                         new Operation.Drill(Depth.of(10), List.of(), Optional.empty(), true));
+        return task(
+                RouterShapes.holed(places),
+                Box.of(Point.ORIGIN, new Point(2500, 1610)),
+                drill(),
+                holes);
+    }
+
+    private static RouterTask task(Reading reading, Box stock, Tool tool, Operation operation) {
         return new RouterTask(
                 reading,
-                Box.of(Point.ORIGIN, new Point(2440, 1220)),
+                stock,
                 18,
                 RouterTask.USUAL_OVER_CUT,
                 ToolWay.Heights.USUAL,
                 Optional.empty(),
-                List.of(drill),
+                List.of(tool),
                 CutSteps::usual,
-                List.of(holes));
+                List.of(operation));
+    }
+
+    private static Tool mill() {
+        return tool(new Tool.Form(ToolKind.STRAIGHT, 6, 0, 0, 0, 0), 6);
+    }
+
+    private static Tool drill() {
+        return tool(new Tool.Form(ToolKind.DRILL, 5, 0, 180, 0, 0), 5);
+    }
+
+    private static Tool tool(Tool.Form form, double shank) {
+        return new Tool(
+                1,
+                "",
+                form,
+                new Tool.Edges(2, 40, true, 0, 5, 0, 1),
+                new Tool.Shank(shank, 50, true),
+                new Tool.Limits(1000, 24000, 0));
     }
 
     private static double patient(List<Point> places) {
@@ -231,15 +225,58 @@ final class RouterArea implements Area {
         return length;
     }
 
-    // ---- carvings
+    // ---- a whole sheet
 
-    private static List<Region> carved() {
-        Region one = new Region(BenchShapes.ring(100).turning(true), List.of());
-        List<Region> all = new ArrayList<>();
-        for (int i = 0; i < CARVED; i++) {
-            Transform place = Transform.translation(new Point(30.0 * (i % 20), 30.0 * (i / 20)));
-            all.add(one.transformed(place));
+    private static void sheet(List<Row> rows) throws Exception {
+        RouterRun run = RoutedSheet.planned();
+        String what = "sheet of %d moves: ".formatted(run.program().size());
+        if (run.program().size() < MOVES) {
+            throw new IllegalStateException(what + "too few");
         }
-        return all;
+        // each time anew: a run keeps what was computed for it
+        double[] seconds = new double[3];
+        for (int i = 0; i < seconds.length; i++) {
+            RouterRun fresh = RoutedSheet.planned();
+            seconds[i] = once(() -> RoutedSheet.proved(fresh));
+        }
+        rows.add(Row.below(what + "proved", middle(seconds), "s", PROVED, null));
+        rows.add(
+                Row.below(
+                        what + "memory to plan and prove it",
+                        RoutedSheet.leastMemory(MEMORY_STEP, 4 * MEMORY),
+                        "MB",
+                        (double) MEMORY,
+                        null));
+        moments(rows, run, what);
+    }
+
+    private static void moments(List<Row> rows, RouterRun run, String what) {
+        double total = run.timeline(Progress.NONE).total();
+        double first = once(() -> heights(run, total / 2));
+        rows.add(Row.below(what + "its first picture", first, "s", null, null));
+        heights(run, total);
+        double[] moments = new SplittableRandom(5).doubles(MOMENTS, 0, total).toArray();
+        double[][] seconds = new double[MOMENTS][PASSES];
+        for (int pass = 0; pass < PASSES; pass++) {
+            for (int i = 0; i < MOMENTS; i++) {
+                double moment = moments[i];
+                seconds[i][pass] = once(() -> heights(run, moment));
+            }
+        }
+        double slowest = Arrays.stream(seconds).mapToDouble(RouterArea::middle).max().orElseThrow();
+        rows.add(Row.below(what + "slowest of any moment", slowest, "s", MOMENT, null));
+    }
+
+    private static double middle(double[] seconds) {
+        Arrays.sort(seconds);
+        return seconds[seconds.length / 2];
+    }
+
+    private static double once(Runnable work) {
+        return Timing.median(1, work);
+    }
+
+    private static float[] heights(RouterRun run, double seconds) {
+        return run.heights(RoutedSheet.STOCK, CELLS, CELLS / 2, Optional.of(seconds));
     }
 }

@@ -11,8 +11,9 @@ public final class Contour implements Chain {
     private final Vertices vertices;
     private final NearestFinder nearest = new NearestFinder(this);
 
-    /** Made when first asked for; it never changes, so a race only makes it twice. */
+    // made when first asked for; they never change, so a race only makes them twice
     private List<Segment> segments;
+    private Box box;
 
     /** 1 when anticlockwise, -1 when clockwise, 0 while nobody has asked. */
     private int turn;
@@ -50,6 +51,14 @@ public final class Contour implements Chain {
             segments = Chain.segments(vertices);
         }
         return segments;
+    }
+
+    @Override
+    public Box box() {
+        if (box == null) {
+            box = Chain.super.box();
+        }
+        return box;
     }
 
     /** An anticlockwise circle as two arcs, starting at its rightmost point. */

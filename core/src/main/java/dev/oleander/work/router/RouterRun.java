@@ -84,7 +84,7 @@ public final class RouterRun implements Plan, RouterProof {
                                 new TimeModel(plan.run().machine()).time(program.get(progress)));
         this.faults = new Once<>(progress -> faults(program.get(progress)));
         this.depths = new Once<>(progress -> new Depths(plan.cuttings()));
-        this.removed = new Once<>(progress -> new Removed(plan.cuttings()));
+        this.removed = new Once<>(progress -> new Removed(plan.cuttings(), plan.heights()));
         this.volumes = new Once<>(progress -> Volumes.of(plan));
         this.round = new Once<>(progress -> new RoundMaterial(plan));
         this.engaged = new Once<>(progress -> plan.engaged());

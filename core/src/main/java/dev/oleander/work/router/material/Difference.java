@@ -1,15 +1,19 @@
 package dev.oleander.work.router.material;
 
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
+import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.geometry.overlay.Overlay;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * What is left of what the drawing asks for, and what is gone beyond it, height by height: exact
@@ -25,8 +29,15 @@ public final class Difference {
     private final List<Asked> asked;
     private final Removed removed;
     private final double thickness;
+    private final Region stock;
     private final Map<String, Stack> rests = new LinkedHashMap<>();
     private final Stack gouges = new Stack("");
+    private final List<AskedFor> parts;
+    private final SegmentIndex<Box> places;
+    private Map<Integer, Beyond> beyond = Map.of();
+
+    /** Of the height that is looked at. */
+    private final Map<List<Integer>, List<Region>> united = new ConcurrentHashMap<>();
 
     /** Slabs of what is left or missing, one over the other. */
     private static final class Stack {
@@ -89,10 +100,17 @@ public final class Difference {
         }
     }
 
-    private Difference(List<Asked> asked, Removed removed, double thickness) {
+    private Difference(List<Asked> asked, Removed removed, Region stock, double thickness) {
         this.asked = asked;
         this.removed = removed;
+        this.stock = stock;
         this.thickness = thickness;
+        this.parts =
+                asked.stream()
+                        .filter(a -> !a.wanted().regions().isEmpty())
+                        .map(AskedFor::new)
+                        .toList();
+        this.places = SegmentIndex.ofBoxes(parts.stream().map(p -> p.box).toList());
     }
 
     /**
@@ -114,24 +132,31 @@ public final class Difference {
      * @param thickness mm
      */
     public static Found of(List<Asked> asked, Removed removed, Region stock, double thickness) {
-        Difference difference = new Difference(asked, removed, thickness);
+        Difference difference = new Difference(asked, removed, stock, thickness);
         List<Double> heights = difference.heights();
         for (int i = 0; i + 1 < heights.size(); i++) {
-            difference.slab(heights.get(i), heights.get(i + 1), stock);
+            difference.slab(heights.get(i), heights.get(i + 1));
         }
         List<Piece> rests = difference.rests.values().stream().map(Stack::piece).toList();
         Stack gone = difference.gouges;
         return new Found(rests, Optional.of(gone).filter(g -> g.area > 0).map(Stack::piece));
     }
 
-    /** From the underside of the stock to its top. */
-    private List<Double> heights() {
-        TreeSet<Double> all = new TreeSet<>(List.of(-thickness, 0.0));
-        removed.heights().forEach(z -> all.add(z));
+    /** Heights between which something else is asked for, mm above the top of the stock. */
+    public static List<Double> heights(List<Asked> asked) {
+        TreeSet<Double> all = new TreeSet<>();
         for (Asked one : asked) {
             all.add(-one.wanted().depth());
             one.wanted().kept().forEach(k -> all.add(-k.below()));
         }
+        return List.copyOf(all);
+    }
+
+    /** From the underside of the stock to its top. */
+    private List<Double> heights() {
+        TreeSet<Double> all = new TreeSet<>(List.of(-thickness, 0.0));
+        all.addAll(removed.heights());
+        all.addAll(heights(asked));
         List<Double> clear = new ArrayList<>();
         for (double z : all.tailSet(-thickness, true)) {
             if (z <= SAME && (clear.isEmpty() || z > clear.get(clear.size() - 1) + SAME)) {
@@ -141,45 +166,137 @@ public final class Difference {
         return clear;
     }
 
-    private void slab(double from, double to, Region stock) {
-        List<Region> gone = removed.at(from);
-        List<Region> perhaps = removed.atMost(from);
-        List<Region> all = new ArrayList<>();
-        for (Asked one : asked) {
-            if (one.wanted().depth() < -from - SAME) {
-                continue;
+    /** From one height to the next; what lies lower has been looked at before. */
+    private void slab(double from, double to) {
+        united.clear();
+        List<Region> missing = new ArrayList<>(beyond(from));
+        parts.parallelStream().forEach(part -> part.look(from));
+        for (AskedFor part : parts) {
+            List<Region> left = part.left;
+            if (!left.isEmpty()) {
+                rests.computeIfAbsent(part.of.stop(), Stack::new).add(left, to - from);
             }
-            all.addAll(one.wanted().regions());
-            if (one.flat()) {
-                rest(one, from, to, gone, stock);
-            }
+            part.tabs.forEach(tab -> missing.addAll(tab.missing));
         }
-        List<Region> beyond =
-                Overlay.intersection(Overlay.difference(gone, Overlay.union(all)), List.of(stock));
-        List<Region> missing = new ArrayList<>(real(beyond));
-        missing.addAll(real(Overlay.intersection(perhaps, cores(from))));
         gouges.add(missing, to - from);
     }
 
-    /** Tabs that must stand at a height. */
-    private List<Region> cores(double z) {
-        return asked.stream()
-                .flatMap(one -> one.wanted().kept().stream())
-                .filter(k -> -z > k.below() + SAME)
-                .map(Wanted.Kept::core)
-                .toList();
+    // The higher a place, the more swaths have come by, and the more is asked for: as long as their
+    // numbers stay the same, so do they, and so does what follows from them.
+
+    /** One stop, with what it has left at the height that was looked at last. */
+    private final class AskedFor {
+
+        private final Asked of;
+        private final Box box;
+        private final List<Tab> tabs;
+        private int swaths = -1;
+        private long standing;
+        private List<Region> asks;
+        private List<Region> left = List.of();
+
+        AskedFor(Asked of) {
+            this.of = of;
+            this.box = Box.around(of.wanted().regions().stream().map(Region::box).toList());
+            this.tabs = of.wanted().kept().stream().map(Tab::new).toList();
+        }
+
+        boolean reaches(double z) {
+            return of.wanted().depth() >= -z - SAME;
+        }
+
+        void look(double z) {
+            tabs.forEach(tab -> tab.look(z));
+            if (!of.flat() || !reaches(z)) {
+                return;
+            }
+            List<Integer> gone = removed.certain(z, box);
+            List<Region> kept =
+                    tabs.stream().filter(t -> t.stands(z)).map(t -> t.of.around()).toList();
+            if (gone.size() != swaths || kept.size() != standing) {
+                swaths = gone.size();
+                standing = kept.size();
+                left = left(gone, kept);
+            }
+        }
+
+        private List<Region> left(List<Integer> gone, List<Region> kept) {
+            if (asks == null) {
+                asks = Overlay.intersection(of.wanted().regions(), List.of(stock));
+            }
+            List<Region> without = new ArrayList<>(united(gone));
+            without.addAll(kept);
+            return real(Overlay.difference(asks, without));
+        }
     }
 
-    private void rest(Asked of, double from, double to, List<Region> gone, Region stock) {
-        List<Region> without = new ArrayList<>(gone);
-        of.wanted().kept().stream()
-                .filter(k -> -from > k.below() + SAME)
-                .forEach(k -> without.add(k.around()));
-        List<Region> asks = Overlay.intersection(of.wanted().regions(), List.of(stock));
-        List<Region> left = real(Overlay.difference(asks, Overlay.union(without)));
-        if (!left.isEmpty()) {
-            rests.computeIfAbsent(of.stop(), Stack::new).add(left, to - from);
+    /** A tab, with what may be missing of it at the height that was looked at last. */
+    private final class Tab {
+
+        private final Wanted.Kept of;
+        private int swaths = -1;
+        private List<Region> missing = List.of();
+
+        Tab(Wanted.Kept of) {
+            this.of = of;
         }
+
+        /** Whether it must stand at a height. */
+        boolean stands(double z) {
+            return -z > of.below() + SAME;
+        }
+
+        void look(double z) {
+            if (!stands(z)) {
+                missing = List.of();
+                return;
+            }
+            List<Integer> near = removed.possible(z, of.core().box());
+            if (near.size() != swaths) {
+                swaths = near.size();
+                missing = real(Overlay.intersection(removed.perhaps(near), List.of(of.core())));
+            }
+        }
+    }
+
+    /**
+     * What is gone beyond what is asked for, of a group of swaths.
+     *
+     * @param swaths how many
+     * @param asked by how many stops
+     */
+    private record Beyond(int swaths, int asked, List<Region> regions) {}
+
+    private List<Region> beyond(double z) {
+        List<List<Integer>> groups = removed.groups(z);
+        List<Beyond> all = groups.parallelStream().map(group -> beyond(group, z)).toList();
+        beyond = new HashMap<>();
+        for (int i = 0; i < all.size(); i++) {
+            beyond.put(groups.get(i).get(0), all.get(i));
+        }
+        return all.stream().flatMap(b -> b.regions.stream()).toList();
+    }
+
+    private Beyond beyond(List<Integer> group, double z) {
+        List<AskedFor> here =
+                places.positions(removed.box(group)).stream()
+                        .map(parts::get)
+                        .filter(p -> p.reaches(z))
+                        .toList();
+        Beyond known = beyond.get(group.get(0));
+        return known != null && known.swaths == group.size() && known.asked == here.size()
+                ? known
+                : new Beyond(group.size(), here.size(), beyond(group, here));
+    }
+
+    private List<Region> beyond(List<Integer> group, List<AskedFor> here) {
+        List<Region> all = here.stream().flatMap(p -> p.of.wanted().regions().stream()).toList();
+        List<Region> more = Overlay.difference(united(group), all);
+        return more.isEmpty() ? more : real(Overlay.intersection(more, List.of(stock)));
+    }
+
+    private List<Region> united(List<Integer> swaths) {
+        return united.computeIfAbsent(swaths, removed::surely);
     }
 
     private static List<Region> real(List<Region> regions) {

@@ -15,13 +15,19 @@ import java.util.TreeMap;
  */
 public final class HeightField {
 
-    /** States that are kept between the beginning and the end. */
-    private static final int KEPT = 12;
+    /** States that are kept between the beginning and the end, equally much work apart. */
+    private static final int KEPT = 24;
 
     private final Box window;
     private final int columns;
     private final int rows;
-    private final List<Depths.Piece> pieces = new ArrayList<>();
+    private final double cellX;
+    private final double cellY;
+    private final List<Piece> pieces = new ArrayList<>();
+
+    /** Cells that are looked at for all pieces before one, and for all. */
+    private final long[] work;
+
     private final TreeMap<Integer, float[]> kept = new TreeMap<>();
     private float[] depths;
     private int done;
@@ -38,10 +44,16 @@ public final class HeightField {
         this.window = window;
         this.columns = columns;
         this.rows = rows;
-        for (Depths.Piece piece : of.pieces()) {
+        this.cellX = window.width() / columns;
+        this.cellY = window.height() / rows;
+        for (Piece piece : of.pieces()) {
             if (piece.lowest() < 0 && piece.box().touches(window)) {
                 pieces.add(piece);
             }
+        }
+        this.work = new long[pieces.size() + 1];
+        for (int i = 0; i < pieces.size(); i++) {
+            work[i + 1] = work[i] + cells(pieces.get(i)).count();
         }
         this.depths = new float[columns * rows];
         kept.put(0, depths.clone());
@@ -55,21 +67,23 @@ public final class HeightField {
      */
     public synchronized float[] at(int made, double share) {
         int target = first(made);
-        if (target < done) {
-            Map.Entry<Integer, float[]> before = kept.floorEntry(target);
+        Map.Entry<Integer, float[]> before = kept.floorEntry(target);
+        if (target < done || before.getKey() > done) {
             depths = before.getValue().clone();
             done = before.getKey();
         }
-        int every = Math.max(1, pieces.size() / KEPT);
+        long every = Math.max(1, work[pieces.size()] / KEPT);
         while (done < target) {
             lay(pieces.get(done), depths);
             done++;
-            if (done % every == 0) {
+            if (work[done] / every > work[done - 1] / every) {
                 kept.computeIfAbsent(done, n -> depths.clone());
             }
         }
         float[] found = depths.clone();
-        underWay(made, share, found);
+        if (share > 0 && target < pieces.size() && pieces.get(target).made() == made) {
+            lay(pieces.get(target).beginning(share), found);
+        }
         return found;
     }
 
@@ -88,32 +102,33 @@ public final class HeightField {
         return low;
     }
 
-    /** A leg that climbs along an arc has several pieces, of equal length. */
-    private void underWay(int leg, double share, float[] into) {
-        int from = first(leg);
-        int count = first(leg + 1) - from;
-        double pieced = share * count;
-        for (int i = 0; i < count && i < pieced; i++) {
-            Depths.Piece piece = pieces.get(from + i);
-            lay(pieced - i >= 1 ? piece : piece.beginning(pieced - i), into);
+    /** Rows and columns that a piece can touch, ends included. */
+    private record Cells(int top, int bottom, int left, int right) {
+
+        long count() {
+            return (bottom - top + 1L) * (right - left + 1L);
         }
     }
 
-    private void lay(Depths.Piece piece, float[] into) {
-        double cellX = window.width() / columns;
-        double cellY = window.height() / rows;
+    private Cells cells(Piece piece) {
         Box box = piece.box();
-        int left = cell(box.min().x() - window.min().x(), cellX, columns);
-        int right = cell(box.max().x() - window.min().x(), cellX, columns);
-        int top = cell(window.max().y() - box.max().y(), cellY, rows);
-        int bottom = cell(window.max().y() - box.min().y(), cellY, rows);
-        for (int row = top; row <= bottom; row++) {
+        return new Cells(
+                cell(window.max().y() - box.max().y(), cellY, rows),
+                cell(window.max().y() - box.min().y(), cellY, rows),
+                cell(box.min().x() - window.min().x(), cellX, columns),
+                cell(box.max().x() - window.min().x(), cellX, columns));
+    }
+
+    private void lay(Piece piece, float[] into) {
+        Cells cells = cells(piece);
+        Reached reached = Reached.by(piece);
+        for (int row = cells.top(); row <= cells.bottom(); row++) {
             double y = window.max().y() - (row + 0.5) * cellY;
-            for (int column = left; column <= right; column++) {
+            for (int column = cells.left(); column <= cells.right(); column++) {
                 int at = row * columns + column;
-                if (-piece.lowest() > into[at]) {
-                    double x = window.min().x() + (column + 0.5) * cellX;
-                    float depth = (float) -Depths.lowest(piece, new Point(x, y));
+                double x = window.min().x() + (column + 0.5) * cellX;
+                if (-piece.lowest() > into[at] && reached.perhaps(x, y)) {
+                    float depth = (float) -piece.lowest(new Point(x, y));
                     into[at] = Math.max(into[at], depth);
                 }
             }

@@ -5,12 +5,21 @@ import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.SegmentIndex;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.geometry.overlay.Overlay;
 import dev.oleander.geometry.overlay.OverlayException;
 import dev.oleander.work.router.way.Leg;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.NavigableSet;
+import java.util.Objects;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.DoubleBinaryOperator;
 import java.util.function.ToDoubleFunction;
@@ -36,28 +45,68 @@ public final class Removed {
 
     private final List<Swath> swaths = new ArrayList<>();
 
+    /** Each only once: a pocket is cleared in the same way at every level. */
+    private final Map<Region, Region> different = new HashMap<>();
+
+    private final SegmentIndex<Box> index;
+
     /**
      * @param cuttings of tools with flat ends; others are left out
      */
     public Removed(List<Cutting> cuttings) {
-        for (Cutting cutting : cuttings) {
-            if (cutting.form().kind().isFlat() && cutting.form().cornerRadius() == 0) {
-                new Runs(cutting.form().radius()).add(cutting.legs());
+        this(cuttings, List.of());
+    }
+
+    /**
+     * @param heights at which climbing moves are divided, besides those at which others go level: a
+     *     part of a move that stays above one of them takes nothing below it
+     */
+    public Removed(List<Cutting> cuttings, Collection<Double> heights) {
+        List<Cutting> flat =
+                cuttings.stream()
+                        .filter(c -> c.form().kind().isFlat() && c.form().cornerRadius() == 0)
+                        .toList();
+        NavigableSet<Double> bounds = new TreeSet<>(heights);
+        flat.forEach(c -> levels(c, bounds));
+        flat.forEach(c -> new Runs(c.form().radius(), bounds).add(c.legs()));
+        this.index = SegmentIndex.ofBoxes(swaths.stream().map(s -> s.region().box()).toList());
+    }
+
+    private static void levels(Cutting cutting, NavigableSet<Double> into) {
+        for (Leg leg : cutting.legs()) {
+            Double near = into.floor(leg.toZ() + SAME);
+            if (!isClimb(leg) && (near == null || near < leg.toZ() - SAME)) {
+                into.add(leg.toZ());
             }
         }
     }
 
-    /** Legs that follow each other, all at one height or all climbing, are one swath. */
+    private void add(double certain, double lowest, Region region) {
+        Region first = different.computeIfAbsent(region, r -> r);
+        swaths.add(new Swath(certain, lowest, first));
+    }
+
+    private static boolean isClimb(Leg leg) {
+        return Math.abs(leg.toZ() - leg.fromZ()) > SAME;
+    }
+
+    /**
+     * Legs that follow each other, all at one height or all climbing between two bounds, are one
+     * swath.
+     */
     private final class Runs {
 
         private final double radius;
+        private final NavigableSet<Double> bounds;
         private final List<Segment> run = new ArrayList<>();
         private boolean climbs;
+        private Double bound;
         private double lowest;
         private double highest;
 
-        Runs(double radius) {
+        Runs(double radius, NavigableSet<Double> bounds) {
             this.radius = radius;
+            this.bounds = bounds;
         }
 
         void add(List<Leg> legs) {
@@ -65,36 +114,63 @@ public final class Removed {
                 if (leg.segment().isEmpty()) {
                     close();
                     disc(leg);
-                    continue;
+                } else {
+                    divided(leg).forEach(this::along);
                 }
-                if (!goesOn(leg)) {
-                    close();
-                    climbs = isClimb(leg);
-                    lowest = leg.lowest();
-                    highest = lowest;
-                }
-                lowest = Math.min(lowest, leg.lowest());
-                highest = Math.max(highest, Math.max(leg.fromZ(), leg.toZ()));
-                run.add(leg.segment().get());
             }
             close();
+        }
+
+        /** In parts that cross no bound. */
+        private List<Leg> divided(Leg leg) {
+            double high = Math.max(leg.fromZ(), leg.toZ());
+            if (!isClimb(leg) || leg.lowest() + SAME >= high - SAME) {
+                return List.of(leg);
+            }
+            NavigableSet<Double> crossed =
+                    bounds.subSet(leg.lowest() + SAME, false, high - SAME, false);
+            List<Leg> parts = new ArrayList<>();
+            double first = 0;
+            for (double z : leg.toZ() < leg.fromZ() ? crossed.descendingSet() : crossed) {
+                double last = (z - leg.fromZ()) / (leg.toZ() - leg.fromZ());
+                parts.add(leg.between(first, last));
+                first = last;
+            }
+            parts.add(first == 0 ? leg : leg.between(first, 1));
+            return parts;
+        }
+
+        private void along(Leg leg) {
+            if (!goesOn(leg)) {
+                close();
+                climbs = isClimb(leg);
+                bound = below(leg);
+                lowest = leg.lowest();
+                highest = lowest;
+            }
+            lowest = Math.min(lowest, leg.lowest());
+            highest = Math.max(highest, Math.max(leg.fromZ(), leg.toZ()));
+            run.add(leg.segment().orElseThrow());
         }
 
         private boolean goesOn(Leg leg) {
             return !run.isEmpty()
                     && leg.from().equals(run.get(run.size() - 1).end())
                     && climbs == isClimb(leg)
-                    && (climbs || Math.abs(leg.lowest() - lowest) < SAME);
+                    && (climbs
+                            ? Objects.equals(bound, below(leg))
+                            : Math.abs(leg.lowest() - lowest) < SAME);
         }
 
-        private static boolean isClimb(Leg leg) {
-            return Math.abs(leg.toZ() - leg.fromZ()) > SAME;
+        /** The bound under a leg; null: none. */
+        private Double below(Leg leg) {
+            return bounds.floor(leg.lowest() + SAME);
         }
 
         private void disc(Leg leg) {
             if (leg.toZ() < leg.fromZ()) {
                 Region disc = new Region(Contour.circle(leg.from(), radius), List.of());
-                swaths.add(new Swath(leg.toZ(), leg.toZ(), disc));
+                Removed.this.add(leg.toZ(), leg.toZ(), disc);
             }
         }
 
@@ -102,7 +178,7 @@ public final class Removed {
             if (!run.isEmpty()) {
                 Offsetter.round()
                         .band(new Path(run), radius)
-                        .forEach(r -> swaths.add(new Swath(highest, lowest, r)));
+                        .forEach(r -> Removed.this.add(highest, lowest, r));
                 run.clear();
             }
         }
@@ -114,21 +190,57 @@ public final class Removed {
      * @param z mm above the top of the stock
      */
     public List<Region> at(double z) {
-        return below(z, Swath::certain, -APART);
+        List<Region> all = new ArrayList<>();
+        groups(z).forEach(group -> all.addAll(surely(group)));
+        return all;
     }
 
     /** What may be gone at a height. */
     public List<Region> atMost(double z) {
-        return below(z, Swath::lowest, APART);
+        return swaths.isEmpty() ? List.of() : perhaps(possible(z, box()));
     }
 
-    private List<Region> below(double z, ToDoubleFunction<Swath> height, double safe) {
-        return united(
-                swaths.stream()
-                        .filter(s -> height.applyAsDouble(s) <= z + SAME)
-                        .map(Swath::region)
-                        .toList(),
-                safe);
+    /** Swaths that are gone for certain at a height, in groups whose boxes lie apart. */
+    List<List<Integer>> groups(double z) {
+        return new Groups(
+                        swaths.stream().map(s -> s.region().box()).toList(),
+                        i -> swaths.get(i).certain() <= z + SAME)
+                .all();
+    }
+
+    /** Swaths that come near a place and are gone at a height for certain. */
+    List<Integer> certain(double z, Box near) {
+        return near(z, near, Swath::certain);
+    }
+
+    /** Swaths that come near a place and may be gone at a height. */
+    List<Integer> possible(double z, Box near) {
+        return near(z, near, Swath::lowest);
+    }
+
+    private List<Integer> near(double z, Box near, ToDoubleFunction<Swath> height) {
+        return index.positions(near).stream()
+                .filter(i -> height.applyAsDouble(swaths.get(i)) <= z + SAME)
+                .toList();
+    }
+
+    /** What some swaths take together, or a little less. */
+    List<Region> surely(List<Integer> some) {
+        return united(regions(some), -APART);
+    }
+
+    /** What some swaths take together, or a little more. */
+    List<Region> perhaps(List<Integer> some) {
+        return united(regions(some), APART);
+    }
+
+    private List<Region> regions(List<Integer> some) {
+        Set<Region> once = Collections.newSetFromMap(new IdentityHashMap<>());
+        return some.stream().map(i -> swaths.get(i).region()).filter(once::add).toList();
+    }
+
+    Box box(List<Integer> some) {
+        return Box.around(some.stream().map(i -> swaths.get(i).region().box()).toList());
     }
 
     /**

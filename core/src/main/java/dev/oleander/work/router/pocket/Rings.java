@@ -17,7 +17,8 @@ import java.util.stream.IntStream;
  */
 public record Rings(List<List<Region>> rings, List<Region> between) {
 
-    private static final int AT_ONCE = 4;
+    /** Rings that are found at once; each from the one that is so many further out. */
+    private static final int AT_ONCE = 2;
 
     /**
      * @param allowance mm that is left at the walls
@@ -39,10 +40,13 @@ public record Rings(List<List<Region>> rings, List<Region> between) {
         }
         List<List<Region>> rings = new ArrayList<>();
         for (int from = 0; rings.size() == from; from += AT_ONCE) {
-            // each is found from the walls: none waits for another
             IntStream.range(from, from + AT_ONCE)
                     .parallel()
-                    .mapToObj(k -> within(reach, allowance + k * step))
+                    .mapToObj(
+                            k ->
+                                    k < AT_ONCE
+                                            ? within(reach.centres(), allowance + k * step)
+                                            : within(rings.get(k - AT_ONCE), AT_ONCE * step))
                     .toList()
                     .stream()
                     .takeWhile(ring -> !ring.isEmpty())
@@ -64,8 +68,8 @@ public record Rings(List<List<Region>> rings, List<Region> between) {
         return Reach.pieces(reached, removed);
     }
 
-    private static List<Region> within(Reach reach, double more) {
-        return more == 0 ? reach.centres() : Offsetter.round().offset(reach.centres(), -more);
+    private static List<Region> within(List<Region> regions, double more) {
+        return more == 0 ? regions : Offsetter.round().offset(regions, -more);
     }
 
     /** All that a tool removes whose centre goes round regions. */

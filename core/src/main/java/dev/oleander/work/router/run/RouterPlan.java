@@ -15,6 +15,7 @@ import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.deed.Deed;
 import dev.oleander.work.router.material.Cutting;
+import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Difference.Asked;
 import dev.oleander.work.router.material.Engaged;
 import dev.oleander.work.router.motion.RouterMotion;
@@ -94,6 +95,11 @@ public record RouterPlan(
     /** What all stops are asked for. */
     public List<Asked> asked() {
         return done().stream().map(s -> new Asked(s.id(), s.wanted(), isJudged(s))).toList();
+    }
+
+    /** Heights between which something else is asked for, mm above the top of the stock. */
+    public List<Double> heights() {
+        return Difference.heights(asked());
     }
 
     /** Of what other than flat tools do besides, nothing is said to be left. */

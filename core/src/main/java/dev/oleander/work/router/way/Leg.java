@@ -70,6 +70,16 @@ public record Leg(
         return along(new Line(start, end), fromZ + first * rise, fromZ + last * rise, pace);
     }
 
+    /** A part of it, by shares of its way from 0 to 1. */
+    public Leg between(double first, double last) {
+        double rise = toZ - fromZ;
+        return along(
+                segment.orElseThrow().between(first, last),
+                fromZ + first * rise,
+                fromZ + last * rise,
+                pace);
+    }
+
     /** Length in space, mm. */
     public double length() {
         return Math.hypot(segment.map(Segment::length).orElse(0.0), toZ - fromZ);

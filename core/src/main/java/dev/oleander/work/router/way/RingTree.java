@@ -71,8 +71,9 @@ final class RingTree {
     private static Round nearest(List<Round> rounds, Point p) {
         Round best = rounds.get(0);
         double least = Double.POSITIVE_INFINITY;
+        Box here = new Box(p, p);
         for (Round round : rounds) {
-            if (round.contour.box().distance(new Box(p, p)) >= least) {
+            if (round.contour.box().distance(here) >= least) {
                 continue;
             }
             Chain.Station station = round.contour.nearest(p);

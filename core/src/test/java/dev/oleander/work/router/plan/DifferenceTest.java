@@ -5,13 +5,20 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Samples;
 import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
+import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.progress.Progress;
 import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Difference;
 import dev.oleander.work.router.material.Difference.Asked;
 import dev.oleander.work.router.material.Removed;
+import dev.oleander.work.router.material.Wanted;
+import dev.oleander.work.router.tool.Tool;
+import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.Leg;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -190,5 +197,59 @@ class DifferenceTest {
         assertThat(plan(without).stream().filter(RouterStop::frees)).isNotEmpty();
         assertThat(plan(boards).stream().filter(s -> s.operation().equals("outlines")))
                 .noneMatch(RouterStop::frees);
+    }
+
+    /** Outline 100 x 60 in 18 mm, with a tab of 5 mm in the middle of each side. */
+    private static final Contour OUTLINE =
+            Contour.rectangle(Box.of(Point.ORIGIN, new Point(100, 60)));
+
+    private static Difference.Found overATab(double topOfTab) {
+        Box tab = Box.of(new Point(46, -6), new Point(54, 0));
+        Region core = new Region(Contour.rectangle(tab), List.of());
+        Wanted groove =
+                new Wanted(
+                        Offsetter.round().offset(OUTLINE, 6),
+                        18,
+                        List.of(new Wanted.Kept(core, core, topOfTab)));
+        Point from = new Point(0, -3);
+        Point to = new Point(100, -3);
+        // passes the tab between 9.2 and 10.8 mm deep, and comes to 20 beyond it
+        Leg ramp = Leg.along(new Line(from, to), 0, -20, Leg.Pace.RAMP);
+        Tool.Form mill = new Tool.Form(ToolKind.STRAIGHT, 6, 0, 0, 0, 0);
+        List<Asked> asked = List.of(new Asked("ramp", groove, true));
+        List<Cutting> cuttings = List.of(new Cutting("ramp", mill, List.of(ramp)));
+        Region stock =
+                new Region(
+                        Contour.rectangle(Box.of(new Point(-50, -50), new Point(150, 110))),
+                        List.of());
+        return Difference.of(asked, new Removed(cuttings, Difference.heights(asked)), stock, 18);
+    }
+
+    @Test
+    void aRampThatPassesOverATabDoesNotCutIt() {
+        // the tool reaches 3 mm to either side: it is there from 8.6 to 11.4 mm deep
+        assertThat(overATab(11.5).gouge()).isEmpty();
+        assertThat(overATab(10.5).gouge()).isPresent();
+    }
+
+    @Test
+    void oneStopLeavesTheSameWhateverIsBesideIt() {
+        RouterTask panel = task("instrument_panel");
+        List<RouterStop> stops = plan(panel);
+        Difference.Found together = difference(panel, cuttings(panel));
+        for (Difference.Piece rest : together.rests()) {
+            RouterStop stop =
+                    stops.stream()
+                            .filter(s -> s.id().equals(rest.stop()))
+                            .findFirst()
+                            .orElseThrow();
+            List<Asked> alone = List.of(new Asked(stop.id(), stop.wanted(), true));
+            Region stock = new Region(Contour.rectangle(panel.stock()), List.of());
+            List<Cutting> all = cuttings(panel);
+            Difference.Found found =
+                    Difference.of(alone, new Removed(all), stock, panel.thickness());
+            assertThat(found.rests()).hasSize(1);
+            assertThat(found.rests().get(0).area()).isCloseTo(rest.area(), within(1e-6));
+        }
     }
 }

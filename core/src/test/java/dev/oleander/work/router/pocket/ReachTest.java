@@ -9,6 +9,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.fit.FlatShapes;
+import dev.oleander.geometry.offset.Offsetter;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -88,6 +89,21 @@ class ReachTest {
         assertThatThrownBy(() -> Rings.of(reach, 0, 0)).hasMessageContaining("0.0 mm apart");
         assertThat(Rings.of(reach, 0, 6).between()).isEmpty();
         assertThat(Rings.of(reach, 0, 5.4).between()).isEmpty();
+    }
+
+    /** Each is found from one further out: the errors of all of them must not add up. */
+    @Test
+    void everyRingLiesWhereItWouldLieFromTheWalls() {
+        Reach reach = Reach.of(recess(), 2);
+        List<List<Region>> rings = Rings.of(reach, 0.1, 0.25).rings();
+        assertThat(rings).hasSizeGreaterThan(150);
+        for (int k = 0; k < rings.size(); k += 7) {
+            List<Region> own = Offsetter.round().offset(reach.centres(), -(0.1 + k * 0.25));
+            assertThat(rings.get(k)).as("ring %d", k).hasSameSizeAs(own);
+            assertThat(Reach.area(rings.get(k)))
+                    .as("ring %d", k)
+                    .isCloseTo(Reach.area(own), within(1e-8 * Reach.area(own)));
+        }
     }
 
     private static Geometry flat(List<Region> regions) {
