@@ -300,13 +300,23 @@ public final class Removed {
             double from = Math.max(-thickness, heights.get(i));
             double to = i + 1 < heights.size() ? heights.get(i + 1) : 0;
             if (to > from) {
-                List<Region> gone = Overlay.intersection(at(heights.get(i)), List.of(stock));
-                volume +=
-                        layer.applyAsDouble(-to, -from)
-                                * gone.stream().mapToDouble(Region::area).sum();
+                volume += layer.applyAsDouble(-to, -from) * area(at(heights.get(i)), stock);
             }
         }
         return volume;
+    }
+
+    /** How much of some regions that lie apart is within the stock, mm2. */
+    public static double area(List<Region> regions, Region stock) {
+        boolean inside =
+                isRectangle(stock) && regions.stream().allMatch(r -> stock.box().contains(r.box()));
+        List<Region> within = inside ? regions : Overlay.intersection(regions, List.of(stock));
+        return within.stream().mapToDouble(Region::area).sum();
+    }
+
+    private static boolean isRectangle(Region stock) {
+        Box box = stock.box();
+        return stock.outer().segments().size() == 4 && stock.area() == box.width() * box.height();
     }
 
     public Box box() {

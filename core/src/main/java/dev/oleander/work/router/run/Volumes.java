@@ -4,7 +4,6 @@ import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
-import dev.oleander.geometry.overlay.Overlay;
 import dev.oleander.work.router.material.Cutting;
 import dev.oleander.work.router.material.Depths;
 import dev.oleander.work.router.material.Removed;
@@ -18,6 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.DoubleBinaryOperator;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 
 /**
  * What each stop takes away within the stock, mm3: what an earlier stop of the same operation has
@@ -29,23 +29,31 @@ public final class Volumes {
     private static final int SLICES = 600;
 
     private final RouterPlan plan;
-    private final Map<String, List<Cutting>> before = new HashMap<>();
+
+    /** What each operation does on each copy. */
+    private final Map<String, List<Cutting>> operations = new HashMap<>();
+
+    /** By stop, how much of that is done before it. */
+    private final Map<String, Integer> before = new HashMap<>();
 
     private Volumes(RouterPlan plan) {
         this.plan = plan;
+        for (RouterStop stop : plan.done()) {
+            List<Cutting> same = operations.computeIfAbsent(together(stop), o -> new ArrayList<>());
+            before.put(stop.id(), same.size());
+            same.add(stop.cutting());
+        }
+    }
+
+    private static String together(RouterStop stop) {
+        return stop.copy() + stop.operation();
     }
 
     /** By id, of stops that can be done. */
     public static Map<String, Double> of(RouterPlan plan) {
         Volumes volumes = new Volumes(plan);
-        Map<String, Double> all = new HashMap<>();
-        for (RouterStop stop : plan.done()) {
-            all.put(stop.id(), volumes.of(stop));
-            volumes.before
-                    .computeIfAbsent(stop.copy() + stop.operation(), o -> new ArrayList<>())
-                    .add(stop.cutting());
-        }
-        return all;
+        return plan.done().parallelStream()
+                .collect(Collectors.toConcurrentMap(RouterStop::id, volumes::of));
     }
 
     private double of(RouterStop stop) {
@@ -65,7 +73,7 @@ public final class Volumes {
         DoubleBinaryOperator layer = layer(stop);
         double all = removed.volume(plan.stock(), plan.task().thickness(), layer);
         return from > 0
-                ? all - layer.applyAsDouble(0, from) * area(removed.at(-from), plan.stock())
+                ? all - layer.applyAsDouble(0, from) * Removed.area(removed.at(-from), plan.stock())
                 : all;
     }
 
@@ -79,10 +87,6 @@ public final class Volumes {
                 .orElse((from, to) -> to - from);
     }
 
-    private static double area(List<Region> gone, Region stock) {
-        return Overlay.intersection(gone, List.of(stock)).stream().mapToDouble(Region::area).sum();
-    }
-
     private double summed(RouterStop stop, ToDoubleFunction<Point> surface) {
         return Volume.of(
                 stop.cutting(), plan.stock(), surface, plan.task().thickness(), layer(stop));
@@ -90,8 +94,8 @@ public final class Volumes {
 
     /** The floor it begins at, or deeper where the same operation has been. */
     private ToDoubleFunction<Point> beneath(RouterStop stop, double from) {
-        List<Cutting> earlier = before.get(stop.copy() + stop.operation());
-        if (earlier == null) {
+        List<Cutting> earlier = operations.get(together(stop)).subList(0, before.get(stop.id()));
+        if (earlier.isEmpty()) {
             return p -> from;
         }
         Depths there = new Depths(earlier);
@@ -122,7 +126,7 @@ public final class Volumes {
         double sum = 0;
         for (int i = 0; i < SLICES; i++) {
             double u = (i + 0.5) * most / SLICES;
-            sum += 2 * u * area(removed.at(-u * u), across(u * u)) * most / SLICES;
+            sum += 2 * u * Removed.area(removed.at(-u * u), across(u * u)) * most / SLICES;
         }
         return sum;
     }
