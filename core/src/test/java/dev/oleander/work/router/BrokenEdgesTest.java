@@ -8,6 +8,8 @@ import dev.oleander.Samples;
 import dev.oleander.dialect.CheckedWriter;
 import dev.oleander.dialect.DialectLibrary;
 import dev.oleander.geometry.Point;
+import dev.oleander.plan.stop.Side;
+import dev.oleander.plan.stop.Stop;
 import dev.oleander.work.router.choice.Block;
 import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterChoices;
@@ -46,6 +48,20 @@ class BrokenEdgesTest {
                 .filter(s -> s.operation().equals("edge"))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    @Test
+    void itIsNamedAndLiesOnTheSideOfTheScrap() {
+        assertThat(entry(run(edge("c1", ""))))
+                .extracting(Stop::name)
+                .isEqualTo("edge: Edge, Outline");
+        assertThat(entry(run(edge("c1", ""))).side()).isEqualTo(Side.OUTSIDE);
+        assertThat(entry(run(edge("c2", ""))).side()).isEqualTo(Side.INSIDE);
+        assertThat(entry(run(edge("c1", ", \"side\": \"inside\""))).side()).isEqualTo(Side.INSIDE);
+    }
+
+    private static Stop entry(RouterRun run) {
+        return run.run().stop(edge(run).id()).orElseThrow();
     }
 
     /** From the wall inwards the slope is as wide as it is wished, and as steep as the cone. */

@@ -82,8 +82,8 @@ class ThinWallsTest {
                                 .toList());
         assertThat(parted.run().stops())
                 .extracting(Stop::name)
-                .anyMatch(name -> name.endsWith(", to 6 mm"))
-                .anyMatch(name -> name.endsWith(", to 12 mm"));
+                .anyMatch(name -> name.contains(" to 6 mm: "))
+                .anyMatch(name -> name.contains(" to 12 mm: "));
     }
 
     private static double volume(RouterRun run) {

@@ -9,6 +9,7 @@ import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import org.springframework.util.StringUtils;
 
 /** What the cuts set free, in figures: of the selected stops, or of the whole run. */
 final class PieceFigures {
@@ -61,7 +62,7 @@ final class PieceFigures {
         add(figures, "Waste", count(waste));
         for (Rest rest : Rest.values()) {
             long such = pieces.stream().filter(p -> p.rest() == rest).count();
-            add(figures, capital(rest.state()), such == 0 ? "" : such + " pieces");
+            add(figures, StringUtils.capitalize(rest.state()), such == 0 ? "" : such + " pieces");
         }
         return figures;
     }
@@ -89,9 +90,5 @@ final class PieceFigures {
         return kilograms < 0.1
                 ? Numbers.plain(1000 * kilograms, 2) + " g"
                 : Numbers.plain(kilograms, 2) + " kg";
-    }
-
-    private static String capital(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 }

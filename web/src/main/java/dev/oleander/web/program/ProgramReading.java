@@ -10,9 +10,11 @@ import dev.oleander.motion.Seconds;
 import dev.oleander.motion.TimeModel;
 import dev.oleander.motion.Timeline;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.Kinds;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.util.StringUtils;
 
 /** What a program from outside does on a machine. */
 public final class ProgramReading {
@@ -62,7 +64,8 @@ public final class ProgramReading {
         facts.add(new Fact("Cut", Numbers.plain(cutLength() / 1000, 2) + " m"));
         facts.add(new Fact("Cutting", Numbers.duration(seconds.cutting())));
         facts.add(new Fact("Travel", Numbers.duration(seconds.travel())));
-        facts.add(new Fact("Piercing", Numbers.duration(seconds.piercing())));
+        String starts = StringUtils.capitalize(Kinds.of(machine).starts());
+        facts.add(new Fact(starts, Numbers.duration(seconds.piercing())));
         facts.add(new Fact("In all on " + machine.name(), Numbers.duration(seconds.total())));
         box().ifPresent(
                         box -> {

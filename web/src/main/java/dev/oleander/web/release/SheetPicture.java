@@ -74,10 +74,11 @@ final class SheetPicture {
             Run run,
             Program program,
             Optional<List<WorkSheet.Profile>> profiles) {
-        return new SheetPicture(result, run, program, profiles, usedBox(result.run()));
+        return new SheetPicture(result, run, program, profiles, usedBox(result));
     }
 
-    private static Box usedBox(Run run) {
+    private static Box usedBox(JobResult result) {
+        Run run = result.run();
         List<Box> boxes = new ArrayList<>();
         run.stops().stream()
                 .flatMap(s -> s.path().stream())
@@ -89,6 +90,11 @@ final class SheetPicture {
             return stock;
         }
         boxes.add(new Box(Point.ORIGIN, Point.ORIGIN));
+        for (Placement placement : run.layout().placements()) {
+            placement.of().parts(result.reading()).stream()
+                    .map(part -> part.region().outer().transformed(placement.transform()).box())
+                    .forEach(boxes::add);
+        }
         Box box = Box.around(boxes);
         double margin = 0.02 * Math.max(box.width(), box.height());
         Box grown = box.grown(margin);

@@ -26,6 +26,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.springframework.util.StringUtils;
 
 /** The sheet of paper that hangs at the machine. */
 @Component
@@ -90,7 +91,7 @@ class ShopSheet {
         values.put("trial", trial.isEmpty() ? "" : trialNote(run, result.run()));
         boolean parts = trial.isEmpty() && content.countsParts();
         values.put("facts", joined(facts(result, parts), content.facts()));
-        values.put("times", times(timeline.seconds()));
+        values.put("times", times(timeline.seconds(), result.kind().starts()));
         values.put("parts", parts ? parts(result) : List.of());
         values.put("registers", content.registers());
         values.put("halts", joined(halts(run), content.halts()));
@@ -188,11 +189,11 @@ class ShopSheet {
                         .formatted(Numbers.plain(x, 2), Numbers.plain(y, 2));
     }
 
-    private static List<Fact> times(Seconds seconds) {
+    private static List<Fact> times(Seconds seconds, String starts) {
         return List.of(
                 new Fact("Cutting", Numbers.duration(seconds.cutting())),
                 new Fact("Travel", Numbers.duration(seconds.travel())),
-                new Fact("Piercing", Numbers.duration(seconds.piercing())),
+                new Fact(StringUtils.capitalize(starts), Numbers.duration(seconds.piercing())),
                 new Fact("Stops for people", Numbers.duration(seconds.people())),
                 new Fact("In all", Numbers.duration(seconds.total())));
     }

@@ -258,7 +258,8 @@ class WireJobTest extends WebTest {
         assertThat(pdf(job))
                 .contains("Registers and conditions", "D21", "0.205 mm", "C105")
                 .contains("Start holes", "hold the part: glue, magnet or clamp")
-                .doesNotContain("Parts on the sheet");
+                .contains("Threading")
+                .doesNotContain("Parts on the sheet", "Piercing");
     }
 
     private String pdf(long job) throws IOException {

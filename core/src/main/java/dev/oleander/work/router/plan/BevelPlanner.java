@@ -92,7 +92,6 @@ final class BevelPlanner {
     }
 
     private Side side(Feature feature) {
-        boolean outline = feature.kind() == Feature.Kind.OUTLINE;
-        return bevel.side().orElse(outline ? Side.OUTSIDE : Side.INSIDE);
+        return bevel.side().orElseGet(() -> Side.usual(feature));
     }
 }

@@ -1,7 +1,6 @@
 package dev.oleander.work.router.plan;
 
 import dev.oleander.drawing.read.Feature;
-import dev.oleander.drawing.read.Feature.Kind;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
@@ -142,11 +141,7 @@ final class ContourPlanner {
     }
 
     private ContourWay.Side side(Feature feature) {
-        return round.side()
-                .orElse(
-                        feature.kind() == Kind.OUTLINE
-                                ? ContourWay.Side.OUTSIDE
-                                : ContourWay.Side.INSIDE);
+        return round.side().orElseGet(() -> ContourWay.Side.usual(feature));
     }
 
     // ---- finishing cuts

@@ -14,6 +14,7 @@ import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.deed.Deed;
 import dev.oleander.work.router.operation.Operation;
+import dev.oleander.work.router.operation.Operation.Bevel;
 import dev.oleander.work.router.operation.Operation.Round;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.tool.Feeds;
@@ -55,7 +56,7 @@ final class StopEntries {
                         deed.deed());
         Stop.Way shown =
                 new Stop.Way(
-                        side(round, feature),
+                        side(deed, feature),
                         way.map(w -> turnsLeft(w.main())).orElse(false),
                         Compensation.PATH,
                         stop.tool().map(t -> t.diameter()).orElse(0.0),
@@ -93,13 +94,16 @@ final class StopEntries {
                 : ShownWay.of(stop, round(deed).isPresent() && feature.isClosed());
     }
 
-    private static Side side(Optional<Round> round, Feature feature) {
-        if (round.isEmpty()) {
-            return Side.ON;
+    private static Side side(Deed deed, Feature feature) {
+        Operation.What what = deed.operation().map(Operation::what).orElse(null);
+        if (what instanceof Round round) {
+            return side(round.side(), feature);
         }
-        boolean outline = feature.kind() == Feature.Kind.OUTLINE;
-        ContourWay.Side usual = outline ? ContourWay.Side.OUTSIDE : ContourWay.Side.INSIDE;
-        return Side.valueOf(round.get().side().orElse(usual).name());
+        return what instanceof Bevel bevel ? side(bevel.side(), feature) : Side.ON;
+    }
+
+    private static Side side(Optional<ContourWay.Side> said, Feature feature) {
+        return Side.valueOf(said.orElse(ContourWay.Side.usual(feature)).name());
     }
 
     /** Whether a closed way runs anticlockwise, by the area that it goes round. */

@@ -4,6 +4,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.plan.stop.FeatureNames;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.work.router.deed.Deed;
+import dev.oleander.work.router.operation.Operation.Bevel;
 import dev.oleander.work.router.plan.RouterStop;
 import java.util.Map;
 import java.util.Optional;
@@ -28,18 +29,20 @@ final class StopNames {
      * @param feature what it is done to, or the first of those
      */
     static String of(RouterStop stop, Deed deed, Feature feature) {
-        String what = what(stop, deed.kind(), feature) + (stop.skin() ? ", skin" : level(stop));
-        return deed.deed().isEmpty() ? what : "%s: %s".formatted(deed.deed(), what);
+        String what = what(stop, deed, feature) + (stop.skin() ? ", skin" : "");
+        String name = (deed.deed() + level(stop)).strip();
+        return name.isEmpty() ? what : "%s: %s".formatted(name, what);
     }
 
     /** Of one that is cut with others level by level. */
     private static String level(RouterStop stop) {
         return stop.stage().above().isPresent() && stop.isDone()
-                ? ", to %s mm".formatted(Numbers.plain(stop.levels().get(0), 2))
+                ? " to %s mm".formatted(Numbers.plain(stop.levels().get(0), 2))
                 : "";
     }
 
-    private static String what(RouterStop stop, String kind, Feature feature) {
+    private static String what(RouterStop stop, Deed deed, Feature feature) {
+        String kind = deed.kind();
         String of = FeatureNames.of(feature);
         if (kind.equals("drill") || kind.equals("bore")) {
             String holes = kind.equals("bore") ? "bored holes" : "holes";
@@ -56,8 +59,12 @@ final class StopNames {
         if (kind.equals("face")) {
             return "Top of the stock";
         }
-        String word = WORDS.get(kind);
+        String word = isBevel(deed) ? "Edge" : WORDS.get(kind);
         return word == null || of.startsWith(word) ? of : word + ", " + of;
+    }
+
+    private static boolean isBevel(Deed deed) {
+        return deed.operation().filter(o -> o.what() instanceof Bevel).isPresent();
     }
 
     private static double diameter(RouterStop stop, Feature feature) {

@@ -1,5 +1,6 @@
 package dev.oleander.work.router.way;
 
+import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Arc;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
@@ -21,7 +22,12 @@ public final class ContourWay {
     public enum Side {
         OUTSIDE,
         INSIDE,
-        ON
+        ON;
+
+        /** Where nothing is said: what a closed line parts from the piece lies there. */
+        public static Side usual(Feature feature) {
+            return feature.kind() == Feature.Kind.OUTLINE ? OUTSIDE : INSIDE;
+        }
     }
 
     /**

@@ -5,6 +5,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.web.bench.EditError;
 import dev.oleander.web.bench.Fields;
 import dev.oleander.web.bench.SlipRow;
+import dev.oleander.web.bench.SlipRow.Note;
 import dev.oleander.web.bench.SlipRow.Own;
 import dev.oleander.web.bench.SlipSection;
 import dev.oleander.web.bench.WorkPages;
@@ -77,6 +78,7 @@ class RouterPages implements WorkPages {
         rows.add(fields.listed("zero"));
         rows.add(fields.segments("zeroHeight"));
         rows.add(fields.typed("pods"));
+        rows.add(new Note("Of each pod x, y, width, depth; a semicolon before the next one."));
         rows.add(fields.listed("shown"));
         rows.add(fields.listed("grain"));
         List<SlipSection> sections = new ArrayList<>();

@@ -64,13 +64,6 @@ class RouterPaper implements WorkSheet {
     private static List<Fact> facts(RouterPlan plan) {
         RouterZero zero = plan.choices().zero();
         List<Fact> facts = new ArrayList<>();
-        String at =
-                zero.at() == null
-                        ? "as drawn above"
-                        : zero.at().equals("centre")
-                                ? "middle of the stock"
-                                : "corner " + zero.at();
-        facts.add(new Fact("Zero", at));
         facts.add(new Fact("Zero of Z", zero.isOnTable() ? "on the table" : "top of the stock"));
         facts.add(
                 new Fact(
@@ -88,7 +81,7 @@ class RouterPaper implements WorkSheet {
                         t ->
                                 new ToolRow(
                                         t.number(),
-                                        RouterStopSlip.name(t),
+                                        RouterStopSlip.described(t),
                                         position(plan, stations, t),
                                         Numbers.plain(t.edges().length(), 1),
                                         Numbers.plain(t.shank().stickOut(), 1),

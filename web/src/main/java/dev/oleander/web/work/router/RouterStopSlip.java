@@ -30,6 +30,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.springframework.util.StringUtils;
 
 /** The values of the selected stops of a router: those that what is done to them has. */
 final class RouterStopSlip {
@@ -231,13 +232,13 @@ final class RouterStopSlip {
     }
 
     static String name(Tool tool) {
-        return "%d %s, %s %s mm"
-                .formatted(
-                        tool.number(),
-                        tool.name(),
-                        tool.kind().label(),
-                        Numbers.plain(tool.diameter(), 3))
-                .replace(" ,", ",");
+        return tool.number() + (tool.name().isBlank() ? ", " : " ") + described(tool);
+    }
+
+    /** Without its number. */
+    static String described(Tool tool) {
+        String form = tool.kind().label() + " " + Numbers.plain(tool.diameter(), 3) + " mm";
+        return tool.name().isBlank() ? form : tool.name() + ", " + form;
     }
 
     // ---- levels and tabs
@@ -373,7 +374,7 @@ final class RouterStopSlip {
         }
         for (RouterKind kind : BESIDES) {
             if (!is(kind.word()) && !contours.isEmpty()) {
-                all.add(new Besides(capital(kind.label()), kind.word() + " " + on));
+                all.add(new Besides(StringUtils.capitalize(kind.label()), kind.word() + " " + on));
             }
         }
         List<SlipRow> rows = new ArrayList<>();
@@ -382,9 +383,5 @@ final class RouterStopSlip {
                         "Puts another operation to the same contours; it becomes a stop of its own."));
         rows.add(new Own(RouterPages.TEMPLATE, "besides", all));
         return new Fold("Another operation", stops.size() > 1, rows);
-    }
-
-    private static String capital(String text) {
-        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 }

@@ -4,9 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.web.WebTest;
+import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -180,7 +185,7 @@ class RouterApiTest extends WebTest {
     }
 
     @Test
-    void aProgramIsReleasedVerifiedAndPrinted() {
+    void aProgramIsReleasedVerifiedAndPrinted() throws IOException {
         long job = calls.requested("sole_board");
         ApiClient.Answer made = calls.post("/api/jobs/%d/releases".formatted(job), "{}");
         assertThat(made.status()).as(made.text()).isEqualTo(201);
@@ -188,7 +193,15 @@ class RouterApiTest extends WebTest {
         String text = calls.get(release + "/program").text();
         assertThat(text).contains("Z-24.3").contains("M30");
         assertThat(calls.get(release + "/verify").json().get("intact").asBoolean()).isTrue();
-        assertThat(calls.get(release + "/sheet.pdf").text()).startsWith("%PDF");
+        byte[] paper =
+                new PageClient(port)
+                        .signedIn("mira")
+                        .bytes(release.substring(release.indexOf("/api") + 4) + "/sheet.pdf");
+        try (PDDocument pdf = Loader.loadPDF(paper)) {
+            assertThat(new PDFTextStripper().getText(pdf))
+                    .contains("Zero of Z", "put it into", "Tool changes", "mm deep")
+                    .doesNotContain("Piercing");
+        }
     }
 
     /** Other ways of cutting are a matter of the request alone. */
