@@ -15,7 +15,7 @@ final class PlaceFinder {
     /** Steps at which a descent ends, as shares of the least width. */
     private static final double COARSE = 0.01;
 
-    private static final double FINE = 1e-4;
+    private static final double FINE = 1e-3;
 
     /** Others that are looked at for one with an edge of the same length. */
     private static final int PARTNERS = 8;
