@@ -73,7 +73,7 @@ final class DrawingArea implements Area {
             Files.writeString(file, PlateSheet.worn(entities));
             long size = Files.size(file);
             for (int times = 4; times <= 4 * MOST_MEMORY; times++) {
-                if (isEnough(file, times * size / 1024)) {
+                if (OtherMachine.isEnough(times * size / 1024, Once.class, file.toString())) {
                     return times;
                 }
             }
@@ -81,23 +81,6 @@ final class DrawingArea implements Area {
         } finally {
             Files.delete(file);
         }
-    }
-
-    private static boolean isEnough(Path file, long kilobytes)
-            throws IOException, InterruptedException {
-        Process process =
-                new ProcessBuilder(
-                                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                                "-XX:+UseSerialGC",
-                                "-Xmx" + kilobytes + "k",
-                                "-cp",
-                                System.getProperty("java.class.path"),
-                                Once.class.getName(),
-                                file.toString())
-                        .redirectErrorStream(true)
-                        .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                        .start();
-        return process.waitFor() == 0;
     }
 
     /** Reads one file and ends; fails when the memory is not enough. */

@@ -15,7 +15,6 @@ import dev.oleander.work.router.RouterRun;
 import dev.oleander.work.router.choice.Block;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.operation.Wish;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -84,26 +83,11 @@ final class RoutedSheet {
     /** The least memory in which it is planned and proved, MB in steps. */
     static double leastMemory(int step, int most) throws Exception {
         for (int megabytes = step; megabytes <= most; megabytes += step) {
-            if (isEnough(megabytes)) {
+            if (OtherMachine.isEnough(1024L * megabytes, Alone.class)) {
                 return megabytes;
             }
         }
         return Double.POSITIVE_INFINITY;
-    }
-
-    private static boolean isEnough(int megabytes) throws Exception {
-        Process process =
-                new ProcessBuilder(
-                                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                                "-XX:+UseSerialGC",
-                                "-Xmx" + megabytes + "m",
-                                "-cp",
-                                System.getProperty("java.class.path"),
-                                Alone.class.getName())
-                        .redirectErrorStream(true)
-                        .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                        .start();
-        return process.waitFor() == 0;
     }
 
     /** Plans and proves it and ends; fails when the memory is not enough. */

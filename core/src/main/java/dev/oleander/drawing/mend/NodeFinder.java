@@ -3,6 +3,7 @@ package dev.oleander.drawing.mend;
 import dev.oleander.drawing.Fault;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.flat.BoxTree;
+import dev.oleander.geometry.flat.DisjointSets;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -32,7 +33,7 @@ final class NodeFinder {
     /** An end at each place; where only one is, that one. */
     private final int[] endAt;
 
-    private final int[] parent;
+    private final DisjointSets places;
     private final int[] degree;
     private final Point[] moved;
 
@@ -50,13 +51,10 @@ final class NodeFinder {
             placeOf[2 * i + 1] = table.number(end.x(), end.y());
         }
         int n = table.size();
-        this.parent = new int[n];
+        this.places = new DisjointSets(n);
         this.degree = new int[n];
         this.endAt = new int[n];
         this.moved = new Point[n];
-        for (int i = 0; i < n; i++) {
-            parent[i] = i;
-        }
         for (int end = 0; end < placeOf.length; end++) {
             degree[placeOf[end]]++;
             endAt[placeOf[end]] = end;
@@ -225,21 +223,13 @@ final class NodeFinder {
     }
 
     private int find(int place) {
-        int root = place;
-        while (parent[root] != root) {
-            parent[root] = parent[parent[root]];
-            root = parent[root];
-        }
-        return root;
+        return places.leader(place);
     }
 
     private void unite(int a, int b) {
-        int rootA = find(a);
-        int rootB = find(b);
-        if (rootA != rootB) {
-            int low = Math.min(rootA, rootB);
-            int high = Math.max(rootA, rootB);
-            parent[high] = low;
+        int low = Math.min(find(a), find(b));
+        int high = Math.max(find(a), find(b));
+        if (places.unite(a, b)) {
             degree[low] += degree[high];
         }
     }

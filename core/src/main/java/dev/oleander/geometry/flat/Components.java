@@ -16,8 +16,7 @@ final class Components {
     Components(Arrangement arrangement) {
         this.arrangement = arrangement;
         this.runs = arrangement.runs();
-        int[] parent = uniteNodes();
-        this.ofNode = numbered(parent);
+        this.ofNode = numbered(united());
         this.ofLoop = new int[arrangement.edges().loops()];
         Arrays.fill(ofLoop, -1);
         for (int r = 0; r < runs.size(); r++) {
@@ -32,37 +31,23 @@ final class Components {
         findOuterCycles();
     }
 
-    private int[] uniteNodes() {
-        int[] parent = new int[runs.nodes()];
-        for (int v = 0; v < parent.length; v++) {
-            parent[v] = v;
-        }
+    private DisjointSets united() {
+        DisjointSets nodes = new DisjointSets(runs.nodes());
         for (int r = 0; r < runs.size(); r++) {
             if (runs.from(r) >= 0) {
-                int a = root(parent, runs.from(r));
-                int b = root(parent, runs.to(r));
-                parent[Math.max(a, b)] = Math.min(a, b);
+                nodes.unite(runs.from(r), runs.to(r));
             }
         }
-        return parent;
-    }
-
-    private static int root(int[] parent, int v) {
-        int root = v;
-        while (parent[root] != root) {
-            parent[root] = parent[parent[root]];
-            root = parent[root];
-        }
-        return root;
+        return nodes;
     }
 
     /** Nodes whose runs were all dust belong to no part. */
-    private int[] numbered(int[] parent) {
-        int[] number = new int[parent.length];
+    private int[] numbered(DisjointSets nodes) {
+        int[] number = new int[nodes.size()];
         Arrays.fill(number, -1);
         for (int r = 0; r < runs.size(); r++) {
             if (runs.from(r) >= 0) {
-                int root = root(parent, runs.from(r));
+                int root = nodes.leader(runs.from(r));
                 if (number[root] < 0) {
                     number[root] = count++;
                 }

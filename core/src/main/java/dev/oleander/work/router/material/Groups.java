@@ -2,6 +2,7 @@ package dev.oleander.work.router.material;
 
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.SegmentIndex;
+import dev.oleander.geometry.flat.DisjointSets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -11,7 +12,7 @@ import java.util.function.IntPredicate;
 /** Boxes that hang together, directly or by others. */
 final class Groups {
 
-    private final int[] leader;
+    private final DisjointSets sets;
     private final IntPredicate counts;
 
     /**
@@ -19,12 +20,9 @@ final class Groups {
      */
     Groups(List<Box> boxes, IntPredicate counts) {
         this.counts = counts;
-        this.leader = new int[boxes.size()];
-        for (int i = 0; i < leader.length; i++) {
-            leader[i] = i;
-        }
+        this.sets = new DisjointSets(boxes.size());
         SegmentIndex<Box> index = SegmentIndex.ofBoxes(boxes);
-        for (int i = 0; i < leader.length; i++) {
+        for (int i = 0; i < sets.size(); i++) {
             if (counts.test(i)) {
                 join(i, boxes.get(i), index);
             }
@@ -36,28 +34,17 @@ final class Groups {
                 box,
                 other -> {
                     if (other < one && counts.test(other)) {
-                        int a = leader(one);
-                        int b = leader(other);
-                        leader[Math.max(a, b)] = Math.min(a, b);
+                        sets.unite(one, other);
                     }
                 });
-    }
-
-    private int leader(int of) {
-        int first = of;
-        while (leader[first] != first) {
-            leader[first] = leader[leader[first]];
-            first = leader[first];
-        }
-        return first;
     }
 
     /** Places in the list, ascending; the groups by their first. */
     List<List<Integer>> all() {
         Map<Integer, List<Integer>> groups = new TreeMap<>();
-        for (int i = 0; i < leader.length; i++) {
+        for (int i = 0; i < sets.size(); i++) {
             if (counts.test(i)) {
-                groups.computeIfAbsent(leader(i), first -> new ArrayList<>()).add(i);
+                groups.computeIfAbsent(sets.leader(i), first -> new ArrayList<>()).add(i);
             }
         }
         return List.copyOf(groups.values());

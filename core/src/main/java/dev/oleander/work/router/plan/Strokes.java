@@ -1,6 +1,7 @@
 package dev.oleander.work.router.plan;
 
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.flat.DisjointSets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -11,7 +12,6 @@ import java.util.Map;
 import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.IntStream;
 
 /**
  * The fewest strokes of a bank that drill holes, each once: a set cover, taken greedily, and below
@@ -81,26 +81,17 @@ final class Strokes {
 
     /** Parts of them that have no hole in common. */
     private Iterable<List<Stroke>> apart(List<Stroke> all) {
-        int[] root = IntStream.range(0, holes.size()).toArray();
+        DisjointSets together = new DisjointSets(holes.size());
         for (Stroke stroke : all) {
-            int first = root(root, stroke.holes().firstEntry().getValue());
-            stroke.holes().values().forEach(hole -> root[root(root, hole)] = first);
+            int first = stroke.holes().firstEntry().getValue();
+            stroke.holes().values().forEach(hole -> together.unite(first, hole));
         }
         Map<Integer, List<Stroke>> parts = new LinkedHashMap<>();
         for (Stroke stroke : all) {
-            int part = root(root, stroke.holes().firstEntry().getValue());
+            int part = together.leader(stroke.holes().firstEntry().getValue());
             parts.computeIfAbsent(part, p -> new ArrayList<>()).add(stroke);
         }
         return parts.values();
-    }
-
-    private static int root(int[] root, int of) {
-        int at = of;
-        while (root[at] != at) {
-            root[at] = root[root[at]];
-            at = root[at];
-        }
-        return at;
     }
 
     private static List<Long> cell(Point p, int right, int up) {
