@@ -7,7 +7,6 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.plan.stop.Tab;
 import dev.oleander.web.work.router.RouterCalls;
-import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
@@ -56,56 +55,6 @@ class RouterJourneyTest extends BrowserTest {
         browser.click("#release-now");
         browser.until(b -> b.text("#program-note").startsWith("revision A"));
         browser.until(b -> b.text("#program").contains("M6"));
-    }
-
-    /** Nothing is said of operations: layers and forms say it. */
-    @Test
-    void anOrdinaryPlateTakesTenActionsFromTheFileToTheRelease() {
-        Runnable[] actions = {
-            () -> drop(new String(sample("router/locker_side"), StandardCharsets.UTF_8)),
-            () -> order("machine", "hazel"),
-            () -> order("material", "birch plywood"),
-            () -> order("thickness", "18"),
-            () -> browser.find("#rail a[href*='/release']").click(),
-            () -> {
-                browser.until(b -> !b.all("#release-now").isEmpty());
-                browser.click("#release-now");
-            }
-        };
-        for (Runnable action : actions) {
-            action.run();
-        }
-        browser.until(b -> b.text("#program-note").startsWith("revision A"));
-        browser.until(b -> b.text("#program").contains("M6"));
-        assertThat(actions).hasSizeLessThanOrEqualTo(10);
-    }
-
-    private void drop(String text) {
-        browser.script(
-                """
-                const files = new DataTransfer();
-                files.items.add(new File([arguments[0]], 'locker_side.dxf'));
-                document.querySelector('[data-drop-area]').dispatchEvent(
-                    new DragEvent('drop', {bubbles: true, cancelable: true, dataTransfer: files}));
-                """,
-                text);
-        browser.until(b -> b.path().matches("/jobs/\\d+/shape"));
-    }
-
-    /** A value of the order, chosen or typed. */
-    private void order(String field, String value) {
-        String step = browser.find("#bench-state input[name=step]").getAttribute("value");
-        browser.script(
-                """
-                const form = [...document.querySelectorAll('#slip form')]
-                    .find((f) => f.elements.field && f.elements.field.value === arguments[0]);
-                form.elements.value.value = arguments[1];
-                form.elements.value.dispatchEvent(new Event('change', {bubbles: true}));
-                """,
-                field,
-                value);
-        browser.until(
-                b -> !b.find("#bench-state input[name=step]").getAttribute("value").equals(step));
     }
 
     @Test
