@@ -16,12 +16,12 @@ final class Groups {
     private final IntPredicate counts;
 
     /**
+     * @param index of the boxes
      * @param counts by place in the list; the others are left out
      */
-    Groups(List<Box> boxes, IntPredicate counts) {
+    Groups(List<Box> boxes, SegmentIndex<Box> index, IntPredicate counts) {
         this.counts = counts;
         this.sets = new DisjointSets(boxes.size());
-        SegmentIndex<Box> index = SegmentIndex.ofBoxes(boxes);
         for (int i = 0; i < sets.size(); i++) {
             if (counts.test(i)) {
                 join(i, boxes.get(i), index);

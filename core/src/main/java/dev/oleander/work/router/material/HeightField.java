@@ -18,6 +18,9 @@ public final class HeightField {
     /** States that are kept between the beginning and the end, equally much work apart. */
     private static final int KEPT = 24;
 
+    /** Share of a move that is too short to be a move of its own. */
+    private static final double BEGUN = 1e-6;
+
     private final Box window;
     private final int columns;
     private final int rows;
@@ -81,7 +84,7 @@ public final class HeightField {
             }
         }
         float[] found = depths.clone();
-        if (share > 0 && target < pieces.size() && pieces.get(target).made() == made) {
+        if (share > BEGUN && target < pieces.size() && pieces.get(target).made() == made) {
             lay(pieces.get(target).beginning(share), found);
         }
         return found;

@@ -48,6 +48,7 @@ public final class Removed {
     /** Each only once: a pocket is cleared in the same way at every level. */
     private final Map<Region, Region> different = new HashMap<>();
 
+    private final List<Box> boxes;
     private final SegmentIndex<Box> index;
 
     /**
@@ -69,7 +70,8 @@ public final class Removed {
         NavigableSet<Double> bounds = new TreeSet<>(heights);
         flat.forEach(c -> levels(c, bounds));
         flat.forEach(c -> new Runs(c.form().radius(), bounds).add(c.legs()));
-        this.index = SegmentIndex.ofBoxes(swaths.stream().map(s -> s.region().box()).toList());
+        this.boxes = swaths.stream().map(s -> s.region().box()).toList();
+        this.index = SegmentIndex.ofBoxes(boxes);
     }
 
     private static void levels(Cutting cutting, NavigableSet<Double> into) {
@@ -202,10 +204,7 @@ public final class Removed {
 
     /** Swaths that are gone for certain at a height, in groups whose boxes lie apart. */
     List<List<Integer>> groups(double z) {
-        return new Groups(
-                        swaths.stream().map(s -> s.region().box()).toList(),
-                        i -> swaths.get(i).certain() <= z + SAME)
-                .all();
+        return new Groups(boxes, index, i -> swaths.get(i).certain() <= z + SAME).all();
     }
 
     /** Swaths that come near a place and are gone at a height for certain. */
@@ -240,7 +239,7 @@ public final class Removed {
     }
 
     Box box(List<Integer> some) {
-        return Box.around(some.stream().map(i -> swaths.get(i).region().box()).toList());
+        return Box.around(some.stream().map(boxes::get).toList());
     }
 
     /**
@@ -320,6 +319,6 @@ public final class Removed {
     }
 
     public Box box() {
-        return Box.around(swaths.stream().map(s -> s.region().box()).toList());
+        return Box.around(boxes);
     }
 }
