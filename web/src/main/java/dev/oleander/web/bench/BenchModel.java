@@ -6,8 +6,10 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.price.PriceList;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.bench.ReleaseSlip.Trial;
+import dev.oleander.web.book.Books;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.StageReport;
+import dev.oleander.web.job.document.OrderValues;
 import dev.oleander.web.job.recipe.ShopRecipes;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.job.store.Stage;
@@ -41,6 +43,7 @@ class BenchModel {
     private final NestSearch searches;
     private final Nests nests;
     private final Remnants remnants;
+    private final Books books;
 
     BenchModel(
             ReleaseService releases,
@@ -51,7 +54,9 @@ class BenchModel {
             PriceList prices,
             NestSearch searches,
             Nests nests,
-            Remnants remnants) {
+            Remnants remnants,
+            Books books) {
+        this.books = books;
         this.remnants = remnants;
         this.searches = searches;
         this.nests = nests;
@@ -92,6 +97,7 @@ class BenchModel {
         WorkPages work = pages.of(result);
         model.addAttribute("work", work);
         model.addAttribute("machines", machines.machines());
+        model.addAttribute("materialsInstead", materialsInstead(result, shown.error()));
         List<Stop> stops = planned ? selected(result, shown.selection()) : List.of();
         Set<String> ids = new LinkedHashSet<>(stops.stream().map(Stop::id).toList());
         model.addAttribute("runs", RunTab.of(result));
@@ -139,6 +145,18 @@ class BenchModel {
             Trial trial = new Trial(result.dialect(), stops.size());
             model.addAttribute("release", release(job, planned, shown.revision(), trial));
         }
+    }
+
+    /** What a machine that was refused for the job's material can cut; mostly nothing. */
+    private List<String> materialsInstead(JobResult result, EditError error) {
+        if (!error.isPresent() || !error.field().equals(OrderValues.MACHINE.word())) {
+            return List.of();
+        }
+        String material = result.document().order().material();
+        return machines.find(error.typed()).map(m -> books.of(m).materials()).stream()
+                .filter(known -> known.stream().noneMatch(material::equalsIgnoreCase))
+                .flatMap(List::stream)
+                .toList();
     }
 
     private ReleaseSlip release(JobView job, boolean planned, String shown, Trial trial) {

@@ -23,6 +23,7 @@ import dev.oleander.work.Work;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -178,17 +179,26 @@ class EditController {
                 context, new EditError("pins", "", ""), () -> edit(context, label, edit));
     }
 
-    /** Sets a value of the whole job. */
+    /**
+     * Sets a value of the whole job.
+     *
+     * @param material given with a machine whose cut book lacks the material there was; empty: as
+     *     it is
+     */
     @PostMapping("/order-values")
     String orderValue(
             @ModelAttribute("context") Context context,
             @RequestParam String field,
-            @RequestParam String value) {
+            @RequestParam String value,
+            @RequestParam(defaultValue = "") String material) {
         Value<JobDocument> wanted = known(Value.find(OrderValues.ALL, field), field);
-        return answers.answer(
+        UnaryOperator<JobDocument> with =
+                material.isEmpty() ? d -> d : d -> OrderValues.MATERIAL.put(d, material);
+        return answers.edit(
                 context,
                 new EditError(field, value, ""),
-                () -> edit(context, wanted.name(), before -> wanted.put(before.document(), value)));
+                wanted.name(),
+                before -> with.apply(wanted.put(before.document(), value)));
     }
 
     /** Puts the stops in order by a rule. */

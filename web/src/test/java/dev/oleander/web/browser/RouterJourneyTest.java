@@ -7,9 +7,12 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.plan.stop.Tab;
 import dev.oleander.web.work.router.RouterCalls;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
+import org.openqa.selenium.support.ui.Select;
 
 /** A person's way through jobs of the router. */
 class RouterJourneyTest extends BrowserTest {
@@ -55,6 +58,62 @@ class RouterJourneyTest extends BrowserTest {
         browser.click("#release-now");
         browser.until(b -> b.text("#program-note").startsWith("revision A"));
         browser.until(b -> b.text("#program").contains("M6"));
+    }
+
+    /** Nothing is said of operations: layers and forms say it. */
+    @Test
+    void anOrdinaryPlateTakesTenActionsFromTheFileToTheRelease() {
+        List<Runnable> actions =
+                List.of(
+                        () -> choose("select[name=machine]", "hazel"),
+                        () -> choose("select[name=material]", "MDF"),
+                        () -> browser.set("input[name=thickness]", "19"),
+                        () -> drop("router/sole_board"),
+                        () -> browser.find("#rail a[href*='/release']").click(),
+                        () -> browser.click("#release-now"));
+        browser.open("/");
+        actions.forEach(Runnable::run);
+        browser.until(b -> b.text("#program-note").startsWith("revision A"));
+        browser.until(b -> b.text("#program").contains("M6"));
+        assertThat(actions).hasSizeLessThanOrEqualTo(10);
+    }
+
+    private void choose(String css, String value) {
+        browser.until(
+                b -> {
+                    new Select(b.find(css)).selectByValue(value);
+                    return b.value(css).equals(value);
+                });
+    }
+
+    private void drop(String name) {
+        browser.script(
+                """
+                const files = new DataTransfer();
+                files.items.add(new File([arguments[0]], 'plate.dxf'));
+                document.querySelector('[data-drop-area]').dispatchEvent(
+                    new DragEvent('drop', {bubbles: true, cancelable: true, dataTransfer: files}));
+                """,
+                new String(sample(name), StandardCharsets.UTF_8));
+        browser.until(b -> b.path().matches("/jobs/\\d+/shape"));
+    }
+
+    @Test
+    void anotherMachineIsTakenWithAMaterialItCuts() {
+        browser.openStage(makeJobInMillimetres("cleat_backing_plate", "Backing plate", 1), "cuts");
+        choose("#j-machine", "hazel");
+        browser.until(b -> b.text("#slip").contains("no data for \"mild steel\""));
+        assertThat(browser.value("#j-machine")).isEqualTo("teasel");
+        browser.all(".materials-instead button").stream()
+                .filter(b -> b.getText().equals("aluminium"))
+                .findFirst()
+                .orElseThrow()
+                .click();
+        browser.until(b -> b.value("#j-machine").equals("hazel"));
+        assertThat(browser.value("#j-material")).isEqualTo("aluminium");
+        browser.chord("z", Keys.CONTROL);
+        browser.until(b -> b.value("#j-machine").equals("teasel"));
+        assertThat(browser.value("#j-material")).isEqualTo("mild steel");
     }
 
     @Test
