@@ -65,9 +65,9 @@ class RouterJourneyTest extends BrowserTest {
     void anOrdinaryPlateTakesTenActionsFromTheFileToTheRelease() {
         List<Runnable> actions =
                 List.of(
-                        () -> choose("select[name=machine]", "hazel"),
-                        () -> choose("select[name=material]", "MDF"),
-                        () -> browser.set("input[name=thickness]", "19"),
+                        () -> choose("[data-intake-machine]", "hazel"),
+                        () -> choose("[data-intake-material]", "MDF"),
+                        () -> type(".intake input[name=thickness]", "19"),
                         () -> drop("router/sole_board"),
                         () -> browser.find("#rail a[href*='/release']").click(),
                         () -> browser.click("#release-now"));
@@ -76,6 +76,10 @@ class RouterJourneyTest extends BrowserTest {
         browser.until(b -> b.text("#program-note").startsWith("revision A"));
         browser.until(b -> b.text("#program").contains("M6"));
         assertThat(actions).hasSizeLessThanOrEqualTo(10);
+    }
+
+    private void type(String css, String text) {
+        browser.find(css).sendKeys(Keys.chord(Keys.CONTROL, "a"), text);
     }
 
     private void choose(String css, String value) {
