@@ -66,9 +66,9 @@ class RouterJourneyTest extends BrowserTest {
         List<Runnable> actions =
                 List.of(
                         () -> choose("[data-intake-machine]", "hazel"),
-                        () -> choose("[data-intake-material]", "MDF"),
-                        () -> type(".intake input[name=thickness]", "19"),
-                        () -> drop("router/sole_board"),
+                        () -> choose("[data-intake-material]", "birch plywood"),
+                        () -> type(".intake input[name=thickness]", "18"),
+                        () -> drop("router/locker_side"),
                         () -> browser.find("#rail a[href*='/release']").click(),
                         () -> browser.click("#release-now"));
         browser.open("/");
