@@ -4,6 +4,7 @@ import dev.oleander.book.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
+import dev.oleander.plan.panel.clamping.PanelMachine;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Named;
@@ -106,6 +107,11 @@ public interface Work<C extends Choices<C, S>, S extends Choice<S>> {
      * How far its parts must lie from each other where they are nested; empty when they are not.
      */
     default Optional<Spacing> spacing(Task<C> task) {
+        return Optional.empty();
+    }
+
+    /** What a machine can do to panels; empty when it works none. */
+    default Optional<PanelMachine> panels(Machine machine, Book<?> book) {
         return Optional.empty();
     }
 

@@ -6,6 +6,7 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.Recipe.Rule;
+import dev.oleander.plan.panel.clamping.PanelMachine;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.value.Subject;
@@ -227,6 +228,11 @@ public final class RouterMilling implements Work<RouterChoices, RouterChoice> {
     @Override
     public int effort() {
         return 10;
+    }
+
+    @Override
+    public Optional<PanelMachine> panels(Machine machine, Book<?> book) {
+        return Optional.of(PanelWork.machine(machine, (RouterBook) book));
     }
 
     @Override

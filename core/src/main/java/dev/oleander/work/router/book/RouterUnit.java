@@ -20,6 +20,7 @@ import java.util.List;
  * @param rotary axis that turns the work; null: none
  * @param bank of drills; null: none
  * @param stops against which flat stock lies
+ * @param side drills that lie; null: none
  */
 public record RouterUnit(
         Spindle spindle,
@@ -33,7 +34,8 @@ public record RouterUnit(
         Lifts heights,
         Rotary rotary,
         Bank bank,
-        List<Stop> stops)
+        List<Stop> stops,
+        Side side)
         implements MachineUnit {
 
     public RouterUnit {
@@ -95,6 +97,35 @@ public record RouterUnit(
         }
     }
 
+    /**
+     * Drills that lie, for holes in edges.
+     *
+     * @param lowest that their axis can lie over the table, mm
+     * @param highest likewise
+     */
+    public record Side(double lowest, double highest, List<SideDrill> drills) {
+
+        /**
+         * @throws IllegalArgumentException when its heights are none
+         */
+        public Side {
+            if (!(lowest > 0 && highest >= lowest)) {
+                throw new IllegalArgumentException(
+                        "side drills lie from %s to %s over the table".formatted(lowest, highest));
+            }
+            drills = List.copyOf(drills);
+        }
+    }
+
+    /**
+     * A drill that lies.
+     *
+     * @param looks edges that it drills: left those towards smaller X; left, right, front or back
+     * @param diameter mm
+     * @param reach mm
+     */
+    public record SideDrill(String looks, double diameter, double reach) {}
+
     /** The same with another bank of drills. */
     public RouterUnit with(Bank other) {
         return with(rotary, other, stops);
@@ -123,7 +154,8 @@ public record RouterUnit(
                 heights,
                 axis,
                 drills,
-                others);
+                others,
+                side);
     }
 
     /**
