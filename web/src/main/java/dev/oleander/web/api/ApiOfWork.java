@@ -6,7 +6,10 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Calls of the HTTP interface that one kind of work has of its own. */
+/**
+ * Calls of the HTTP interface that stand beside what they are about, such as those of one kind of
+ * work.
+ */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
 @RestController

@@ -14,17 +14,24 @@ public final class StaleEditException extends RuntimeException {
     public record Change(String who, String label) {}
 
     public StaleEditException(List<Change> changes) {
-        super(sentence(changes));
+        this("job", changes);
     }
 
-    private static String sentence(List<Change> changes) {
+    /**
+     * @param what was changed: job, product
+     */
+    public StaleEditException(String what, List<Change> changes) {
+        super(sentence(what, changes));
+    }
+
+    private static String sentence(String what, List<Change> changes) {
         if (changes.isEmpty()) {
             return AT_THE_SAME_MOMENT;
         }
         Change last = changes.get(changes.size() - 1);
         String more =
                 changes.size() == 1 ? "" : " and %d more changes".formatted(changes.size() - 1);
-        return "%s changed this job meanwhile: %s%s. Your change was not applied; the page now shows the latest: set it again if it is still right."
-                .formatted(last.who(), last.label(), more);
+        return "%s changed this %s meanwhile: %s%s. Your change was not applied; the page now shows the latest: set it again if it is still right."
+                .formatted(last.who(), what, last.label(), more);
     }
 }

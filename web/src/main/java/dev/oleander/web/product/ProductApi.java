@@ -1,0 +1,310 @@
+package dev.oleander.web.product;
+
+import dev.oleander.plan.panel.Face;
+import dev.oleander.plan.panel.Panel;
+import dev.oleander.plan.panel.clamping.Clamping;
+import dev.oleander.plan.panel.clamping.Decision;
+import dev.oleander.plan.panel.file.ProductFile;
+import dev.oleander.plan.panel.file.ProductReader;
+import dev.oleander.plan.panel.whole.CutList;
+import dev.oleander.plan.panel.whole.Mates;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.api.ApiOfWork;
+import dev.oleander.web.api.SeenStep;
+import java.net.URI;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Products over HTTP. */
+@ApiOfWork
+@RequestMapping("/api/products")
+class ProductApi {
+
+    private final Products products;
+    private final ProductPapers papers;
+
+    ProductApi(Products products, ProductPapers papers) {
+        this.products = products;
+        this.papers = papers;
+    }
+
+    /**
+     * @param step to be given back as {@code If-Match} with a change
+     */
+    record ProductJson(
+            long id,
+            String name,
+            int quantity,
+            String machine,
+            double preMilling,
+            int step,
+            List<PanelJson> panels) {}
+
+    /**
+     * A panel in the list.
+     *
+     * @param quantity in all products
+     * @param sentence why it lies as it does
+     * @param clampings how many
+     * @param equalTo a panel before it that is the same body; null: none
+     * @param mirrorOf a panel before it whose mirror image it is; null: none
+     */
+    record PanelJson(
+            String id,
+            String name,
+            String role,
+            int quantity,
+            String state,
+            String sentence,
+            int clampings,
+            String equalTo,
+            String mirrorOf) {}
+
+    /** A way in which a panel lies. */
+    record ClampingJson(
+            String up,
+            int turn,
+            String corner,
+            List<String> reference,
+            List<String> features,
+            String why) {}
+
+    /** A feature that cannot be made. */
+    record RefusedJson(String feature, String sentence) {}
+
+    /** Before banding, mm. */
+    record CutJson(double length, double width) {}
+
+    /**
+     * A panel with all that is decided of it.
+     *
+     * @param cost of what is wished, against what would be decided: 1 clamping more
+     */
+    record DecidedJson(
+            String id,
+            String state,
+            String why,
+            List<ClampingJson> clampings,
+            List<RefusedJson> refused,
+            CutJson cut,
+            ProductDocument.Wishes wishes,
+            String cost) {}
+
+    /** A line of the cut list. */
+    record CutRowJson(
+            String panel,
+            String material,
+            double length,
+            double width,
+            String grain,
+            int count,
+            Map<String, String> bands) {}
+
+    /** Dowel holes that meet, and those that do not. */
+    record MatesJson(List<List<String>> pairs, List<FaultJson> faults) {}
+
+    record FaultJson(List<String> holes, String sentence) {}
+
+    /** What is changed of a product; null: as it is. */
+    record ProductPatch(String machine, Double preMilling) {}
+
+    @GetMapping
+    List<Products.Entry> list(@RequestParam(defaultValue = "") String text) {
+        return products.search(text);
+    }
+
+    @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
+    ResponseEntity<ProductJson> make(
+            @RequestBody String product, @AuthenticationPrincipal SignedIn who) {
+        ProductState made = products.make(ProductReader.parse(product), who);
+        return ResponseEntity.created(URI.create("/api/products/" + made.id())).body(json(made));
+    }
+
+    @GetMapping("/{id}")
+    ProductJson one(@PathVariable long id) {
+        return json(products.find(id));
+    }
+
+    /** The product as its file. */
+    @GetMapping("/{id}/file")
+    ProductFile file(@PathVariable long id) {
+        return products.find(id).document().product();
+    }
+
+    /** Another version of it. */
+    @PutMapping(path = "/{id}/file", consumes = MediaType.APPLICATION_JSON_VALUE)
+    ProductJson replace(
+            @PathVariable long id,
+            @RequestBody String product,
+            SeenStep seen,
+            @AuthenticationPrincipal SignedIn who) {
+        ProductFile file = ProductReader.parse(product);
+        return json(products.edit(id, seen.number(), "Another version", d -> d.with(file), who));
+    }
+
+    @PatchMapping("/{id}")
+    ProductJson change(
+            @PathVariable long id,
+            @RequestBody ProductPatch patch,
+            SeenStep seen,
+            @AuthenticationPrincipal SignedIn who) {
+        return json(
+                products.edit(
+                        id,
+                        seen.number(),
+                        "Machine and pre-milling",
+                        d -> {
+                            ProductDocument on =
+                                    patch.machine() == null ? d : d.on(patch.machine());
+                            return patch.preMilling() == null ? on : on.milling(patch.preMilling());
+                        },
+                        who));
+    }
+
+    @PostMapping("/{id}/undo")
+    ProductJson undo(@PathVariable long id, SeenStep seen, @AuthenticationPrincipal SignedIn who) {
+        return json(products.undo(id, seen.number(), who));
+    }
+
+    @PostMapping("/{id}/redo")
+    ProductJson redo(@PathVariable long id, SeenStep seen, @AuthenticationPrincipal SignedIn who) {
+        return json(products.redo(id, seen.number(), who));
+    }
+
+    @GetMapping("/{id}/panels/{panel}")
+    DecidedJson panel(@PathVariable long id, @PathVariable String panel) {
+        ProductState state = products.find(id);
+        return decided(state, state.panel(panel));
+    }
+
+    @PatchMapping("/{id}/panels/{panel}")
+    DecidedJson wish(
+            @PathVariable long id,
+            @PathVariable String panel,
+            @RequestBody PanelWishesEdit edit,
+            SeenStep seen,
+            @AuthenticationPrincipal SignedIn who) {
+        Panel of = products.find(id).panel(panel);
+        ProductState after =
+                products.edit(
+                        id,
+                        seen.number(),
+                        "How %s lies".formatted(panel),
+                        d -> d.with(panel, edit.applied(d.wishes(panel), of)),
+                        who);
+        return decided(after, after.panel(panel));
+    }
+
+    @GetMapping("/{id}/cut-list")
+    List<CutRowJson> cutList(@PathVariable long id) {
+        return products.find(id).cutList().rows().stream().map(ProductApi::row).toList();
+    }
+
+    @GetMapping(path = "/{id}/cut-list.csv", produces = "text/csv")
+    String cutListCsv(@PathVariable long id) {
+        return papers.cutList(products.find(id));
+    }
+
+    @GetMapping(path = "/{id}/cut-list.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] cutListPdf(@PathVariable long id) {
+        return papers.cutListPdf(products.find(id));
+    }
+
+    @GetMapping("/{id}/mates")
+    MatesJson mates(@PathVariable long id) {
+        Mates mates = products.find(id).mates();
+        return new MatesJson(
+                mates.pairs().stream()
+                        .map(p -> List.of(p.first().toString(), p.second().toString()))
+                        .toList(),
+                mates.faults().stream().map(ProductApi::fault).toList());
+    }
+
+    @GetMapping(path = "/{id}/mates.csv", produces = "text/csv")
+    String matesCsv(@PathVariable long id) {
+        return papers.mates(products.find(id));
+    }
+
+    // ---- as JSON
+
+    private static ProductJson json(ProductState state) {
+        return new ProductJson(
+                state.id(),
+                state.product().name(),
+                state.product().quantity(),
+                state.document().machine(),
+                state.document().preMilling(),
+                state.step(),
+                state.product().panels().stream().map(p -> json(state, p)).toList());
+    }
+
+    private static PanelJson json(ProductState state, Panel panel) {
+        Decision decision = state.decision(panel);
+        return new PanelJson(
+                panel.id(),
+                panel.name(),
+                panel.role().word(),
+                state.product().count(panel),
+                state.state(panel),
+                decision.why(),
+                decision.clampings().size(),
+                state.twins().equalTo(panel.id()).orElse(null),
+                state.twins().mirrorOf(panel.id()).orElse(null));
+    }
+
+    private static DecidedJson decided(ProductState state, Panel panel) {
+        Decision decision = state.decision(panel);
+        Face.Size cut = panel.cut(state.document().preMilling());
+        return new DecidedJson(
+                panel.id(),
+                state.state(panel),
+                decision.why(),
+                decision.clampings().stream().map(ProductApi::clamping).toList(),
+                decision.refused().stream()
+                        .map(r -> new RefusedJson(r.feature(), r.sentence()))
+                        .toList(),
+                new CutJson(cut.length(), cut.width()),
+                state.document().wishes(panel.id()),
+                state.cost(panel));
+    }
+
+    private static ClampingJson clamping(Clamping clamping) {
+        return new ClampingJson(
+                clamping.lying().up().word(),
+                clamping.lying().turn(),
+                clamping.corner(),
+                clamping.reference().stream().map(Face::word).toList(),
+                clamping.features(),
+                clamping.why());
+    }
+
+    private static CutRowJson row(CutList.Row row) {
+        Map<String, String> bands = new TreeMap<>();
+        row.bands().forEach((edge, id) -> bands.put(edge.word(), id));
+        return new CutRowJson(
+                row.panel(),
+                row.material(),
+                row.length(),
+                row.width(),
+                row.grain().word(),
+                row.count(),
+                bands);
+    }
+
+    private static FaultJson fault(Mates.Fault fault) {
+        return new FaultJson(
+                fault.holes().stream().map(Mates.Hole::toString).toList(), fault.sentence());
+    }
+}

@@ -1,0 +1,112 @@
+package dev.oleander.web.product;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import dev.oleander.plan.panel.Face;
+import dev.oleander.plan.panel.clamping.ClampingWishes;
+import dev.oleander.plan.panel.file.ProductFile;
+import dev.oleander.quantity.Worded;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * All that is kept of a product.
+ *
+ * @param machine on which its panels are made
+ * @param preMilling mm that the bander mills off an edge before it bands it
+ * @param wishes how panels lie, by their ids
+ */
+public record ProductDocument(
+        ProductFile product, String machine, double preMilling, Map<String, Wishes> wishes) {
+
+    public ProductDocument {
+        wishes = wishes == null ? Map.of() : Map.copyOf(wishes);
+    }
+
+    /** Nothing said of how panels lie, and nothing milled off. */
+    public static ProductDocument of(ProductFile product, String machine) {
+        return new ProductDocument(product, machine, 0, Map.of());
+    }
+
+    /**
+     * What a person says of a panel; null: it is decided.
+     *
+     * @param up top or bottom
+     * @param turn degrees
+     * @param clampingOf face that is up when a feature is made, by its id
+     */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record Wishes(String up, Integer turn, Map<String, String> clampingOf) {
+
+        static final Wishes NONE = new Wishes(null, null, Map.of());
+
+        public Wishes {
+            clampingOf = clampingOf == null ? Map.of() : Map.copyOf(clampingOf);
+        }
+
+        boolean isNone() {
+            return equals(NONE);
+        }
+
+        Wishes withUp(String face) {
+            return new Wishes(face, turn, clampingOf);
+        }
+
+        Wishes withTurn(Integer degrees) {
+            return new Wishes(up, degrees, clampingOf);
+        }
+
+        /**
+         * @param face null: it is decided again
+         */
+        Wishes with(String feature, String face) {
+            Map<String, String> changed = new TreeMap<>(clampingOf);
+            if (face == null) {
+                changed.remove(feature);
+            } else {
+                changed.put(feature, face);
+            }
+            return new Wishes(up, turn, changed);
+        }
+
+        ClampingWishes read() {
+            Map<String, Face> features = new TreeMap<>();
+            clampingOf.forEach((id, face) -> features.put(id, face(face)));
+            return new ClampingWishes(
+                    Optional.ofNullable(up).map(Wishes::face), Optional.ofNullable(turn), features);
+        }
+
+        private static Face face(String word) {
+            return Worded.of(Face.class, word).orElseThrow();
+        }
+    }
+
+    /** What is wished of a panel. */
+    public Wishes wishes(String panel) {
+        return Objects.requireNonNullElse(wishes.get(panel), Wishes.NONE);
+    }
+
+    /** With other wishes for a panel; without any it is decided again. */
+    ProductDocument with(String panel, Wishes wished) {
+        Map<String, Wishes> changed = new TreeMap<>(wishes);
+        if (wished.isNone()) {
+            changed.remove(panel);
+        } else {
+            changed.put(panel, wished);
+        }
+        return new ProductDocument(product, machine, preMilling, changed);
+    }
+
+    ProductDocument with(ProductFile other) {
+        return new ProductDocument(other, machine, preMilling, wishes);
+    }
+
+    ProductDocument on(String otherMachine) {
+        return new ProductDocument(product, otherMachine, preMilling, wishes);
+    }
+
+    ProductDocument milling(double millimetres) {
+        return new ProductDocument(product, machine, millimetres, wishes);
+    }
+}

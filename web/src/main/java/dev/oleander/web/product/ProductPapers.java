@@ -1,0 +1,100 @@
+package dev.oleander.web.product;
+
+import dev.oleander.plan.panel.Face;
+import dev.oleander.plan.panel.whole.CutList;
+import dev.oleander.plan.panel.whole.Mates;
+import dev.oleander.web.paper.Pdf;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import tools.jackson.dataformat.csv.CsvMapper;
+
+/** Lists of a product for the saw and the bander. */
+@Component
+public class ProductPapers {
+
+    private static final CsvMapper CSV = new CsvMapper();
+
+    private final Pdf pdf;
+    private final Clock clock;
+
+    ProductPapers(Pdf pdf, Clock clock) {
+        this.pdf = pdf;
+        this.clock = clock;
+    }
+
+    /** A line of the cut list; mm. */
+    record CutRow(
+            String panel,
+            String name,
+            String material,
+            double length,
+            double width,
+            double thickness,
+            String grain,
+            int count,
+            String left,
+            String right,
+            String front,
+            String back) {}
+
+    /** A pair of holes, or what does not fit. */
+    record MateRow(String first, String second, String fault) {}
+
+    public String cutList(ProductState state) {
+        List<CutRow> rows = new ArrayList<>();
+        for (CutList.Row row : state.cutList().rows()) {
+            rows.add(
+                    new CutRow(
+                            row.panel(),
+                            row.name(),
+                            row.material(),
+                            rounded(row.length()),
+                            rounded(row.width()),
+                            rounded(row.thickness()),
+                            row.grain().word(),
+                            row.count(),
+                            band(row, Face.LEFT),
+                            band(row, Face.RIGHT),
+                            band(row, Face.FRONT),
+                            band(row, Face.BACK)));
+        }
+        return CSV.writer(CSV.schemaFor(CutRow.class).withHeader()).writeValueAsString(rows);
+    }
+
+    private static double rounded(double millimetres) {
+        return Math.round(millimetres * 1000) / 1000.0;
+    }
+
+    private static String band(CutList.Row row, Face edge) {
+        return row.bands().getOrDefault(edge, "");
+    }
+
+    public String mates(ProductState state) {
+        List<MateRow> rows = new ArrayList<>();
+        for (Mates.Pair pair : state.mates().pairs()) {
+            rows.add(new MateRow(pair.first().toString(), pair.second().toString(), ""));
+        }
+        for (Mates.Fault fault : state.mates().faults()) {
+            String second = fault.holes().size() > 1 ? fault.holes().get(1).toString() : "";
+            rows.add(new MateRow(fault.holes().get(0).toString(), second, fault.sentence()));
+        }
+        return CSV.writer(CSV.schemaFor(MateRow.class).withHeader()).writeValueAsString(rows);
+    }
+
+    /** The cut list on paper, with bands, what is bought, and totals. */
+    public byte[] cutListPdf(ProductState state) {
+        return pdf.of(
+                "product-cut-list",
+                Map.of(
+                        "state",
+                        state,
+                        "list",
+                        CutListView.of(state),
+                        "date",
+                        LocalDate.now(clock)));
+    }
+}

@@ -1,0 +1,96 @@
+package dev.oleander.web.product;
+
+import dev.oleander.plan.panel.Panel;
+import dev.oleander.plan.panel.Product;
+import dev.oleander.plan.panel.Role;
+import dev.oleander.plan.panel.clamping.ClampingPlanner;
+import dev.oleander.plan.panel.clamping.Cost;
+import dev.oleander.plan.panel.clamping.Decision;
+import dev.oleander.plan.panel.clamping.PanelMachine;
+import dev.oleander.plan.panel.file.ProductReader;
+import dev.oleander.plan.panel.whole.CutList;
+import dev.oleander.plan.panel.whole.Mates;
+import dev.oleander.plan.panel.whole.Twins;
+import dev.oleander.web.job.document.NotFoundException;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/**
+ * A product as it is at a step, with all that is decided of it.
+ *
+ * @param decisions how panels are clamped, by their ids, in the order of the product
+ */
+public record ProductState(
+        long id,
+        int step,
+        ProductDocument document,
+        Product product,
+        PanelMachine machine,
+        Map<String, Decision> decisions,
+        Twins twins,
+        CutList cutList,
+        Mates mates) {
+
+    /**
+     * @throws dev.oleander.plan.panel.PanelException when the product cannot be
+     */
+    static ProductState of(long id, int step, ProductDocument document, PanelMachine machine) {
+        Product product = ProductReader.read(document.product());
+        Map<String, Decision> decisions = new LinkedHashMap<>();
+        for (Panel panel : product.panels()) {
+            decisions.put(
+                    panel.id(),
+                    ClampingPlanner.decide(panel, machine, document.wishes(panel.id()).read()));
+        }
+        return new ProductState(
+                id,
+                step,
+                document,
+                product,
+                machine,
+                decisions,
+                Twins.of(product),
+                CutList.of(product, document.preMilling()),
+                Mates.of(product));
+    }
+
+    /**
+     * @throws NotFoundException when there is none
+     */
+    public Panel panel(String panel) {
+        return product.panel(panel)
+                .orElseThrow(
+                        () ->
+                                new NotFoundException(
+                                        "There is no panel %s in %s."
+                                                .formatted(panel, product.name())));
+    }
+
+    public Decision decision(Panel panel) {
+        return decisions.get(panel.id());
+    }
+
+    /** What the wishes of a panel cost: 1 clamping more; empty: nothing. */
+    public String cost(Panel panel) {
+        ProductDocument.Wishes wishes = document.wishes(panel.id());
+        return wishes.isNone() ? "" : Cost.of(panel, machine, wishes.read());
+    }
+
+    /** How far a panel is. */
+    public String state(Panel panel) {
+        Decision decision = decision(panel);
+        if (panel.role() != Role.PANEL) {
+            return panel.role().word();
+        }
+        if (panel.features().isEmpty()) {
+            return "nothing to machine: saw only";
+        }
+        if (decision.clampings().isEmpty()) {
+            return "refused";
+        }
+        int refused = decision.refused().size();
+        return refused == 0
+                ? "decided"
+                : "%d %s refused".formatted(refused, refused == 1 ? "feature" : "features");
+    }
+}

@@ -1,0 +1,24 @@
+package dev.oleander.web.product;
+
+import java.util.Optional;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** Steps of products. */
+interface ProductStepRepository extends JpaRepository<ProductStep, ProductStep.Key> {
+
+    /** The number of the newest; 0 when there is none. */
+    @Query(
+            "select coalesce(max(s.id.number), 0) from ProductStep s where s.id.productId = :product")
+    int last(long product);
+
+    /** The newest step made on another one. */
+    @Query(
+            """
+            select s from ProductStep s
+            where s.id.productId = :product and s.parent = :parent
+            order by s.id.number desc
+            limit 1
+            """)
+    Optional<ProductStep> newestOn(long product, int parent);
+}

@@ -1,0 +1,280 @@
+package dev.oleander.web.product;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.plan.panel.clamping.PanelMachine;
+import dev.oleander.plan.panel.file.ProductFile;
+import dev.oleander.web.account.Account;
+import dev.oleander.web.account.AccountRepository;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.book.Books;
+import dev.oleander.web.job.document.JobNames;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.document.StaleEditException;
+import dev.oleander.work.Kinds;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The products of the shop: what is in them, and what people say of how panels lie. */
+@Service
+@Transactional(readOnly = true)
+public class Products {
+
+    private static final JsonMapper JSON =
+            JsonMapper.builder().enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
+
+    private static final int MOST = 500;
+    private static final int LONGEST_NAME = 160;
+    private static final double MOST_MILLING = 5;
+
+    /** What is decided of a step does not change while its machine does not. */
+    private final Cache<Key, ProductState> states = Caffeine.newBuilder().maximumSize(50).build();
+
+    private final ProductRepository products;
+    private final ProductStepRepository steps;
+    private final AccountRepository accounts;
+    private final MachineLibrary machines;
+    private final Books books;
+    private final Clock clock;
+
+    private record Key(long product, int step, long books) {}
+
+    Products(
+            ProductRepository products,
+            ProductStepRepository steps,
+            AccountRepository accounts,
+            MachineLibrary machines,
+            Books books,
+            Clock clock) {
+        this.products = products;
+        this.steps = steps;
+        this.accounts = accounts;
+        this.machines = machines;
+        this.books = books;
+        this.clock = clock;
+    }
+
+    /** A product in the list. */
+    public record Entry(long id, String name, String changedBy, Instant changedAt) {}
+
+    /**
+     * Those whose name contains a text, last changed first.
+     *
+     * @param text empty: all
+     */
+    public List<Entry> search(String text) {
+        String masked = text.strip().toLowerCase(Locale.ROOT).replaceAll("([!%_])", "!$1");
+        return products.search(masked, Limit.of(MOST)).stream()
+                .map(p -> new Entry(p.id(), p.name(), p.changedBy().fullName(), p.changedAt()))
+                .toList();
+    }
+
+    /** Machines that work panels, in the order of the library. */
+    public List<Machine> machines() {
+        return machines.machines().stream().filter(m -> ability(m).isPresent()).toList();
+    }
+
+    private Optional<PanelMachine> ability(Machine machine) {
+        return Kinds.of(machine).panels(machine, books.of(machine));
+    }
+
+    private PanelMachine ability(String id) {
+        Machine machine =
+                machines.find(id).orElseThrow(() -> NotFoundException.machine(id, machines));
+        return ability(machine)
+                .orElseThrow(
+                        () ->
+                                new RefusedEditException(
+                                        "%s works no panels; %s does."
+                                                .formatted(
+                                                        machine.name(),
+                                                        String.join(
+                                                                ", ",
+                                                                machines().stream()
+                                                                        .map(Machine::name)
+                                                                        .toList()))));
+    }
+
+    // ---- read
+
+    /**
+     * @throws NotFoundException when there is none
+     */
+    public ProductState find(long id) {
+        return state(kept(id));
+    }
+
+    private KeptProduct kept(long id) {
+        return products.findById(id).orElseThrow(() -> missing(id));
+    }
+
+    private static NotFoundException missing(long id) {
+        return new NotFoundException("There is no product %d.".formatted(id));
+    }
+
+    private ProductState state(KeptProduct product) {
+        Key key = new Key(product.id(), product.pointer(), books.version());
+        return states.get(
+                key,
+                k -> {
+                    ProductDocument document = document(step(product.id(), product.pointer()));
+                    return ProductState.of(
+                            product.id(), product.pointer(), document, ability(document.machine()));
+                });
+    }
+
+    private ProductStep step(long product, int number) {
+        return steps.findById(new ProductStep.Key(product, number)).orElseThrow();
+    }
+
+    private static ProductDocument document(ProductStep step) {
+        return JSON.readValue(step.document(), ProductDocument.class);
+    }
+
+    /** What undo would take back; empty: nothing. */
+    public Optional<String> undoLabel(ProductState state) {
+        ProductStep step = step(state.id(), state.step());
+        return step.parent() == ProductStep.NONE ? Optional.empty() : Optional.of(step.label());
+    }
+
+    /** What redo would make again; empty: nothing. */
+    public Optional<String> redoLabel(ProductState state) {
+        return steps.newestOn(state.id(), state.step()).map(ProductStep::label);
+    }
+
+    // ---- change
+
+    /**
+     * A new product, on the first machine that works panels.
+     *
+     * @throws dev.oleander.plan.panel.PanelException when it cannot be
+     */
+    @Transactional
+    public ProductState make(ProductFile file, SignedIn who) {
+        String machine =
+                machines().stream()
+                        .findFirst()
+                        .map(Machine::id)
+                        .orElseThrow(
+                                () -> new RefusedEditException("No machine here works panels."));
+        ProductDocument document = ProductDocument.of(file, machine);
+        ProductState checked = checked(0, 0, document);
+        Account account = accounts.getReferenceById(who.id());
+        KeptProduct product = new KeptProduct(checked.product().name(), account, clock.instant());
+        products.saveAndFlush(product);
+        return append(product, "Product brought in", document, checked, account);
+    }
+
+    private ProductState checked(long id, int step, ProductDocument document) {
+        ProductState state = ProductState.of(id, step, document, ability(document.machine()));
+        String name = state.product().name();
+        if (name.length() > LONGEST_NAME) {
+            throw new RefusedEditException(
+                    "The name of the product has %d characters; %d at most."
+                            .formatted(name.length(), LONGEST_NAME));
+        }
+        JobNames.requirePlain("name", name);
+        if (!(document.preMilling() >= 0 && document.preMilling() <= MOST_MILLING)) {
+            throw new RefusedEditException(
+                    "Pre-milling is %s mm; it must lie between 0 and %s."
+                            .formatted(document.preMilling(), MOST_MILLING));
+        }
+        return state;
+    }
+
+    private ProductState append(
+            KeptProduct product,
+            String label,
+            ProductDocument document,
+            ProductState checked,
+            Account account) {
+        int number = steps.last(product.id()) + 1;
+        Instant now = clock.instant();
+        steps.save(
+                new ProductStep(
+                        new ProductStep.Key(product.id(), number),
+                        product.pointer(),
+                        label,
+                        JSON.writeValueAsString(document),
+                        account,
+                        now));
+        product.moveTo(number, checked.product().name(), account, now);
+        products.flush();
+        return state(product);
+    }
+
+    /**
+     * Changes a product; what changes nothing makes no step.
+     *
+     * @param seenStep that the change was made on; null: on what is there
+     * @throws StaleEditException when somebody changed it meanwhile
+     * @throws dev.oleander.plan.panel.PanelException when it cannot be as it is wished
+     */
+    @Transactional
+    public ProductState edit(
+            long id,
+            Integer seenStep,
+            String label,
+            UnaryOperator<ProductDocument> change,
+            SignedIn who) {
+        KeptProduct product = held(id, seenStep);
+        ProductDocument before = document(step(id, product.pointer()));
+        ProductDocument after = change.apply(before);
+        if (after.equals(before)) {
+            return state(product);
+        }
+        ProductState checked = checked(id, 0, after);
+        return append(product, label, after, checked, accounts.getReferenceById(who.id()));
+    }
+
+    private KeptProduct held(long id, Integer seenStep) {
+        KeptProduct product = products.findHeldById(id).orElseThrow(() -> missing(id));
+        if (seenStep != null && seenStep != product.pointer()) {
+            ProductStep last = step(id, product.pointer());
+            throw new StaleEditException(
+                    "product",
+                    List.of(
+                            new StaleEditException.Change(
+                                    product.changedBy().fullName(), last.label())));
+        }
+        return product;
+    }
+
+    @Transactional
+    public ProductState undo(long id, Integer seenStep, SignedIn who) {
+        KeptProduct product = held(id, seenStep);
+        int parent = step(id, product.pointer()).parent();
+        if (parent == ProductStep.NONE) {
+            throw new RefusedEditException("There is nothing to undo.");
+        }
+        return moved(product, parent, who);
+    }
+
+    @Transactional
+    public ProductState redo(long id, Integer seenStep, SignedIn who) {
+        KeptProduct product = held(id, seenStep);
+        ProductStep next =
+                steps.newestOn(id, product.pointer())
+                        .orElseThrow(() -> new RefusedEditException("There is nothing to redo."));
+        return moved(product, next.number(), who);
+    }
+
+    private ProductState moved(KeptProduct product, int to, SignedIn who) {
+        String name = document(step(product.id(), to)).product().name();
+        product.moveTo(to, name, accounts.getReferenceById(who.id()), clock.instant());
+        products.flush();
+        return state(product);
+    }
+}

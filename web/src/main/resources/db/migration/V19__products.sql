@@ -1,0 +1,20 @@
+-- Products made of panels. Every edit adds a step with the whole document after it; undo and redo
+-- move the pointer.
+create table product (
+    id          bigint generated always as identity primary key,
+    name        varchar(200) not null,
+    pointer     int          not null,
+    version     bigint       not null,
+    changed_by  bigint       not null references account,
+    changed_at  timestamptz  not null
+);
+create table product_step (
+    product_id  bigint       not null references product on delete cascade,
+    number      int          not null,
+    parent      int          not null,
+    label       varchar(200) not null,
+    document    jsonb        not null,
+    account_id  bigint       not null references account,
+    made_at     timestamptz  not null,
+    primary key (product_id, number)
+);
