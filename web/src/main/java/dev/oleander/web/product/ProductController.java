@@ -1,0 +1,328 @@
+package dev.oleander.web.product;
+
+import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.panel.Panel;
+import dev.oleander.plan.panel.file.ProductReader;
+import dev.oleander.quantity.FormulaException;
+import dev.oleander.quantity.Typed;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.document.StaleEditException;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Pages of products and their panels. */
+@Controller
+@RequestMapping("/products")
+class ProductController {
+
+    private static final int LARGEST = 8 << 20;
+
+    private final Products products;
+    private final ProductPapers papers;
+
+    ProductController(Products products, ProductPapers papers) {
+        this.products = products;
+        this.papers = papers;
+    }
+
+    // ---- the list
+
+    @GetMapping
+    String list(
+            @RequestParam(defaultValue = "") String text,
+            @AuthenticationPrincipal SignedIn who,
+            Model model) {
+        return list(text, "", who, model);
+    }
+
+    private String list(String text, String problem, SignedIn who, Model model) {
+        model.addAttribute("who", who);
+        model.addAttribute("rows", products.search(text));
+        model.addAttribute("text", text);
+        model.addAttribute("problem", problem);
+        return "products";
+    }
+
+    @PostMapping
+    String bring(
+            @RequestParam MultipartFile file,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response)
+            throws IOException {
+        try {
+            return "redirect:/products/" + products.make(ProductReader.parse(text(file)), who).id();
+        } catch (PlanException | RefusedEditException refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return list("", file.getOriginalFilename() + ": " + refused.getMessage(), who, model);
+        }
+    }
+
+    private static String text(MultipartFile file) throws IOException {
+        if (file.getSize() > LARGEST) {
+            throw new RefusedEditException(
+                    "It has %d kB; a product has at most %d kB."
+                            .formatted(file.getSize() >> 10, LARGEST >> 10));
+        }
+        return new String(file.getBytes(), StandardCharsets.UTF_8);
+    }
+
+    // ---- one product
+
+    @GetMapping("/{id}")
+    String product(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String text,
+            @RequestParam(defaultValue = "") String state,
+            @AuthenticationPrincipal SignedIn who,
+            Model model) {
+        ProductState product = products.find(id);
+        model.addAttribute("text", text);
+        model.addAttribute("only", state);
+        return page(product, "", who, model);
+    }
+
+    private String page(ProductState product, String problem, SignedIn who, Model model) {
+        Object text = model.getAttribute("text");
+        Object only = model.getAttribute("only");
+        fill(product, problem, who, model);
+        model.addAttribute(
+                "view",
+                ProductView.of(
+                        product,
+                        text == null ? "" : text.toString(),
+                        only == null ? "" : only.toString()));
+        model.addAttribute("machines", products.machines());
+        return "product";
+    }
+
+    private void fill(ProductState product, String problem, SignedIn who, Model model) {
+        model.addAttribute("who", who);
+        model.addAttribute("state", product);
+        model.addAttribute("list", CutListView.of(product));
+        model.addAttribute("undo", products.undoLabel(product).orElse(""));
+        model.addAttribute("redo", products.redoLabel(product).orElse(""));
+        model.addAttribute("problem", problem);
+    }
+
+    /** Another version of the product's file. */
+    @PostMapping("/{id}/file")
+    String replace(
+            @PathVariable long id,
+            @RequestParam Integer step,
+            @RequestParam MultipartFile file,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        return changed(
+                id,
+                () -> {
+                    try {
+                        var read = ProductReader.parse(text(file));
+                        return products.edit(id, step, "Another version", d -> d.with(read), who);
+                    } catch (IOException broken) {
+                        throw new RefusedEditException("The file cannot be read.");
+                    }
+                },
+                who,
+                model,
+                response);
+    }
+
+    @PostMapping("/{id}/values")
+    String values(
+            @PathVariable long id,
+            @RequestParam Integer step,
+            @RequestParam String machine,
+            @RequestParam String preMilling,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        return changed(
+                id,
+                () -> {
+                    double milled = Typed.parse(preMilling, Map.of()).value();
+                    return products.edit(
+                            id,
+                            step,
+                            "Machine and pre-milling",
+                            d -> d.on(machine).milling(milled),
+                            who);
+                },
+                who,
+                model,
+                response);
+    }
+
+    private String changed(
+            long id,
+            Supplier<ProductState> change,
+            SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        try {
+            change.get();
+            return "redirect:/products/" + id;
+        } catch (PlanException
+                | RefusedEditException
+                | FormulaException
+                | StaleEditException refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return page(products.find(id), refused.getMessage(), who, model);
+        }
+    }
+
+    @PostMapping("/{id}/undo")
+    String undo(
+            @PathVariable long id,
+            @RequestParam Integer step,
+            @RequestParam(defaultValue = "") String panel,
+            @AuthenticationPrincipal SignedIn who) {
+        products.undo(id, step, who);
+        return back(id, panel);
+    }
+
+    @PostMapping("/{id}/redo")
+    String redo(
+            @PathVariable long id,
+            @RequestParam Integer step,
+            @RequestParam(defaultValue = "") String panel,
+            @AuthenticationPrincipal SignedIn who) {
+        products.redo(id, step, who);
+        return back(id, panel);
+    }
+
+    private static String back(long id, String panel) {
+        return "redirect:/products/" + id + (panel.isEmpty() ? "" : "/panels/" + panel);
+    }
+
+    // ---- one panel
+
+    @GetMapping("/{id}/panels/{panel}")
+    String panel(
+            @PathVariable long id,
+            @PathVariable String panel,
+            @RequestParam(defaultValue = "") String feature,
+            @AuthenticationPrincipal SignedIn who,
+            Model model) {
+        return panel(products.find(id), panel, feature, "", who, model);
+    }
+
+    private String panel(
+            ProductState product,
+            String id,
+            String feature,
+            String problem,
+            SignedIn who,
+            Model model) {
+        fill(product, problem, who, model);
+        Panel panel = product.panel(id);
+        PanelPicture picture = new PanelPicture(panel, product.decision(panel), feature);
+        model.addAttribute("panel", panel);
+        model.addAttribute("size", ProductView.size(panel));
+        model.addAttribute("decision", product.decision(panel));
+        model.addAttribute("wishes", product.document().wishes(id));
+        model.addAttribute("cost", product.cost(panel));
+        model.addAttribute("faces", picture.faces());
+        model.addAttribute(
+                "lyings",
+                product.decision(panel).clampings().stream().map(picture::lying).toList());
+        List<FeatureView> features =
+                panel.features().stream().map(f -> FeatureView.of(product, panel, f)).toList();
+        model.addAttribute("features", features);
+        model.addAttribute(
+                "selected",
+                features.stream().filter(f -> f.id().equals(feature)).findFirst().orElse(null));
+        return "panel";
+    }
+
+    /** What a person says of how a panel lies; an empty text: it is decided again. */
+    @PostMapping("/{id}/panels/{panel}")
+    String wish(
+            @PathVariable long id,
+            @PathVariable String panel,
+            @RequestParam Integer step,
+            @RequestParam(defaultValue = "") String feature,
+            @RequestParam(required = false) String up,
+            @RequestParam(required = false) String turn,
+            @RequestParam(required = false) String face,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        PanelWishesEdit edit =
+                new PanelWishesEdit(up, turn, face == null ? Map.of() : Map.of(feature, face));
+        try {
+            Panel of = products.find(id).panel(panel);
+            products.edit(
+                    id,
+                    step,
+                    "How %s lies".formatted(panel),
+                    d -> d.with(panel, edit.applied(d.wishes(panel), of)),
+                    who);
+            return back(id, panel) + (feature.isEmpty() ? "" : "?feature=" + feature);
+        } catch (RefusedEditException | StaleEditException refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return panel(products.find(id), panel, feature, refused.getMessage(), who, model);
+        }
+    }
+
+    // ---- papers
+
+    @GetMapping("/{id}/cut-list.pdf")
+    ResponseEntity<byte[]> cutListPdf(@PathVariable long id) {
+        return paper(
+                papers.cutListPdf(products.find(id)), MediaType.APPLICATION_PDF, "cut-list.pdf");
+    }
+
+    @GetMapping("/{id}/cut-list.csv")
+    ResponseEntity<byte[]> cutListCsv(@PathVariable long id) {
+        return text(papers.cutList(products.find(id)), "cut-list.csv");
+    }
+
+    @GetMapping("/{id}/mates.csv")
+    ResponseEntity<byte[]> matesCsv(@PathVariable long id) {
+        return text(papers.mates(products.find(id)), "mates.csv");
+    }
+
+    @GetMapping("/{id}/product.json")
+    ResponseEntity<byte[]> file(@PathVariable long id) {
+        String json = ProductReader.write(products.find(id).document().product());
+        return paper(
+                json.getBytes(StandardCharsets.UTF_8),
+                MediaType.APPLICATION_JSON,
+                "product-%d.json".formatted(id));
+    }
+
+    private static ResponseEntity<byte[]> text(String csv, String name) {
+        return paper(
+                csv.getBytes(StandardCharsets.UTF_8), MediaType.parseMediaType("text/csv"), name);
+    }
+
+    private static ResponseEntity<byte[]> paper(byte[] content, MediaType type, String name) {
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(content);
+    }
+}
