@@ -33,7 +33,7 @@ record ProductView(List<Row> rows, int shown, List<String> states) {
             boolean wished,
             boolean urgent) {
 
-        boolean isMade() {
+        public boolean isMade() {
             return !state.equals(Role.HELPER.word()) && !state.equals(Role.BOUGHT.word());
         }
     }

@@ -99,7 +99,7 @@ public record RouterBook(
         List<ToolRow> own =
                 rows.stream()
                         .filter(r -> r.material().equals(material))
-                        .filter(r -> r.kind().equals(tool.kind().word()))
+                        .filter(r -> r.kind().equals(tool.kind().ofData()))
                         .toList();
         ByThickness<ToolRow> known = new ByThickness<>(own);
         if (!known.reaches(tool.diameter())) {

@@ -20,7 +20,7 @@ import java.util.List;
  * @param rotary axis that turns the work; null: none
  * @param bank of drills; null: none
  * @param stops against which flat stock lies
- * @param side drills that lie; null: none
+ * @param side where drills that lie can be; null: there are none
  */
 public record RouterUnit(
         Spindle spindle,
@@ -98,12 +98,12 @@ public record RouterUnit(
     }
 
     /**
-     * Drills that lie, for holes in edges.
+     * Where drills that lie can be, for holes in edges.
      *
      * @param lowest that their axis can lie over the table, mm
      * @param highest likewise
      */
-    public record Side(double lowest, double highest, List<SideDrill> drills) {
+    public record Side(double lowest, double highest) {
 
         /**
          * @throws IllegalArgumentException when its heights are none
@@ -113,18 +113,8 @@ public record RouterUnit(
                 throw new IllegalArgumentException(
                         "side drills lie from %s to %s over the table".formatted(lowest, highest));
             }
-            drills = List.copyOf(drills);
         }
     }
-
-    /**
-     * A drill that lies.
-     *
-     * @param looks edges that it drills: left those towards smaller X; left, right, front or back
-     * @param diameter mm
-     * @param reach mm
-     */
-    public record SideDrill(String looks, double diameter, double reach) {}
 
     /** The same with another bank of drills. */
     public RouterUnit with(Bank other) {

@@ -16,6 +16,7 @@ public enum RouterKind implements Named {
     GROOVE("saw a groove", "sawn grooves"),
     CARVE("carve", "carvings"),
     CHAMFER("break the edge", "broken edges"),
+    EDGE_DRILL("drill into the edge", "holes in edges"),
     /** nothing is done to it */
     LEAVE("leave as it is", "features left");
 

@@ -72,6 +72,9 @@ final class Usual {
         RouterChoice values = RouterChoice.NOTHING.with(WishValues.WORK, kind.word());
         return switch (kind) {
             case LEAVE -> values;
+            case EDGE_DRILL ->
+                    values.with(WishValues.WIDTH, depth.map(Usual::text).orElse(null))
+                            .with(WishValues.DEPTH, "T/2");
             case CHAMFER -> values.with(WishValues.WIDTH, depth.map(Usual::text).orElse(null));
             case CARVE -> values.with(WishValues.FLOOR, depth.map(Usual::text).orElse(null));
             case CONTOUR -> tabbed(feature, values.with(WishValues.DEPTH, text(depth)));
@@ -129,7 +132,9 @@ final class Usual {
     }
 
     private static boolean needsClosed(RouterKind kind) {
-        return kind != RouterKind.FOLLOW && kind != RouterKind.GROOVE;
+        return kind != RouterKind.FOLLOW
+                && kind != RouterKind.GROOVE
+                && kind != RouterKind.EDGE_DRILL;
     }
 
     private static Optional<RouterKind> said(Feature feature) {
@@ -140,6 +145,9 @@ final class Usual {
         }
         if (words.stream().anyMatch(CARVINGS::contains)) {
             return Optional.of(RouterKind.CARVE);
+        }
+        if (words.contains("EDGE") && !feature.isClosed()) {
+            return Optional.of(RouterKind.EDGE_DRILL);
         }
         return RouterKind.deeds().stream()
                 .filter(k -> words.contains(k.name()) || words.contains(k.name() + "S"))

@@ -107,7 +107,18 @@ public record Operation(
 
     /** What is done. */
     public sealed interface What
-            permits Round, Clear, Drill, Bore, Follow, Slot, Face, Groove, Carve, Chamfer, Bevel {
+            permits Round,
+                    Clear,
+                    Drill,
+                    Bore,
+                    Follow,
+                    Slot,
+                    Face,
+                    Groove,
+                    Carve,
+                    Chamfer,
+                    Bevel,
+                    EdgeDrill {
 
         /** Word of it in files. */
         String word();
@@ -276,6 +287,21 @@ public record Operation(
         @Override
         public String word() {
             return "drill";
+        }
+    }
+
+    /**
+     * Into edges, by drills that lie: each hole along a straight line that begins at the edge of
+     * the stock and is as long as the hole is deep.
+     *
+     * @param axis how far below the top the axes lie
+     * @param diameter mm
+     */
+    public record EdgeDrill(Depth axis, double diameter) implements What {
+
+        @Override
+        public String word() {
+            return "edgeDrill";
         }
     }
 

@@ -9,6 +9,7 @@ import dev.oleander.work.router.operation.Operation.Carve;
 import dev.oleander.work.router.operation.Operation.Chamfer;
 import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.operation.Operation.Drill;
+import dev.oleander.work.router.operation.Operation.EdgeDrill;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Follow;
 import dev.oleander.work.router.operation.Operation.Groove;
@@ -94,13 +95,16 @@ final class WishReader {
             case "follow" -> new Follow(levels(), steps());
             case "slot" -> new Slot(depth(), steps(), climb());
             case "face" -> new Face(depth(), number(wish.stepOver(), "step-over"), angle());
+            case "edgeDrill" ->
+                    new EdgeDrill(
+                            depth(or(wish.depth(), "T/2")), positive(wish.width(), "diameter"));
             case "groove" -> new Groove(depth(), number(wish.width(), "width"), open());
             case "carve" ->
                     new Carve(number(wish.floor(), "floor"), Optional.ofNullable(wish.flatTool()));
             case "chamfer" -> wish.pair() == null ? bevel() : new Chamfer(rim(), steps());
             default ->
                     throw wrong(
-                            "kind \"%s\"; known are contour, pocket, rest, drill, bore, follow, slot, face, groove, carve, chamfer.",
+                            "kind \"%s\"; known are contour, pocket, rest, drill, bore, follow, slot, face, groove, carve, chamfer, edgeDrill.",
                             wish.kind());
         };
     }

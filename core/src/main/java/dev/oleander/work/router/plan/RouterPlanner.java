@@ -17,6 +17,7 @@ import dev.oleander.work.router.operation.Operation.Carve;
 import dev.oleander.work.router.operation.Operation.Chamfer;
 import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.operation.Operation.Drill;
+import dev.oleander.work.router.operation.Operation.EdgeDrill;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Follow;
 import dev.oleander.work.router.operation.Operation.Groove;
@@ -138,6 +139,9 @@ public final class RouterPlanner {
         }
         if (operation.what() instanceof Drill) {
             return whole(operation, () -> new DrillPlanner(task, operation).stops());
+        }
+        if (operation.what() instanceof EdgeDrill) {
+            return whole(operation, () -> new EdgeDrillPlanner(task, operation).stops());
         }
         if (operation.what() instanceof Carve) {
             return whole(operation, () -> new CarvePlanner(task, operation).stops());

@@ -297,20 +297,30 @@ public record RouterStop(
     public RouterStop at(String ofCopy, Placement placement) {
         Transform to = placement.transform();
         return new RouterStop(
-                ofCopy,
-                operation,
-                features,
-                tool,
-                levels,
-                legs.stream().map(leg -> leg.transformed(to)).toList(),
-                figures.transformed(to),
-                refusal,
-                frees,
-                turns,
-                wanted.transformed(to),
-                placement.copy(),
-                stage,
-                wrap.map(w -> w.transformed(to)));
+                        ofCopy,
+                        operation,
+                        features,
+                        tool,
+                        levels,
+                        legs.stream().map(leg -> leg.transformed(to)).toList(),
+                        figures.transformed(to),
+                        refusal,
+                        frees,
+                        turns,
+                        wanted.transformed(to),
+                        placement.copy(),
+                        stage,
+                        wrap.map(w -> w.transformed(to)))
+                .lying(to);
+    }
+
+    /** A drill that lies looks one way, however a copy is turned. */
+    private RouterStop lying(Transform to) {
+        boolean turned = Math.abs(to.b()) > SAME || to.a() < 0 || to.isMirrored();
+        boolean lies = tool.filter(t -> t.kind().lies()).isPresent();
+        return isDone() && lies && turned
+                ? refusing("The copy is turned, and the drill for this edge is not.")
+                : this;
     }
 
     public RouterStop {
@@ -393,7 +403,9 @@ public record RouterStop(
 
     /** What it takes away; nothing when it is refused. */
     public Cutting cutting() {
-        return new Cutting(id, tool.orElseThrow().form(), legs);
+        Tool.Form form = tool.orElseThrow().form();
+        // what a drill that lies takes away has the stock above it
+        return new Cutting(id, form, form.kind().lies() ? List.of() : legs);
     }
 
     /** How much its tool is in the work along its last level, which is like the others. */

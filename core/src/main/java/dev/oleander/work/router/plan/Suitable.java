@@ -7,6 +7,7 @@ import dev.oleander.work.router.operation.Operation.Carve;
 import dev.oleander.work.router.operation.Operation.Chamfer;
 import dev.oleander.work.router.operation.Operation.Clear;
 import dev.oleander.work.router.operation.Operation.Drill;
+import dev.oleander.work.router.operation.Operation.EdgeDrill;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.operation.Operation.Follow;
 import dev.oleander.work.router.operation.Operation.Groove;
@@ -37,6 +38,9 @@ public final class Suitable {
     }
 
     private static boolean does(ToolKind kind, What what) {
+        if (what instanceof EdgeDrill || kind.lies()) {
+            return what instanceof EdgeDrill && kind.lies();
+        }
         if (what instanceof Drill) {
             return kind.isDrill() || kind == ToolKind.BALL || kind == ToolKind.COUNTERSINK;
         }
@@ -65,6 +69,9 @@ public final class Suitable {
         }
         if (what instanceof Drill) {
             return "drill";
+        }
+        if (what instanceof EdgeDrill) {
+            return "drill into an edge";
         }
         if (what instanceof Bore) {
             return "bore";

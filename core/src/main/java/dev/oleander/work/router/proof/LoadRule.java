@@ -49,7 +49,7 @@ public final class LoadRule extends RouterRule {
     }
 
     private static void bending(RouterStop stop, Feeds feeds, Tool tool, Findings findings) {
-        double bending = tool.kind().isDrill() ? 0 : feeds.bending(tool);
+        double bending = tool.kind().isDrill() || tool.kind().lies() ? 0 : feeds.bending(tool);
         if (bending > MOST_BENDING) {
             findings.add(
                     Severity.LOOK,

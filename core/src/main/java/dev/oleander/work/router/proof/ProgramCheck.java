@@ -156,6 +156,10 @@ public final class ProgramCheck {
 
     private void move(Item item, Depths depths, int before) {
         turned(item);
+        if (tool != null && tool.kind().lies()) {
+            new SideCheck(stock, thickness, unit, tool, turns).fault(item).ifPresent(faults::add);
+            return;
+        }
         if (item instanceof Item.Rapid rapid) {
             rapid(rapid, depths, before);
             return;

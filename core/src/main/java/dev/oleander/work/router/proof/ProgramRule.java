@@ -78,6 +78,13 @@ abstract class ProgramRule extends RouterRule {
         }
     }
 
+    /** Drills that lie. */
+    public static final class Side extends ProgramRule {
+        public Side() {
+            super("side", "drills that lie go straight into edges, within reach and height");
+        }
+    }
+
     /** The rotary axis. */
     public static final class Turn extends ProgramRule {
         public Turn() {

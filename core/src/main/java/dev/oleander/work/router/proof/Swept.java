@@ -41,6 +41,9 @@ record Swept(List<Cutting> cuttings, int[] made) {
                 long choice = event.args().getOrDefault("drills", 0.0).longValue();
                 beside = bank == null ? List.of() : bank.places(choice);
             } else if (item instanceof Item.AtFeed feed && tool != null) {
+                if (tool.kind().lies()) {
+                    continue;
+                }
                 Leg own = unrolled.leg(feed);
                 legs.add(own);
                 count++;

@@ -52,6 +52,9 @@ final class StopNames {
                     ? "%d %s Ø %s".formatted(count, holes, diameter)
                     : "%s Ø %s".formatted(kind.equals("bore") ? "Bored hole" : "Hole", diameter);
         }
+        if (kind.equals("edgeDrill")) {
+            return edge(stop);
+        }
         if (kind.equals("carve")) {
             boolean flat = stop.tool().filter(t -> t.kind().isFlat()).isPresent();
             return flat ? "Floor of the carving" : "Carving";
@@ -61,6 +64,17 @@ final class StopNames {
         }
         String word = isBevel(deed) ? "Edge" : WORDS.get(kind);
         return word == null || of.startsWith(word) ? of : word + ", " + of;
+    }
+
+    private static String edge(RouterStop stop) {
+        int count = stop.features().size();
+        String diameter = stop.tool().map(t -> " Ø " + Numbers.plain(t.diameter(), 2)).orElse("");
+        String looks =
+                stop.tool()
+                        .flatMap(t -> t.kind().looks())
+                        .map(face -> " in the edge on the %s".formatted(face.label()))
+                        .orElse(" in an edge");
+        return (count == 1 ? "Hole" : count + " holes") + diameter + looks;
     }
 
     private static boolean isBevel(Deed deed) {
