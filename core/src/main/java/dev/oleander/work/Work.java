@@ -4,6 +4,8 @@ import dev.oleander.book.Book;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
+import dev.oleander.plan.panel.Panel;
+import dev.oleander.plan.panel.clamping.Clamping;
 import dev.oleander.plan.panel.clamping.PanelMachine;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
@@ -112,6 +114,17 @@ public interface Work<C extends Choices<C, S>, S extends Choice<S>> {
 
     /** What a machine can do to panels; empty when it works none. */
     default Optional<PanelMachine> panels(Machine machine, Book<?> book) {
+        return Optional.empty();
+    }
+
+    /**
+     * One clamping of a panel as a job; empty when the machine works no panels.
+     *
+     * @param last whether no other clamping comes after it
+     * @param allowance mm that the bander mills off an edge before it bands it
+     */
+    default Optional<PanelJob<C>> panelJob(
+            Panel panel, Clamping clamping, boolean last, Book<?> book, double allowance) {
         return Optional.empty();
     }
 

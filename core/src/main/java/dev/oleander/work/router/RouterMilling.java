@@ -6,6 +6,8 @@ import dev.oleander.drawing.read.Feature;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.Recipe.Rule;
+import dev.oleander.plan.panel.Panel;
+import dev.oleander.plan.panel.clamping.Clamping;
 import dev.oleander.plan.panel.clamping.PanelMachine;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
@@ -13,6 +15,7 @@ import dev.oleander.value.Subject;
 import dev.oleander.value.Value;
 import dev.oleander.value.ValueException;
 import dev.oleander.value.Word;
+import dev.oleander.work.PanelJob;
 import dev.oleander.work.Plan;
 import dev.oleander.work.Starter;
 import dev.oleander.work.Task;
@@ -24,6 +27,7 @@ import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.choice.RouterOrders;
 import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.operation.Wish;
+import dev.oleander.work.router.panel.PanelJobs;
 import dev.oleander.work.router.run.RouterPlan;
 import dev.oleander.work.router.run.RouterWork;
 import dev.oleander.work.router.run.RunPlanner;
@@ -233,6 +237,12 @@ public final class RouterMilling implements Work<RouterChoices, RouterChoice> {
     @Override
     public Optional<PanelMachine> panels(Machine machine, Book<?> book) {
         return Optional.of(PanelWork.machine(machine, (RouterBook) book));
+    }
+
+    @Override
+    public Optional<PanelJob<RouterChoices>> panelJob(
+            Panel panel, Clamping clamping, boolean last, Book<?> book, double allowance) {
+        return Optional.of(PanelJobs.of(panel, clamping, last, (RouterBook) book, allowance));
     }
 
     @Override

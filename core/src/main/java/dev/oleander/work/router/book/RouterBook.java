@@ -19,26 +19,34 @@ import tools.jackson.databind.JsonNode;
  * The data of a router's tools; between two diameters they are interpolated, beyond them refused.
  *
  * @param tools of the magazine
+ * @param panelRules how features of panels are made, in the order in which they are tried
  */
 public record RouterBook(
-        String machine, List<Tool> tools, List<Station> stations, List<ToolRow> rows)
+        String machine,
+        List<Tool> tools,
+        List<Station> stations,
+        List<PanelRule> panelRules,
+        List<ToolRow> rows)
         implements BookTable<ToolRow, RouterBook> {
 
     private static final String TOOLS = "tools";
     private static final String STATIONS = "stations";
+    private static final String RULES = "rules";
 
     public RouterBook {
         tools = List.copyOf(tools);
         stations = List.copyOf(stations);
+        panelRules = List.copyOf(panelRules);
         rows = List.copyOf(rows);
     }
 
-    /** The tools, and where they stand. */
+    /** The tools, where they stand, and how features of panels are made. */
     @Override
     public Map<String, Book<?>> beside() {
         Map<String, Book<?>> tables = new LinkedHashMap<>();
         tables.put(TOOLS, toolTable());
         tables.put(STATIONS, stationTable());
+        tables.put(RULES, ruleTable());
         return tables;
     }
 
@@ -50,18 +58,30 @@ public record RouterBook(
         return new StationTable(machine, stations);
     }
 
-    /** A change of a row, of a tool or of a position: tools:3, stations:7. */
+    private RuleTable ruleTable() {
+        return new RuleTable(machine, panelRules);
+    }
+
+    /** A change of a row, of a tool, a position or a rule: tools:3, stations:7, rules:2. */
     @Override
     public RouterBook changed(String subject, Optional<JsonNode> after) {
         if (subject.startsWith(TOOLS + ":")) {
             ToolTable changed = toolTable().changed(subject.substring(TOOLS.length() + 1), after);
             return new RouterBook(
-                    machine, changed.rows().stream().map(FlatTool::tool).toList(), stations, rows);
+                    machine,
+                    changed.rows().stream().map(FlatTool::tool).toList(),
+                    stations,
+                    panelRules,
+                    rows);
         }
         if (subject.startsWith(STATIONS + ":")) {
             String position = subject.substring(STATIONS.length() + 1);
             StationTable changed = stationTable().changed(position, after);
-            return new RouterBook(machine, tools, changed.rows(), rows);
+            return new RouterBook(machine, tools, changed.rows(), panelRules, rows);
+        }
+        if (subject.startsWith(RULES + ":")) {
+            RuleTable changed = ruleTable().changed(subject.substring(RULES.length() + 1), after);
+            return new RouterBook(machine, tools, stations, changed.rows(), rows);
         }
         return BookTable.super.changed(subject, after);
     }
@@ -78,7 +98,7 @@ public record RouterBook(
 
     @Override
     public RouterBook of(List<ToolRow> others) {
-        return new RouterBook(machine, tools, stations, others);
+        return new RouterBook(machine, tools, stations, panelRules, others);
     }
 
     @Override

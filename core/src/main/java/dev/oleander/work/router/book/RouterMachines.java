@@ -45,6 +45,10 @@ public final class RouterMachines implements MachineKind {
         List<Station> stations =
                 MachineFiles.MAPPER.convertValue(
                         file.path("stations"), new TypeReference<List<Station>>() {});
-        return new RouterBook(machine.name(), own, stations, rows);
+        List<PanelRule> rules =
+                MachineFiles.MAPPER.convertValue(
+                        file.path("panelRules"), new TypeReference<List<PanelRule>>() {});
+        return new RouterBook(
+                machine.name(), own, stations, rules == null ? List.of() : rules, rows);
     }
 }

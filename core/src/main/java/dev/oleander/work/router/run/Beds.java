@@ -1,5 +1,6 @@
 package dev.oleander.work.router.run;
 
+import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
@@ -70,7 +71,7 @@ final class Beds {
 
     private static SheetLayout asDrawn(Task<RouterChoices> task, Block block) {
         Box stock = stock(block);
-        Box drawn = task.reading().workBox();
+        Box drawn = drawn(task.reading());
         if (block.diameter() == null && drawn.beyond(stock) > SLACK) {
             throw new PlanException(
                     "The drawing reaches from %s, %s to %s, %s; the stock from %s, %s to %s, %s mm."
@@ -87,6 +88,12 @@ final class Beds {
         Placement only = new Placement(task.order().firstCopy(), Transform.IDENTITY);
         return new SheetLayout(
                 stock, List.of(only), task.order().quantity(), 1, 1, 0, 0, task.bed().keepOut());
+    }
+
+    /** What is cut; marks may go on beyond the stock. */
+    private static Box drawn(Reading reading) {
+        List<Box> cut = reading.cut().map(f -> f.chain().box()).toList();
+        return cut.isEmpty() ? reading.workBox() : Box.around(cut);
     }
 
     /** Round stock lies along X, from its centre on; ways may begin and end beside it. */

@@ -1,0 +1,46 @@
+package dev.oleander.work;
+
+import dev.oleander.drawing.write.WrittenChain;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * One clamping of a panel as a job: a drawing as it lies on the machine, and what is done to it.
+ *
+ * @param drawing on layers that say what is done
+ * @param marks layers of what may cross other lines
+ * @param choices what is decided of the work
+ * @param made by which rule each feature is made, in the order of the panel
+ * @param without features that no rule fits
+ */
+public record PanelJob<C>(
+        List<WrittenChain> drawing,
+        Set<String> marks,
+        C choices,
+        List<Made> made,
+        List<Unmade> without) {
+
+    /**
+     * How a feature is made.
+     *
+     * @param tool its number; 0: one that can is found
+     * @param others rules before it that nearly fit, and why they do not
+     */
+    public record Made(
+            String feature, String rule, String operation, int tool, List<String> others) {
+
+        public Made {
+            others = List.copyOf(others);
+        }
+    }
+
+    /** A feature that no rule fits, and why. */
+    public record Unmade(String feature, String sentence) {}
+
+    public PanelJob {
+        drawing = List.copyOf(drawing);
+        marks = Set.copyOf(marks);
+        made = List.copyOf(made);
+        without = List.copyOf(without);
+    }
+}

@@ -1,0 +1,135 @@
+package dev.oleander.work.router.book;
+
+import dev.oleander.book.BookField;
+import dev.oleander.book.BookForm;
+import dev.oleander.book.BookTable;
+import dev.oleander.book.CutDataException;
+import dev.oleander.plan.panel.FeatureKind;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** How a router makes the features of panels; a rule keeps its number. */
+public record RuleTable(String machine, List<PanelRule> rows)
+        implements BookTable<PanelRule, RuleTable> {
+
+    private static final BookField<PanelRule> NUMBER =
+            BookField.above0("number", "Number", "", 999, PanelRule::number).whole();
+    private static final BookField<PanelRule> NAME =
+            BookField.text("name", "Name", PanelRule::name);
+    private static final BookField<PanelRule> KIND =
+            BookField.text("kind", "Feature", PanelRule::kind);
+    private static final BookField<PanelRule> FACE = BookField.text("face", "On", PanelRule::face);
+    private static final BookField<PanelRule> TAG = BookField.text("tag", "For", PanelRule::tag);
+    private static final BookField<PanelRule> FROM =
+            BookField.from0("from", "From", "mm", 10_000, PanelRule::from);
+    private static final BookField<PanelRule> TO =
+            BookField.from0("to", "To", "mm", 10_000, PanelRule::to);
+    private static final BookField<PanelRule> DEPTH =
+            BookField.text("depth", "Depth", PanelRule::depth);
+    private static final BookField<PanelRule> FORM_OF =
+            BookField.text("form", "Drawn as", PanelRule::form);
+    private static final BookField<PanelRule> OPERATION =
+            BookField.text("operation", "Made by", PanelRule::operation);
+    private static final BookField<PanelRule> TOOL =
+            BookField.from0("tool", "Tool", "", 999, PanelRule::tool).whole();
+    private static final BookField<PanelRule> VALUES =
+            BookField.text("values", "With", PanelRule::values);
+
+    private static final BookForm<PanelRule> FORM =
+            BookForm.of(
+                    PanelRule.class,
+                    List.of(
+                            NUMBER, NAME, KIND, FACE, TAG, FROM, TO, DEPTH, FORM_OF, OPERATION,
+                            TOOL, VALUES),
+                    List.of(NUMBER),
+                    RuleTable::read);
+
+    private static final List<String> OPERATIONS =
+            List.of(
+                    "edgeDrill",
+                    "drill",
+                    "bore",
+                    "pocket",
+                    "groove",
+                    "contour",
+                    "follow",
+                    "slot",
+                    "chamfer");
+
+    public RuleTable {
+        rows = List.copyOf(rows);
+    }
+
+    private static PanelRule read(BookForm.Given given) {
+        int number = (int) given.number(NUMBER);
+        if (!given.id().equals(String.valueOf(number))) {
+            throw new CutDataException(
+                    "Rule %s keeps its number; copy it to make rule %d."
+                            .formatted(given.id(), number));
+        }
+        PanelRule rule =
+                new PanelRule(
+                        number,
+                        given.text(NAME),
+                        given.text(KIND),
+                        given.text(FACE),
+                        given.text(TAG),
+                        given.number(FROM),
+                        given.number(TO),
+                        given.text(DEPTH),
+                        given.text(FORM_OF),
+                        given.text(OPERATION),
+                        (int) given.number(TOOL),
+                        given.text(VALUES));
+        return checked(rule);
+    }
+
+    private static PanelRule checked(PanelRule rule) {
+        List<String> kinds =
+                Stream.concat(
+                                Stream.of(PanelRule.ANY),
+                                Arrays.stream(FeatureKind.values()).map(FeatureKind::word))
+                        .toList();
+        one("feature", rule.kind(), kinds);
+        one("face", rule.face(), List.of(PanelRule.ANY, "top", "bottom", "edge"));
+        one("depth", rule.depth(), List.of(PanelRule.ANY, "blind", "through"));
+        one("form", rule.form(), List.of(PanelRule.ANY, "line", "area"));
+        one("operation", rule.operation(), OPERATIONS);
+        if (rule.to() > 0 && rule.to() < rule.from()) {
+            throw new CutDataException(
+                    "Rule %d is for sizes from %s to %s mm: there are none."
+                            .formatted(rule.number(), rule.from(), rule.to()));
+        }
+        return rule;
+    }
+
+    private static void one(String what, String word, List<String> known) {
+        if (!known.contains(word)) {
+            throw new CutDataException(
+                    "The %s of a rule is \"%s\"; known are %s."
+                            .formatted(what, word, String.join(", ", known)));
+        }
+    }
+
+    @Override
+    public List<String> words() {
+        return List.of();
+    }
+
+    @Override
+    public BookForm<PanelRule> form() {
+        return FORM;
+    }
+
+    @Override
+    public RuleTable of(List<PanelRule> others) {
+        return new RuleTable(machine, others);
+    }
+
+    @Override
+    public Comparator<PanelRule> order(List<PanelRule> all) {
+        return Comparator.comparingInt(PanelRule::number);
+    }
+}

@@ -1,0 +1,306 @@
+package dev.oleander.work.router.panel;
+
+import dev.oleander.book.CutDataException;
+import dev.oleander.drawing.write.WrittenChain;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Chain;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Line;
+import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
+import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.offset.Offsetter;
+import dev.oleander.plan.panel.Panel;
+import dev.oleander.plan.panel.PanelFeature;
+import dev.oleander.plan.panel.clamping.Clamping;
+import dev.oleander.quantity.Numbers;
+import dev.oleander.work.PanelJob;
+import dev.oleander.work.PanelJob.Made;
+import dev.oleander.work.PanelJob.Unmade;
+import dev.oleander.work.router.book.PanelRule;
+import dev.oleander.work.router.book.RouterBook;
+import dev.oleander.work.router.choice.Block;
+import dev.oleander.work.router.choice.RouterChoice;
+import dev.oleander.work.router.choice.RouterChoices;
+import dev.oleander.work.router.choice.RouterKind;
+import dev.oleander.work.router.choice.WishValues;
+import dev.oleander.work.router.operation.Wish;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Makes a job of a clamping: features by their rules on layers of one operation each, and the panel
+ * as the stock.
+ */
+public final class PanelJobs {
+
+    private static final String THROUGH = "through";
+    private static final String OUTLINE = "OUTLINE";
+
+    /** mm beyond an edge that what opens there is cleared, so that no corner stays. */
+    private static final double BEYOND = 20;
+
+    /** mm within which something reaches an edge. */
+    private static final double AT = 1e-3;
+
+    /** mm within which a drill has the diameter of a hole. */
+    private static final double SAME = 0.05;
+
+    private final Panel panel;
+    private final Clamping clamping;
+    private final RouterBook book;
+    private final OnMachine on;
+    private final List<WrittenChain> drawing = new ArrayList<>();
+    private final Set<String> marks = new HashSet<>();
+
+    /** By what is done, the layer on which it is drawn, and the wish. */
+    private final Map<List<Object>, Wish> wishes = new LinkedHashMap<>();
+
+    private final Set<String> layers = new HashSet<>(Set.of(OUTLINE));
+    private final List<Made> made = new ArrayList<>();
+    private final List<Unmade> without = new ArrayList<>();
+
+    private PanelJobs(Panel panel, Clamping clamping, RouterBook book, double allowance) {
+        this.panel = panel;
+        this.clamping = clamping;
+        this.book = book;
+        this.on = new OnMachine(panel, clamping.lying(), allowance);
+    }
+
+    /**
+     * @param last whether no other clamping comes after it: then a panel that is not a rectangle is
+     *     cut out
+     * @param allowance mm that the bander mills off an edge before it bands it
+     */
+    public static PanelJob<RouterChoices> of(
+            Panel panel, Clamping clamping, boolean last, RouterBook book, double allowance) {
+        return new PanelJobs(panel, clamping, book, allowance).job(last);
+    }
+
+    private PanelJob<RouterChoices> job(boolean last) {
+        drawing.add(new WrittenChain(OUTLINE, on.outline(), false));
+        for (String id : clamping.features()) {
+            add(panel.feature(id).orElseThrow());
+        }
+        if (last && panel.outline().isPresent()) {
+            RouterChoice round =
+                    RouterChoice.NOTHING
+                            .with(WishValues.WORK, RouterKind.CONTOUR.word())
+                            .with(WishValues.DEPTH, THROUGH)
+                            .with(WishValues.TAB_COUNT, "4")
+                            .with(WishValues.TAB_WIDTH, "8")
+                            .with(WishValues.TAB_HEIGHT, "T/6");
+            wishes.put(List.of(OUTLINE), wish(OUTLINE, round));
+        }
+        Block block = new Block(on.size().length(), on.size().width(), null, null, null);
+        RouterChoices choices =
+                RouterChoices.NOTHING
+                        .withOperations(List.copyOf(wishes.values()), true)
+                        .withBlock(block);
+        return new PanelJob<>(drawing, marks, choices, made, without);
+    }
+
+    private static Wish wish(String layer, RouterChoice values) {
+        String id = layer.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+        return WishValues.with(WishValues.empty(id), id, new Wish.Place(layer, null, null), values);
+    }
+
+    // ---- by rules
+
+    private void add(PanelFeature feature) {
+        List<String> others = new ArrayList<>();
+        for (PanelRule rule : book.panelRules()) {
+            Optional<String> why = whyNot(rule, feature);
+            if (why.isEmpty()) {
+                draw(feature, rule);
+                made.add(
+                        new Made(
+                                feature.id(),
+                                "%d, %s".formatted(rule.number(), rule.name()),
+                                rule.operation(),
+                                rule.tool(),
+                                others));
+                return;
+            }
+            if (rule.isFor(feature.kind())) {
+                others.add("%d, %s: %s".formatted(rule.number(), rule.name(), why.get()));
+            }
+        }
+        without.add(
+                new Unmade(
+                        feature.id(),
+                        "Panel %s, %s %s: no rule fits%s."
+                                .formatted(
+                                        panel.id(),
+                                        feature.kind().label(),
+                                        feature.id(),
+                                        others.isEmpty()
+                                                ? ""
+                                                : " (" + String.join("; ", others) + ")")));
+    }
+
+    private Optional<String> whyNot(PanelRule rule, PanelFeature feature) {
+        boolean drilled = rule.operation().equals(RouterKind.DRILL.word()) && rule.tool() == 0;
+        return rule.whyNot(feature)
+                .or(
+                        () ->
+                                drilled && !hasDrill(feature.diameter())
+                                        ? Optional.of(
+                                                "there is no drill of %s mm"
+                                                        .formatted(mm(feature.diameter())))
+                                        : Optional.empty());
+    }
+
+    private boolean hasDrill(double diameter) {
+        return book.tools().stream()
+                .anyMatch(t -> t.kind().isDrill() && Math.abs(t.diameter() - diameter) <= SAME);
+    }
+
+    // ---- drawn
+
+    private void draw(PanelFeature feature, PanelRule rule) {
+        for (PanelFeature.Step step : feature.steps()) {
+            RouterChoice wide =
+                    values(rule)
+                            .with(WishValues.WORK, RouterKind.BORE.word())
+                            .with(WishValues.DEPTH, mm(step.depth()));
+            Point middle = on.of(feature.face()).apply(feature.middle());
+            Contour rim = Contour.circle(middle, step.diameter() / 2);
+            put("HOLE " + mm(step.depth()) + " STEP", wide, rim, true, false);
+        }
+        if (feature.face().isEdge()) {
+            drawBore(feature, rule);
+            return;
+        }
+        Chain line = feature.line().transformed(on.of(feature.face()));
+        RouterChoice values = values(rule).with(WishValues.DEPTH, depth(feature));
+        if (rule.operation().equals(RouterKind.GROOVE.word())) {
+            put(layer(feature), values.with(WishValues.WIDTH, width(feature)), line, false, true);
+            return;
+        }
+        boolean area = rule.operation().equals(RouterKind.POCKET.word());
+        if (rule.operation().equals(RouterKind.CHAMFER.word())) {
+            values = values.with(WishValues.WIDTH, width(feature));
+        }
+        if (rule.operation().equals(RouterKind.CONTOUR.word())) {
+            values = values.with(WishValues.SIDE, "inside");
+        }
+        if (area && line instanceof Path path && feature.width().isPresent()) {
+            for (Region region : Offsetter.round().band(path, feature.width().getAsDouble() / 2)) {
+                put(layer(feature), values, beyond(region.outer()), false, true);
+            }
+            return;
+        }
+        boolean open = reaches(line.box());
+        Chain drawn = area && open && line instanceof Contour closed ? beyond(closed) : line;
+        put(layer(feature), values, drawn, feature.isHole(), open || !(line instanceof Contour));
+    }
+
+    private void drawBore(PanelFeature hole, PanelRule rule) {
+        String below = mm(on.below(hole));
+        RouterChoice values =
+                values(rule)
+                        .with(WishValues.DEPTH, below)
+                        .with(WishValues.WIDTH, mm(hole.diameter()));
+        Path axis = new Path(List.of(new Line(on.mouth(hole), on.floor(hole))));
+        put("EDGE %s Z%s".formatted(mm(hole.diameter()), below), values, axis, false, true);
+    }
+
+    private RouterChoice values(PanelRule rule) {
+        RouterChoice values = RouterChoice.NOTHING;
+        for (String one : rule.values().split(";")) {
+            String[] pair = one.strip().split("=", 2);
+            if (pair.length == 2) {
+                values = values.with(pair[0].strip(), pair[1].strip());
+            } else if (!one.isBlank() && !one.strip().equals(PanelRule.ANY)) {
+                throw new CutDataException(
+                        "Rule %d: \"%s\" is no value such as tabs.count=3."
+                                .formatted(rule.number(), one.strip()));
+            }
+        }
+        return values.with(WishValues.WORK, rule.operation())
+                .with(WishValues.TOOL, rule.tool() == 0 ? null : String.valueOf(rule.tool()));
+    }
+
+    /** One layer for each operation, called as the shop calls what is drawn on it. */
+    private void put(String layer, RouterChoice values, Chain chain, boolean circle, boolean mark) {
+        List<Object> key = List.of(layer, values, mark);
+        Wish wish = wishes.get(key);
+        if (wish == null) {
+            String name = layer;
+            for (int i = 2; !layers.add(name); i++) {
+                name = "%s %c".formatted(layer, 'A' + i - 1);
+            }
+            wish = wish(name, values);
+            wishes.put(key, wish);
+        }
+        String name = wish.on().layer();
+        if (mark) {
+            marks.add(name);
+        }
+        drawing.add(new WrittenChain(name, chain, circle));
+    }
+
+    private static String layer(PanelFeature feature) {
+        if (feature.through() && !feature.isHole()) {
+            return "CUT";
+        }
+        return "%s %s"
+                .formatted(
+                        feature.kind().name(), feature.through() ? "THROUGH" : mm(feature.depth()));
+    }
+
+    private static String depth(PanelFeature feature) {
+        return feature.through() ? THROUGH : mm(feature.depth());
+    }
+
+    private static String width(PanelFeature feature) {
+        return feature.width().isPresent() ? mm(feature.width().getAsDouble()) : null;
+    }
+
+    private static String mm(double value) {
+        return Numbers.plain(value, 4);
+    }
+
+    // ---- what opens at an edge
+
+    private boolean reaches(Box box) {
+        Box all = on.outline().box();
+        return box.min().x() < all.min().x() + AT
+                || box.min().y() < all.min().y() + AT
+                || box.max().x() > all.max().x() - AT
+                || box.max().y() > all.max().y() - AT;
+    }
+
+    /** Where it ends at an edge of the stock it goes on beyond it. */
+    private Contour beyond(Contour contour) {
+        Box all = on.outline().box();
+        boolean straight = contour.segments().stream().allMatch(Line.class::isInstance);
+        if (!straight) {
+            return contour;
+        }
+        List<Point> corners = contour.segments().stream().map(s -> moved(s.start(), all)).toList();
+        List<Segment> lines = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            lines.add(new Line(corners.get(i), corners.get((i + 1) % corners.size())));
+        }
+        return new Contour(lines);
+    }
+
+    private static Point moved(Point corner, Box all) {
+        double x = corner.x();
+        double y = corner.y();
+        x = x < all.min().x() + AT ? all.min().x() - BEYOND : x;
+        x = x > all.max().x() - AT ? all.max().x() + BEYOND : x;
+        y = y < all.min().y() + AT ? all.min().y() - BEYOND : y;
+        y = y > all.max().y() - AT ? all.max().y() + BEYOND : y;
+        return new Point(x, y);
+    }
+}
