@@ -18,3 +18,14 @@ create table product_step (
     made_at     timestamptz  not null,
     primary key (product_id, number)
 );
+-- Jobs of the clampings of panels, and of what they were made.
+create table product_job (
+    product_id  bigint       not null references product on delete cascade,
+    panel       varchar(60)  not null,
+    clamping    int          not null,
+    job_id      bigint       not null references job,
+    made_of     varchar(64)  not null,
+    primary key (product_id, panel, clamping)
+);
+create index product_job_of_job on product_job (job_id);
+alter table product add column programs varchar(80) not null default '';

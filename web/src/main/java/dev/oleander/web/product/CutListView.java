@@ -21,8 +21,7 @@ record CutListView(List<Material> materials, List<String> bands, List<Bought> bo
             String grain,
             int count,
             String bands,
-            int clampings,
-            String state) {}
+            int clampings) {}
 
     /** What comes from elsewhere. */
     record Bought(String name, int count) {}
@@ -62,8 +61,7 @@ record CutListView(List<Material> materials, List<String> bands, List<Bought> bo
                 row.grain().word(),
                 row.count(),
                 String.join(", ", bands),
-                state.decisions().get(row.panel()).clampings().size(),
-                state.state(state.panel(row.panel())));
+                state.decisions().get(row.panel()).clampings().size());
     }
 
     private static String total(CutList.Total total) {

@@ -11,13 +11,17 @@ import dev.oleander.plan.panel.whole.Mates;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.api.ApiOfWork;
 import dev.oleander.web.api.SeenStep;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.longwork.WorkState;
 import java.net.URI;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PatchMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,8 +38,10 @@ class ProductApi {
 
     private final Products products;
     private final ProductPapers papers;
+    private final ProductPrograms programs;
 
-    ProductApi(Products products, ProductPapers papers) {
+    ProductApi(Products products, ProductPapers papers, ProductPrograms programs) {
+        this.programs = programs;
         this.products = products;
         this.papers = papers;
     }
@@ -84,6 +90,13 @@ class ProductApi {
     /** A feature that cannot be made. */
     record RefusedJson(String feature, String sentence) {}
 
+    /** How a feature is made; tool 0: one that can is found. */
+    record OperationJson(
+            String feature, String rule, String kind, int tool, List<String> whyNotBefore) {}
+
+    /** How far the programs are. */
+    record WorkJson(String phase, double share, String doing) {}
+
     /** Before banding, mm. */
     record CutJson(double length, double width) {}
 
@@ -99,6 +112,8 @@ class ProductApi {
             List<ClampingJson> clampings,
             List<RefusedJson> refused,
             CutJson cut,
+            List<OperationJson> operations,
+            List<Long> jobs,
             ProductDocument.Wishes wishes,
             String cost) {}
 
@@ -118,7 +133,11 @@ class ProductApi {
     record FaultJson(List<String> holes, String sentence) {}
 
     /** What is changed of a product; null: as it is. */
-    record ProductPatch(String machine, Double preMilling) {}
+    record ProductPatch(
+            String machine,
+            Double preMilling,
+            Boolean roundCorners,
+            Map<String, String> materials) {}
 
     @GetMapping
     List<Products.Entry> list(@RequestParam(defaultValue = "") String text) {
@@ -162,15 +181,66 @@ class ProductApi {
             @AuthenticationPrincipal SignedIn who) {
         return json(
                 products.edit(
-                        id,
-                        seen.number(),
-                        "Machine and pre-milling",
-                        d -> {
-                            ProductDocument on =
-                                    patch.machine() == null ? d : d.on(patch.machine());
-                            return patch.preMilling() == null ? on : on.milling(patch.preMilling());
-                        },
-                        who));
+                        id, seen.number(), "Machine and pre-milling", d -> patched(d, patch), who));
+    }
+
+    private static ProductDocument patched(ProductDocument document, ProductPatch patch) {
+        ProductDocument changed = document;
+        if (patch.machine() != null) {
+            changed = changed.on(patch.machine());
+        }
+        if (patch.preMilling() != null) {
+            changed = changed.milling(patch.preMilling());
+        }
+        if (patch.roundCorners() != null) {
+            changed = changed.rounding(patch.roundCorners());
+        }
+        if (patch.materials() != null) {
+            for (Map.Entry<String, String> called : patch.materials().entrySet()) {
+                changed = changed.calling(called.getKey(), called.getValue());
+            }
+        }
+        return changed;
+    }
+
+    /** Makes all programs, and renews those that are stale. */
+    @PostMapping("/{id}/programs")
+    ResponseEntity<WorkJson> programs(
+            @PathVariable long id, @AuthenticationPrincipal SignedIn who) {
+        return begun(id, programs.begin(id, ProductPrograms.Wanted.MAKE, who));
+    }
+
+    /** Releases all programs that are ready. */
+    @PostMapping("/{id}/releases")
+    ResponseEntity<WorkJson> releases(
+            @PathVariable long id, @AuthenticationPrincipal SignedIn who) {
+        return begun(id, programs.begin(id, ProductPrograms.Wanted.RELEASE, who));
+    }
+
+    private static ResponseEntity<WorkJson> begun(long id, WorkState state) {
+        return ResponseEntity.accepted()
+                .location(URI.create("/api/products/%d/programs".formatted(id)))
+                .body(json(state));
+    }
+
+    @GetMapping("/{id}/programs")
+    WorkJson programsState(@PathVariable long id) {
+        products.find(id);
+        return programs.state(id)
+                .map(ProductApi::json)
+                .orElseThrow(() -> new NotFoundException("No programs of it were asked for yet."));
+    }
+
+    /** Stops; what is made stays. */
+    @DeleteMapping("/{id}/programs")
+    WorkJson stop(@PathVariable long id) {
+        programs.stop(id);
+        return programsState(id);
+    }
+
+    private static WorkJson json(WorkState state) {
+        return new WorkJson(
+                state.phase().name().toLowerCase(Locale.ROOT), state.share(), state.doing());
     }
 
     @PostMapping("/{id}/undo")
@@ -239,7 +309,8 @@ class ProductApi {
 
     // ---- as JSON
 
-    private static ProductJson json(ProductState state) {
+    private ProductJson json(ProductState state) {
+        PanelStates states = programs.states(state);
         return new ProductJson(
                 state.id(),
                 state.product().name(),
@@ -247,35 +318,47 @@ class ProductApi {
                 state.document().machine(),
                 state.document().preMilling(),
                 state.step(),
-                state.product().panels().stream().map(p -> json(state, p)).toList());
+                state.product().panels().stream().map(p -> json(state, states.of(p), p)).toList());
     }
 
-    private static PanelJson json(ProductState state, Panel panel) {
+    private static PanelJson json(ProductState state, PanelStates.State of, Panel panel) {
         Decision decision = state.decision(panel);
         return new PanelJson(
                 panel.id(),
                 panel.name(),
                 panel.role().word(),
                 state.product().count(panel),
-                state.state(panel),
-                decision.why(),
+                of.word(),
+                of.sentence(),
                 decision.clampings().size(),
                 state.twins().equalTo(panel.id()).orElse(null),
                 state.twins().mirrorOf(panel.id()).orElse(null));
     }
 
-    private static DecidedJson decided(ProductState state, Panel panel) {
+    private DecidedJson decided(ProductState state, Panel panel) {
         Decision decision = state.decision(panel);
+        PanelStates.State of = programs.states(state).of(panel);
         Face.Size cut = panel.cut(state.document().preMilling());
         return new DecidedJson(
                 panel.id(),
-                state.state(panel),
+                of.word(),
                 decision.why(),
                 decision.clampings().stream().map(ProductApi::clamping).toList(),
                 decision.refused().stream()
                         .map(r -> new RefusedJson(r.feature(), r.sentence()))
                         .toList(),
                 new CutJson(cut.length(), cut.width()),
+                programs.operations(state, panel).stream()
+                        .map(
+                                m ->
+                                        new OperationJson(
+                                                m.feature(),
+                                                m.rule(),
+                                                m.operation(),
+                                                m.tool(),
+                                                m.others()))
+                        .toList(),
+                of.jobs(),
                 state.document().wishes(panel.id()),
                 state.cost(panel));
     }

@@ -8,6 +8,7 @@ import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.StaleEditException;
+import dev.oleander.web.longwork.WorkState;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -35,11 +36,14 @@ import org.springframework.web.multipart.MultipartFile;
 class ProductController {
 
     private static final int LARGEST = 8 << 20;
+    private static final String MATERIAL = "material-";
 
     private final Products products;
     private final ProductPapers papers;
+    private final ProductPrograms programs;
 
-    ProductController(Products products, ProductPapers papers) {
+    ProductController(Products products, ProductPapers papers, ProductPrograms programs) {
+        this.programs = programs;
         this.products = products;
         this.papers = papers;
     }
@@ -109,9 +113,12 @@ class ProductController {
                 "view",
                 ProductView.of(
                         product,
+                        programs.states(product),
                         text == null ? "" : text.toString(),
                         only == null ? "" : only.toString()));
         model.addAttribute("machines", products.machines());
+        model.addAttribute("materials", products.materials(product));
+        model.addAttribute("work", programs.state(product.id()).orElse(null));
         return "product";
     }
 
@@ -154,6 +161,8 @@ class ProductController {
             @RequestParam Integer step,
             @RequestParam String machine,
             @RequestParam String preMilling,
+            @RequestParam(defaultValue = "false") boolean roundCorners,
+            @RequestParam Map<String, String> all,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
@@ -164,13 +173,54 @@ class ProductController {
                     return products.edit(
                             id,
                             step,
-                            "Machine and pre-milling",
-                            d -> d.on(machine).milling(milled),
+                            "How it is made",
+                            d -> called(d.on(machine).milling(milled).rounding(roundCorners), all),
                             who);
                 },
                 who,
                 model,
                 response);
+    }
+
+    /** Materials by the names of their fields: material-ply18. */
+    private static ProductDocument called(ProductDocument document, Map<String, String> fields) {
+        ProductDocument changed = document;
+        for (Map.Entry<String, String> field : fields.entrySet()) {
+            if (field.getKey().startsWith(MATERIAL)) {
+                changed =
+                        changed.calling(
+                                field.getKey().substring(MATERIAL.length()), field.getValue());
+            }
+        }
+        return changed;
+    }
+
+    /** Makes all programs, or releases those that are ready. */
+    @PostMapping("/{id}/programs")
+    String programs(
+            @PathVariable long id,
+            @RequestParam ProductPrograms.Wanted wanted,
+            @AuthenticationPrincipal SignedIn who) {
+        programs.begin(id, wanted, who);
+        return "redirect:/products/" + id;
+    }
+
+    @PostMapping("/{id}/programs/stop")
+    String stop(@PathVariable long id) {
+        programs.stop(id);
+        return "redirect:/products/" + id;
+    }
+
+    /** How far the programs are; the page is shown anew when they are there. */
+    @GetMapping("/{id}/programs")
+    String programs(@PathVariable long id, Model model, HttpServletResponse response) {
+        WorkState work = programs.state(id).orElse(null);
+        if (work == null || work.phase().isOver()) {
+            response.setHeader("HX-Refresh", "true");
+        }
+        model.addAttribute("state", products.find(id));
+        model.addAttribute("work", work);
+        return "product :: work";
     }
 
     private String changed(
@@ -238,6 +288,13 @@ class ProductController {
         Panel panel = product.panel(id);
         PanelPicture picture = new PanelPicture(panel, product.decision(panel), feature);
         model.addAttribute("panel", panel);
+        model.addAttribute("jobs", programs.states(product).of(panel).jobs());
+        model.addAttribute(
+                "operation",
+                programs.operations(product, panel).stream()
+                        .filter(m -> m.feature().equals(feature))
+                        .findFirst()
+                        .orElse(null));
         model.addAttribute("size", ProductView.size(panel));
         model.addAttribute("decision", product.decision(panel));
         model.addAttribute("wishes", product.document().wishes(id));

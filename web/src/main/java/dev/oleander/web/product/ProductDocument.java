@@ -15,18 +15,26 @@ import java.util.TreeMap;
  *
  * @param machine on which its panels are made
  * @param preMilling mm that the bander mills off an edge before it bands it
+ * @param materials what the book of the machine calls a material of the product, by its id
+ * @param roundCorners whether inner corners may stay as round as the tools are
  * @param wishes how panels lie, by their ids
  */
 public record ProductDocument(
-        ProductFile product, String machine, double preMilling, Map<String, Wishes> wishes) {
+        ProductFile product,
+        String machine,
+        double preMilling,
+        Map<String, String> materials,
+        boolean roundCorners,
+        Map<String, Wishes> wishes) {
 
     public ProductDocument {
+        materials = materials == null ? Map.of() : Map.copyOf(materials);
         wishes = wishes == null ? Map.of() : Map.copyOf(wishes);
     }
 
     /** Nothing said of how panels lie, and nothing milled off. */
     public static ProductDocument of(ProductFile product, String machine) {
-        return new ProductDocument(product, machine, 0, Map.of());
+        return new ProductDocument(product, machine, 0, Map.of(), false, Map.of());
     }
 
     /**
@@ -95,18 +103,36 @@ public record ProductDocument(
         } else {
             changed.put(panel, wished);
         }
-        return new ProductDocument(product, machine, preMilling, changed);
+        return new ProductDocument(product, machine, preMilling, materials, roundCorners, changed);
     }
 
     ProductDocument with(ProductFile other) {
-        return new ProductDocument(other, machine, preMilling, wishes);
+        return new ProductDocument(other, machine, preMilling, materials, roundCorners, wishes);
     }
 
     ProductDocument on(String otherMachine) {
-        return new ProductDocument(product, otherMachine, preMilling, wishes);
+        return new ProductDocument(
+                product, otherMachine, preMilling, materials, roundCorners, wishes);
     }
 
     ProductDocument milling(double millimetres) {
-        return new ProductDocument(product, machine, millimetres, wishes);
+        return new ProductDocument(product, machine, millimetres, materials, roundCorners, wishes);
+    }
+
+    ProductDocument rounding(boolean corners) {
+        return new ProductDocument(product, machine, preMilling, materials, corners, wishes);
+    }
+
+    /**
+     * @param called what the book calls a material; empty: it is found again
+     */
+    ProductDocument calling(String material, String called) {
+        Map<String, String> changed = new TreeMap<>(materials);
+        if (called.isBlank()) {
+            changed.remove(material);
+        } else {
+            changed.put(material, called);
+        }
+        return new ProductDocument(product, machine, preMilling, changed, roundCorners, wishes);
     }
 }

@@ -2,7 +2,6 @@ package dev.oleander.web.product;
 
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.Product;
-import dev.oleander.plan.panel.Role;
 import dev.oleander.plan.panel.clamping.ClampingPlanner;
 import dev.oleander.plan.panel.clamping.Cost;
 import dev.oleander.plan.panel.clamping.Decision;
@@ -76,21 +75,16 @@ public record ProductState(
         return wishes.isNone() ? "" : Cost.of(panel, machine, wishes.read());
     }
 
-    /** How far a panel is. */
-    public String state(Panel panel) {
-        Decision decision = decision(panel);
-        if (panel.role() != Role.PANEL) {
-            return panel.role().word();
-        }
-        if (panel.features().isEmpty()) {
-            return "nothing to machine: saw only";
-        }
-        if (decision.clampings().isEmpty()) {
-            return "refused";
-        }
-        int refused = decision.refused().size();
-        return refused == 0
-                ? "decided"
-                : "%d %s refused".formatted(refused, refused == 1 ? "feature" : "features");
+    /** How many of a panel all products need, with those that are the same body. */
+    public int countWithTwins(Panel panel) {
+        return product.made().stream()
+                .filter(
+                        p ->
+                                p.id().equals(panel.id())
+                                        || twins.equalTo(p.id())
+                                                .filter(panel.id()::equals)
+                                                .isPresent())
+                .mapToInt(product::count)
+                .sum();
     }
 }

@@ -18,7 +18,9 @@ record ProductView(List<Row> rows, int shown, List<String> states) {
      *
      * @param ups faces that are up, in the order of the clampings
      * @param like equal to, or the mirror image of, another; empty: neither
-     * @param urgent whether something is refused
+     * @param urgent whether somebody has to do something before there is a program
+     * @param refused what cannot be made of it; empty: nothing
+     * @param jobs of its clampings
      */
     record Row(
             String id,
@@ -31,7 +33,9 @@ record ProductView(List<Row> rows, int shown, List<String> states) {
             String why,
             String like,
             boolean wished,
-            boolean urgent) {
+            boolean urgent,
+            String refused,
+            List<Long> jobs) {
 
         public boolean isMade() {
             return !state.equals(Role.HELPER.word()) && !state.equals(Role.BOUGHT.word());
@@ -42,8 +46,9 @@ record ProductView(List<Row> rows, int shown, List<String> states) {
      * @param text that name or id contains; empty: all
      * @param state empty: all
      */
-    static ProductView of(ProductState state, String text, String only) {
-        List<Row> all = state.product().panels().stream().map(p -> row(state, p)).toList();
+    static ProductView of(ProductState state, PanelStates states, String text, String only) {
+        List<Row> all =
+                state.product().panels().stream().map(p -> row(state, states.of(p), p)).toList();
         String wanted = text.strip().toLowerCase(Locale.ROOT);
         List<Row> rows =
                 all.stream()
@@ -58,7 +63,7 @@ record ProductView(List<Row> rows, int shown, List<String> states) {
                 rows, all.size(), all.stream().map(Row::state).distinct().sorted().toList());
     }
 
-    private static Row row(ProductState state, Panel panel) {
+    private static Row row(ProductState state, PanelStates.State of, Panel panel) {
         Decision decision = state.decision(panel);
         List<String> ups = new ArrayList<>();
         for (Clamping clamping : decision.clampings()) {
@@ -71,12 +76,21 @@ record ProductView(List<Row> rows, int shown, List<String> states) {
                 state.product().count(panel),
                 size(panel),
                 panel.material(),
-                state.state(panel),
+                of.word(),
                 ups,
-                decision.why(),
+                of.sentence(),
                 like(state, panel),
                 !state.document().wishes(panel.id()).isNone(),
-                !decision.refused().isEmpty());
+                of.urgent(),
+                refused(decision),
+                of.jobs());
+    }
+
+    private static String refused(Decision decision) {
+        int count = decision.refused().size();
+        return count == 0
+                ? ""
+                : "%d %s refused".formatted(count, count == 1 ? "feature" : "features");
     }
 
     static String size(Panel panel) {

@@ -107,6 +107,31 @@ public class Products {
                                                                         .toList()))));
     }
 
+    /**
+     * A material of a product, and what the book of its machine calls it.
+     *
+     * @param called empty: nothing is alike
+     * @param known what the book has
+     */
+    public record MaterialView(String id, String called, List<String> known) {}
+
+    /** Those that its panels are made of. */
+    public List<MaterialView> materials(ProductState state) {
+        Machine machine = machines.find(state.document().machine()).orElseThrow();
+        return state.product().made().stream()
+                .map(p -> p.material())
+                .distinct()
+                .sorted()
+                .map(
+                        id ->
+                                new MaterialView(
+                                        id,
+                                        ProductMaterials.called(state, id, books.of(machine))
+                                                .orElse(""),
+                                        books.of(machine).materials()))
+                .toList();
+    }
+
     // ---- read
 
     /**

@@ -1,0 +1,83 @@
+package dev.oleander.web.product;
+
+import java.util.List;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+
+/** Jobs of the clampings of panels, as the database has them. */
+@Component
+class ProductJobTable {
+
+    private final JdbcTemplate sql;
+
+    ProductJobTable(JdbcTemplate sql) {
+        this.sql = sql;
+    }
+
+    /**
+     * A clamping's job.
+     *
+     * @param clamping from 1
+     * @param madeOf what it was made of, as a hash
+     * @param next what has to be done next, as the board says it
+     * @param revision released last of the job's present step; null: none
+     */
+    record Link(
+            String panel, int clamping, long job, String madeOf, String next, String revision) {}
+
+    List<Link> of(long product) {
+        return sql.query(
+                """
+                select p.panel, p.clamping, p.job_id, p.made_of, j.next_action, r.revision
+                from product_job p join job j on j.id = p.job_id
+                left join lateral (
+                    select revision from release
+                    where job_id = j.id and not trial and step = j.pointer
+                    order by id desc limit 1) r on true
+                where p.product_id = ? order by p.panel, p.clamping
+                """,
+                (row, i) ->
+                        new Link(
+                                row.getString("panel"),
+                                row.getInt("clamping"),
+                                row.getLong("job_id"),
+                                row.getString("made_of"),
+                                row.getString("next_action"),
+                                row.getString("revision")),
+                product);
+    }
+
+    void put(long product, String panel, int clamping, long job, String madeOf) {
+        sql.update(
+                """
+                insert into product_job (product_id, panel, clamping, job_id, made_of)
+                values (?, ?, ?, ?, ?)
+                on conflict (product_id, panel, clamping)
+                do update set job_id = excluded.job_id, made_of = excluded.made_of
+                """,
+                product,
+                panel,
+                clamping,
+                job,
+                madeOf);
+    }
+
+    /** Forgets jobs of clampings that there are no more. */
+    void keepFirst(long product, String panel, int clampings) {
+        sql.update(
+                "delete from product_job where product_id = ? and panel = ? and clamping > ?",
+                product,
+                panel,
+                clampings);
+    }
+
+    /** The long work that was wanted last; empty: none. */
+    String programs(long product) {
+        return sql.queryForObject(
+                "select programs from product where id = ?", String.class, product);
+    }
+
+    void programs(long product, String key) {
+        sql.update("update product set programs = ? where id = ?", key, product);
+    }
+}

@@ -1,0 +1,269 @@
+package dev.oleander.web.product;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import dev.oleander.book.Book;
+import dev.oleander.book.CutDataException;
+import dev.oleander.drawing.DrawingException;
+import dev.oleander.machine.Machine;
+import dev.oleander.machine.MachineLibrary;
+import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.panel.Panel;
+import dev.oleander.proof.Finding;
+import dev.oleander.proof.Severity;
+import dev.oleander.web.account.AccountRepository;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.book.Books;
+import dev.oleander.web.job.Acceptances;
+import dev.oleander.web.job.JobService;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.result.JobResult;
+import dev.oleander.web.job.source.Upload;
+import dev.oleander.web.longwork.WorkKind;
+import dev.oleander.web.longwork.WorkProgress;
+import dev.oleander.web.longwork.WorkState;
+import dev.oleander.web.longwork.Works;
+import dev.oleander.web.product.ProductJobTable.Link;
+import dev.oleander.web.release.ReleaseRefusedException;
+import dev.oleander.web.release.ReleaseService;
+import dev.oleander.work.Kinds;
+import dev.oleander.work.PanelJob;
+import dev.oleander.work.Work;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/**
+ * Makes the programs of a product as long work: of each clamping a job, planned and proved; those
+ * that are there and still what the product asks for stay. Releases those that are ready.
+ */
+@Component
+public class ProductPrograms implements WorkKind {
+
+    private static final Logger LOG = LoggerFactory.getLogger(ProductPrograms.class);
+
+    /** Rule whose looks are inner corners that no round tool reaches. */
+    private static final String CORNERS = "rest";
+
+    private final Products products;
+    private final ProductJobTable table;
+    private final Works works;
+    private final JobService jobs;
+    private final ReleaseService releases;
+    private final MachineLibrary machines;
+    private final Books books;
+    private final AccountRepository accounts;
+    private final Clock clock;
+
+    ProductPrograms(
+            Products products,
+            ProductJobTable table,
+            Works works,
+            JobService jobs,
+            ReleaseService releases,
+            MachineLibrary machines,
+            Books books,
+            AccountRepository accounts,
+            Clock clock) {
+        this.products = products;
+        this.table = table;
+        this.works = works;
+        this.jobs = jobs;
+        this.releases = releases;
+        this.machines = machines;
+        this.books = books;
+        this.accounts = accounts;
+        this.clock = clock;
+    }
+
+    /** What is to be done. */
+    public enum Wanted {
+        MAKE,
+        RELEASE
+    }
+
+    @Override
+    public String word() {
+        return "product";
+    }
+
+    private static String subject(long product) {
+        return "programs of product " + product;
+    }
+
+    /**
+     * Begins; what is under way for the product ends.
+     *
+     * @throws dev.oleander.web.job.document.NotFoundException when there is no such product
+     */
+    public WorkState begin(long product, Wanted wanted, SignedIn who) {
+        products.find(product);
+        long version = clock.millis();
+        String key = "%d/%s/%d/%d".formatted(product, wanted, who.id(), version);
+        table.programs(product, key);
+        return works.want(wish(key));
+    }
+
+    private Works.Wish wish(String key) {
+        String[] parts = key.split("/");
+        return new Works.Wish(
+                this,
+                key,
+                subject(Long.parseLong(parts[0])),
+                Long.parseLong(parts[3]),
+                Long.valueOf(parts[2]));
+    }
+
+    /** How far it is; empty when nothing was wanted. */
+    public Optional<WorkState> state(long product) {
+        String key = table.programs(product);
+        return key.isEmpty() ? Optional.empty() : works.known(wish(key));
+    }
+
+    public void stop(long product) {
+        works.stop(subject(product));
+    }
+
+    /** How far panels are. */
+    public PanelStates states(ProductState state) {
+        return PanelStates.of(state, table.of(state.id()), p -> programs(state, p));
+    }
+
+    private record Key(long product, int step, long books, String panel) {}
+
+    /** What a step becomes does not change while the books do not. */
+    private final Cache<Key, List<PanelProgram>> known =
+            Caffeine.newBuilder().maximumSize(2_000).build();
+
+    // ---- what panels become
+
+    /** Of each clamping; none where nothing is machined. */
+    List<PanelProgram> programs(ProductState state, Panel panel) {
+        Key key = new Key(state.id(), state.step(), books.version(), panel.id());
+        return known.get(key, k -> made(state, panel));
+    }
+
+    private List<PanelProgram> made(ProductState state, Panel panel) {
+        Machine machine = machines.find(state.document().machine()).orElseThrow();
+        Work<?, ?> kind = Kinds.of(machine);
+        Book<?> book = books.of(machine);
+        List<PanelProgram> programs = new ArrayList<>();
+        for (int number = 1; number <= state.decision(panel).clampings().size(); number++) {
+            programs.add(PanelProgram.of(state, panel, number, machine, kind, book));
+        }
+        return programs;
+    }
+
+    /** By which rules the features of a panel are made; none where they cannot be. */
+    List<PanelJob.Made> operations(ProductState state, Panel panel) {
+        try {
+            return programs(state, panel).stream().flatMap(p -> p.made().stream()).toList();
+        } catch (RefusedEditException | PlanException | CutDataException impossible) {
+            return List.of();
+        }
+    }
+
+    @Override
+    public void run(String key, WorkProgress progress) {
+        String[] parts = key.split("/");
+        long product = Long.parseLong(parts[0]);
+        SignedIn who = SignedIn.of(accounts.findById(Long.valueOf(parts[2])).orElseThrow());
+        if (Wanted.valueOf(parts[1]) == Wanted.MAKE) {
+            make(products.find(product), who, progress);
+        } else {
+            release(product, who, progress);
+        }
+    }
+
+    private void make(ProductState state, SignedIn who, WorkProgress progress) {
+        List<Panel> panels =
+                state.product().made().stream()
+                        .filter(p -> state.twins().equalTo(p.id()).isEmpty())
+                        .toList();
+        for (int i = 0; i < panels.size(); i++) {
+            Panel panel = panels.get(i);
+            progress.at((double) i / panels.size(), panel.name());
+            table.keepFirst(state.id(), panel.id(), state.decision(panel).clampings().size());
+            try {
+                List<PanelProgram> programs = programs(state, panel);
+                for (int number = 1; number <= programs.size(); number++) {
+                    make(state, panel, number, programs.get(number - 1), who);
+                }
+            } catch (RefusedEditException
+                    | PlanException
+                    | CutDataException
+                    | DrawingException refused) {
+                // its state says so
+                LOG.info("No program of {}: {}", panel.id(), refused.getMessage());
+            }
+        }
+    }
+
+    private void make(
+            ProductState state, Panel panel, int number, PanelProgram program, SignedIn who) {
+        boolean there =
+                table.of(state.id()).stream()
+                        .filter(l -> l.panel().equals(panel.id()) && l.clamping() == number)
+                        .anyMatch(l -> l.madeOf().equals(program.hash()));
+        if (there) {
+            return;
+        }
+        long job =
+                jobs.create(
+                        List.of(new Upload(program.fileName(), program.drawing())),
+                        program.order(),
+                        program.decided(),
+                        who);
+        table.put(state.id(), panel.id(), number, job, program.hash());
+        JobView view = jobs.finished(job);
+        if (state.document().roundCorners() && view.result().isProved()) {
+            jobs.edit(job, "Round corners accepted", ProductPrograms::rounded, who);
+            jobs.finished(job);
+        }
+        jobs.refreshSummary(job);
+    }
+
+    private static JobDocument rounded(JobResult before) {
+        JobDocument document = before.document();
+        for (JobResult run : before.runs()) {
+            for (Finding finding : run.proof().open()) {
+                if (finding.severity() == Severity.LOOK && finding.rule().equals(CORNERS)) {
+                    document =
+                            Acceptances.of(
+                                    before,
+                                    document,
+                                    finding.key(),
+                                    "inner corners of this product may stay round");
+                }
+            }
+        }
+        return document;
+    }
+
+    private void release(long product, SignedIn who, WorkProgress progress) {
+        List<Link> links = table.of(product);
+        PanelStates states = states(products.find(product));
+        for (int i = 0; i < links.size(); i++) {
+            Link link = links.get(i);
+            progress.at((double) i / links.size(), link.panel());
+            boolean wanted = link.revision() == null && !states.isStale(link);
+            if (wanted) {
+                release(link, who);
+            }
+        }
+    }
+
+    private void release(Link link, SignedIn who) {
+        try {
+            releases.release(link.job(), who);
+        } catch (ReleaseRefusedException | RefusedEditException notReady) {
+            LOG.info("Job {} is not released: {}", link.job(), notReady.getMessage());
+        }
+    }
+}
