@@ -23,11 +23,18 @@ public record PanelJob<C>(
     /**
      * How a feature is made.
      *
+     * @param operation word of how it is made
+     * @param deed the same for people
      * @param tool its number; 0: one that can is found
      * @param others rules before it that nearly fit, and why they do not
      */
     public record Made(
-            String feature, String rule, String operation, int tool, List<String> others) {
+            String feature,
+            String rule,
+            String operation,
+            String deed,
+            int tool,
+            List<String> others) {
 
         public Made {
             others = List.copyOf(others);

@@ -75,11 +75,7 @@ record PanelProgram(
                     }
                     return with;
                 };
-        String all =
-                dxf
-                        + JsonMapper.shared().writeValueAsString(job.choices())
-                        + order
-                        + state.document().roundCorners();
+        String all = dxf + JsonMapper.shared().writeValueAsString(job.choices()) + order;
         return new PanelProgram(
                 dxf.getBytes(StandardCharsets.UTF_8),
                 order,

@@ -207,13 +207,23 @@ public class ProductPrograms implements WorkKind {
 
     private void make(
             ProductState state, Panel panel, int number, PanelProgram program, SignedIn who) {
-        boolean there =
+        Optional<Long> there =
                 table.of(state.id()).stream()
                         .filter(l -> l.panel().equals(panel.id()) && l.clamping() == number)
-                        .anyMatch(l -> l.madeOf().equals(program.hash()));
-        if (there) {
-            return;
+                        .filter(l -> l.madeOf().equals(program.hash()))
+                        .map(Link::job)
+                        .findFirst();
+        long job = there.orElseGet(() -> created(state, panel, number, program, who));
+        JobView view = jobs.finished(job);
+        if (state.document().roundCorners() && view.result().isProved()) {
+            jobs.edit(job, "Round corners accepted", ProductPrograms::rounded, who);
+            jobs.finished(job);
         }
+        jobs.refreshSummary(job);
+    }
+
+    private long created(
+            ProductState state, Panel panel, int number, PanelProgram program, SignedIn who) {
         long job =
                 jobs.create(
                         List.of(new Upload(program.fileName(), program.drawing())),
@@ -221,12 +231,7 @@ public class ProductPrograms implements WorkKind {
                         program.decided(),
                         who);
         table.put(state.id(), panel.id(), number, job, program.hash());
-        JobView view = jobs.finished(job);
-        if (state.document().roundCorners() && view.result().isProved()) {
-            jobs.edit(job, "Round corners accepted", ProductPrograms::rounded, who);
-            jobs.finished(job);
-        }
-        jobs.refreshSummary(job);
+        return job;
     }
 
     private static JobDocument rounded(JobResult before) {

@@ -125,6 +125,7 @@ public final class PanelJobs {
                                 feature.id(),
                                 "%d, %s".formatted(rule.number(), rule.name()),
                                 rule.operation(),
+                                RouterKind.of(rule.operation()).orElseThrow().label(),
                                 rule.tool(),
                                 others));
                 return;
