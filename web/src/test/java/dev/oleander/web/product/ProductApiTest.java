@@ -1,0 +1,235 @@
+package dev.oleander.web.product;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.oleander.web.WebTest;
+import dev.oleander.web.account.PageClient;
+import dev.oleander.web.api.ApiClient;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Products over HTTP and their pages, against figures that were worked out by other code. */
+class ProductApiTest extends WebTest {
+
+    private static final Path SAMPLES = Path.of("..", "samples", "router", "panels");
+    private static final Duration LONG = Duration.ofSeconds(120);
+
+    private ApiClient api;
+
+    @BeforeEach
+    void call() {
+        api = new ApiClient(port, "mira");
+    }
+
+    private static String text(String name) {
+        try {
+            return Files.readString(SAMPLES.resolve(name));
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+
+    private static JsonNode truth(String name) {
+        return JsonMapper.shared().readTree(text(name));
+    }
+
+    private long locker() {
+        ApiClient.Answer made = api.post("/api/products", text("galley_locker.product.json"));
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+        assertThat(made.header("Location")).startsWith("/api/products/");
+        return made.json().get("id").asLong();
+    }
+
+    private JsonNode get(String path, Object... with) {
+        ApiClient.Answer answer = api.get(path.formatted(with));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.json();
+    }
+
+    private JsonNode panel(long id, String name) {
+        for (JsonNode panel : get("/api/products/%d", id).get("panels")) {
+            if (panel.get("id").asString().equals(name)) {
+                return panel;
+            }
+        }
+        throw new AssertionError("no panel " + name);
+    }
+
+    private void programs(long id, String what) {
+        ApiClient.Answer begun = api.post("/api/products/%d/%s".formatted(id, what), "{}");
+        assertThat(begun.status()).as(begun.text()).isEqualTo(202);
+        long until = System.nanoTime() + LONG.toNanos();
+        String phase = "";
+        while (!phase.equals("done")) {
+            assertThat(System.nanoTime()).as(phase).isLessThan(until);
+            phase = get("/api/products/%d/programs", id).get("phase").asString();
+            assertThat(phase).isIn("waiting", "running", "done");
+        }
+    }
+
+    @Test
+    void panelsAreDecidedAsTheyShould() {
+        long id = locker();
+        JsonNode truth = truth("galley_locker.truth.json");
+        for (String name : truth.get("panels").propertyNames()) {
+            JsonNode of = truth.at("/panels/" + name);
+            JsonNode listed = panel(id, name);
+            assertThat(listed.get("role").asString())
+                    .isEqualTo(
+                            of.path("inCutList").asBoolean()
+                                    ? "panel"
+                                    : of.get("state").asString());
+            if (of.has("clampings")) {
+                JsonNode decided = get("/api/products/%d/panels/%s", id, name);
+                assertThat(decided.get("clampings").size()).isEqualTo(of.get("clampings").asInt());
+                assertThat(decided.get("refused").size()).isEqualTo(of.get("refused").size());
+                assertThat(decided.at("/cut/length").asDouble())
+                        .isCloseTo(of.at("/cut/0").asDouble(), within(1e-9));
+                for (JsonNode clamping : decided.get("clampings")) {
+                    assertThat(clamping.get("why").asString()).contains("features lie there");
+                }
+                // each feature that can be made is made by a rule
+                assertThat(decided.get("operations").size())
+                        .isEqualTo(made(decided.get("clampings")));
+            }
+        }
+        assertThat(get("/api/products/%d/cut-list", id).size()).isEqualTo(8);
+        assertThat(get("/api/products/%d/mates", id).get("pairs").size()).isEqualTo(24);
+        assertThat(get("/api/products/%d/mates", id).at("/faults/0/holes/0").asString())
+                .isEqualTo("kick/h5");
+    }
+
+    private static int made(JsonNode clampings) {
+        int made = 0;
+        for (JsonNode clamping : clampings) {
+            made += clamping.get("features").size();
+        }
+        return made;
+    }
+
+    @Test
+    void badProductsAreRefusedAndNothingIsMade() {
+        int before = get("/api/products").size();
+        for (JsonNode bad : truth("bad_products.truth.json").get("cases")) {
+            ApiClient.Answer refused = api.post("/api/products", bad.get("product").toString());
+            assertThat(refused.status()).isEqualTo(422);
+            for (JsonNode word : bad.get("sentenceNames")) {
+                assertThat(refused.detail()).contains(word.asString());
+            }
+        }
+        assertThat(api.post("/api/products", "{").status()).isEqualTo(422);
+        assertThat(api.get("/api/products/999999").status()).isEqualTo(404);
+        assertThat(get("/api/products").size()).isEqualTo(before);
+    }
+
+    @Test
+    void aFaceIsOverruledAndPutBack() {
+        long id = locker();
+        String path = "/api/products/%d/panels/side-l".formatted(id);
+        JsonNode wished = api.send("PATCH", path, "{\"up\": \"bottom\"}").json();
+        assertThat(wished.get("clampings").size()).isEqualTo(2);
+        assertThat(wished.at("/clampings/0/up").asString()).isEqualTo("bottom");
+        assertThat(wished.get("cost").asString()).isEqualTo("1 clamping more");
+        JsonNode back = api.send("PATCH", path, "{\"up\": \"\"}").json();
+        assertThat(back.get("clampings").size()).isEqualTo(1);
+        assertThat(api.post("/api/products/%d/undo".formatted(id), "").status()).isEqualTo(200);
+        assertThat(get(path).get("clampings").size()).isEqualTo(2);
+        ApiClient.Answer none = api.send("PATCH", path, "{\"up\": \"left\"}");
+        assertThat(none.status()).isEqualTo(422);
+        assertThat(none.detail()).contains("top or bottom");
+        assertThat(api.send("PATCH", path, "{\"clampingOf\": {\"h99\": \"top\"}}").detail())
+                .contains("no feature h99");
+        ApiClient.Answer stale = api.ifMatch("\"1\"").send("PATCH", path, "{\"up\": \"top\"}");
+        assertThat(stale.status()).isEqualTo(409);
+    }
+
+    @Test
+    void allProgramsAreMadeReleasedAndRenewed() {
+        long id = locker();
+        api.send("PATCH", "/api/products/" + id, "{\"roundCorners\": true}");
+        programs(id, "programs");
+        for (JsonNode panel : get("/api/products/%d", id).get("panels")) {
+            assertThat(panel.get("state").asString())
+                    .as(panel.toString())
+                    .isIn(
+                            "proved",
+                            "program of bottom",
+                            "nothing to machine: saw only",
+                            "helper",
+                            "bought");
+        }
+        JsonNode door = get("/api/products/%d/panels/door", id);
+        assertThat(door.get("jobs").size()).isEqualTo(2);
+        long first = door.at("/jobs/0").asLong();
+        assertThat(get("/api/jobs/%d", first).get("quantity").asInt()).isEqualTo(4);
+        assertThat(get("/api/jobs/%d", first).get("name").asString())
+                .isEqualTo("Galley locker, Door: bottom up");
+        programs(id, "releases");
+        assertThat(panel(id, "door").get("state").asString()).isEqualTo("released A");
+        // what is there stays; what changed is made anew
+        api.send("PATCH", "/api/products/%d/panels/door".formatted(id), "{\"turn\": \"180\"}");
+        assertThat(panel(id, "door").get("state").asString()).isEqualTo("stale");
+        assertThat(panel(id, "kick").get("state").asString()).isEqualTo("released A");
+        programs(id, "programs");
+        assertThat(panel(id, "door").get("state").asString()).isEqualTo("proved");
+        assertThat(get("/api/products/%d/panels/door", id).at("/jobs/0").asLong())
+                .isNotEqualTo(first);
+    }
+
+    @Test
+    void aProductWithAnotherMaterialWaitsForItsName() {
+        ObjectNode other = (ObjectNode) truth("galley_locker.product.json");
+        String oak = other.toString().replace("ply18", "oak18");
+        long id = api.post("/api/products", oak).json().get("id").asLong();
+        assertThat(panel(id, "kick").get("state").asString()).isEqualTo("no program");
+        assertThat(panel(id, "kick").get("sentence").asString()).contains("oak18", "birch plywood");
+        api.send("PATCH", "/api/products/" + id, "{\"materials\": {\"oak18\": \"iroko\"}}");
+        assertThat(panel(id, "kick").get("sentence").asString()).contains("Top up");
+    }
+
+    @Test
+    void listsArePrinted() throws IOException {
+        long id = locker();
+        String csv = api.get("/api/products/%d/cut-list.csv".formatted(id)).text();
+        assertThat(csv).startsWith("panel,name,material,length");
+        assertThat(csv).contains("side-l,\"Side, port\",ply18,560.0,379.0").doesNotContain("pipe");
+        assertThat(api.get("/api/products/%d/mates.csv".formatted(id)).text()).contains("kick/h5");
+        PageClient pages = new PageClient(port).signedIn("mira");
+        byte[] pdf = pages.bytes("/products/%d/cut-list.pdf".formatted(id));
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            String text = new PDFTextStripper().getText(document);
+            assertThat(text)
+                    .contains("Galley locker: cut list", "556", "554 × 494", "8 × Hinge")
+                    .doesNotContain("Pipe");
+        }
+    }
+
+    @Test
+    void theFileComesOutAsItWentIn() {
+        long id = locker();
+        assertThat(get("/api/products/%d/file", id).get("panels").size()).isEqualTo(10);
+        ApiClient.Answer again =
+                api.send(
+                        "PUT",
+                        "/api/products/%d/file".formatted(id),
+                        text("galley_locker.product.json")
+                                .replace("\"quantity\": 4", "\"quantity\": 6"));
+        assertThat(again.json().get("quantity").asInt()).isEqualTo(6);
+        ApiClient.Answer wrong =
+                api.send("PUT", "/api/products/%d/file".formatted(id), "{\"name\": \"x\"}");
+        assertThat(wrong.status()).isEqualTo(422);
+        assertThat(get("/api/products/%d", id).get("quantity").asInt()).isEqualTo(6);
+    }
+}
