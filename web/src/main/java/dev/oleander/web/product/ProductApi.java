@@ -12,7 +12,9 @@ import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.api.ApiOfWork;
 import dev.oleander.web.api.SeenStep;
 import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.job.source.Uploads;
 import dev.oleander.web.longwork.WorkState;
+import java.io.IOException;
 import java.net.URI;
 import java.util.List;
 import java.util.Locale;
@@ -30,6 +32,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 
 /** Products over HTTP. */
 @ApiOfWork
@@ -149,6 +152,23 @@ class ProductApi {
             @RequestBody String product, @AuthenticationPrincipal SignedIn who) {
         ProductState made = products.make(ProductReader.parse(product), who);
         return ResponseEntity.created(URI.create("/api/products/" + made.id())).body(json(made));
+    }
+
+    /** A product of drawings, one for each face: side.top.dxf. */
+    @PostMapping(consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    ResponseEntity<ProductJson> make(
+            @RequestParam(name = "file") List<MultipartFile> files,
+            DrawnProduct said,
+            @AuthenticationPrincipal SignedIn who)
+            throws IOException {
+        ProductState made = products.make(Uploads.of(files), said, who);
+        return ResponseEntity.created(URI.create("/api/products/" + made.id())).body(json(made));
+    }
+
+    /** A face as a drawing. */
+    @GetMapping(path = "/{id}/panels/{panel}/faces/{face}.dxf", produces = "application/dxf")
+    String face(@PathVariable long id, @PathVariable String panel, @PathVariable String face) {
+        return products.face(id, panel, face);
     }
 
     @GetMapping("/{id}")

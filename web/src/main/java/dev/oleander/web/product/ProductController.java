@@ -1,5 +1,6 @@
 package dev.oleander.web.product;
 
+import dev.oleander.drawing.DrawingException;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.file.ProductReader;
@@ -8,11 +9,13 @@ import dev.oleander.quantity.Typed;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.StaleEditException;
+import dev.oleander.web.job.source.Uploads;
 import dev.oleander.web.longwork.WorkState;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
 import org.springframework.http.ContentDisposition;
@@ -37,6 +40,7 @@ class ProductController {
 
     private static final int LARGEST = 8 << 20;
     private static final String MATERIAL = "material-";
+    private static final String DRAWING = ".*\\.(dxf|svg)";
 
     private final Products products;
     private final ProductPapers papers;
@@ -68,16 +72,23 @@ class ProductController {
 
     @PostMapping
     String bring(
-            @RequestParam MultipartFile file,
+            @RequestParam List<MultipartFile> file,
+            DrawnProduct said,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response)
             throws IOException {
+        String first = file.isEmpty() ? "" : file.get(0).getOriginalFilename();
         try {
-            return "redirect:/products/" + products.make(ProductReader.parse(text(file)), who).id();
-        } catch (PlanException | RefusedEditException refused) {
+            boolean drawn = first != null && !first.toLowerCase(Locale.ROOT).endsWith(".json");
+            ProductState made =
+                    drawn && first.toLowerCase(Locale.ROOT).matches(DRAWING)
+                            ? products.make(Uploads.of(file), said, who)
+                            : products.make(ProductReader.parse(text(file.get(0))), who);
+            return "redirect:/products/" + made.id();
+        } catch (PlanException | RefusedEditException | DrawingException refused) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            return list("", file.getOriginalFilename() + ": " + refused.getMessage(), who, model);
+            return list("", first + ": " + refused.getMessage(), who, model);
         }
     }
 
@@ -353,6 +364,16 @@ class ProductController {
     @GetMapping("/{id}/cut-list.csv")
     ResponseEntity<byte[]> cutListCsv(@PathVariable long id) {
         return text(papers.cutList(products.find(id)), "cut-list.csv");
+    }
+
+    @GetMapping("/{id}/panels/{panel}/faces/{face}.dxf")
+    ResponseEntity<byte[]> face(
+            @PathVariable long id, @PathVariable String panel, @PathVariable String face) {
+        String dxf = products.face(id, panel, face);
+        return paper(
+                dxf.getBytes(StandardCharsets.UTF_8),
+                MediaType.parseMediaType("application/dxf"),
+                "%s.%s.dxf".formatted(panel, face));
     }
 
     @GetMapping("/{id}/mates.csv")

@@ -4,8 +4,11 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
+import dev.oleander.plan.panel.Face;
 import dev.oleander.plan.panel.clamping.PanelMachine;
+import dev.oleander.plan.panel.file.FaceDrawings;
 import dev.oleander.plan.panel.file.ProductFile;
+import dev.oleander.quantity.Worded;
 import dev.oleander.web.account.Account;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
@@ -14,6 +17,7 @@ import dev.oleander.web.job.document.JobNames;
 import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.StaleEditException;
+import dev.oleander.web.job.source.Upload;
 import dev.oleander.work.Kinds;
 import java.time.Clock;
 import java.time.Instant;
@@ -141,6 +145,22 @@ public class Products {
         return state(kept(id));
     }
 
+    /**
+     * A face of a panel as DXF.
+     *
+     * @throws NotFoundException when there is none
+     */
+    public String face(long id, String panel, String face) {
+        Face of =
+                Worded.of(Face.class, face)
+                        .orElseThrow(
+                                () ->
+                                        new NotFoundException(
+                                                "A panel has no face %s; it has %s."
+                                                        .formatted(face, Face.all())));
+        return FaceDrawings.write(find(id).panel(panel), of);
+    }
+
     private KeptProduct kept(long id) {
         return products.findById(id).orElseThrow(() -> missing(id));
     }
@@ -200,6 +220,22 @@ public class Products {
         KeptProduct product = new KeptProduct(checked.product().name(), account, clock.instant());
         products.saveAndFlush(product);
         return append(product, "Product brought in", document, checked, account);
+    }
+
+    /**
+     * A product of drawings of faces.
+     *
+     * @throws dev.oleander.drawing.DrawingException when one cannot be read
+     * @throws dev.oleander.plan.panel.PanelException when it cannot be
+     */
+    @Transactional
+    public ProductState make(List<Upload> uploads, DrawnProduct said, SignedIn who) {
+        Machine machine =
+                machines().stream()
+                        .findFirst()
+                        .orElseThrow(
+                                () -> new RefusedEditException("No machine here works panels."));
+        return make(said.of(uploads, machine, books.of(machine).materials()), who);
     }
 
     private ProductState checked(long id, int step, ProductDocument document) {

@@ -11,6 +11,9 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -186,6 +189,29 @@ class ProductApiTest extends WebTest {
         assertThat(panel(id, "door").get("state").asString()).isEqualTo("proved");
         assertThat(get("/api/products/%d/panels/door", id).at("/jobs/0").asLong())
                 .isNotEqualTo(first);
+    }
+
+    @Test
+    void drawingsOfFacesBecomeAProduct() throws IOException {
+        Map<String, byte[]> files = new TreeMap<>();
+        for (String name : List.of("bottom.top.dxf", "bottom.left.dxf", "bottom.right.dxf")) {
+            files.put(name, Files.readAllBytes(SAMPLES.resolve(name)));
+        }
+        ApiClient.Answer made =
+                api.upload("/api/products", Map.of("name", "Base", "thickness", "18"), files);
+        assertThat(made.status()).as(made.text()).isEqualTo(201);
+        long id = made.json().get("id").asLong();
+        JsonNode bottom = get("/api/products/%d/panels/bottom", id);
+        assertThat(bottom.get("operations").size()).isEqualTo(11);
+        assertThat(bottom.at("/clampings/0/up").asString()).isEqualTo("top");
+        String left = api.get("/api/products/%d/panels/bottom/faces/left.dxf".formatted(id)).text();
+        assertThat(left).contains("HOLE 25");
+        assertThat(api.get("/api/products/%d/panels/bottom/faces/under.dxf".formatted(id)).status())
+                .isEqualTo(404);
+        ApiClient.Answer none =
+                api.upload("/api/products", Map.of(), Map.of("a.dxf", files.get("bottom.top.dxf")));
+        assertThat(none.status()).isEqualTo(422);
+        assertThat(none.detail()).contains("panel.face.dxf");
     }
 
     @Test

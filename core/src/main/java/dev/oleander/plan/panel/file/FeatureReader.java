@@ -81,7 +81,9 @@ final class FeatureReader {
         boolean open =
                 !kind.isArea()
                         && kind != FeatureKind.CHAMFER
-                        && (width.isPresent() || corners.count() == 2);
+                        && (width.isPresent()
+                                || corners.count() == 2
+                                || Boolean.FALSE.equals(given.closed()));
         Chain line = open ? corners.path() : corners.contour();
         if (kind == FeatureKind.SLOT && open && width.isEmpty()) {
             throw new PanelException(what + ": a slot along a line needs a width.");

@@ -68,11 +68,11 @@ public record ProductFile(
             features = listed(features);
         }
 
-        /** The same with other features. */
-        public Panel withFeatures(List<Feature> others) {
+        /** The same under another name. */
+        public Panel called(String other) {
             return new Panel(
-                    id, name, role, quantity, material, length, width, thickness, outline, grain,
-                    show, band, machined, placed, others);
+                    other, other, role, quantity, material, length, width, thickness, outline,
+                    grain, show, band, machined, placed, features);
         }
     }
 
@@ -84,6 +84,7 @@ public record ProductFile(
      * @param at middle of a hole (u, v)
      * @param outline corners (u, v, bulge to the next)
      * @param depth mm below the face, or "through"
+     * @param closed false: the outline is a line that is followed; null: it depends on the kind
      */
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
     public record Feature(
@@ -97,7 +98,8 @@ public record ProductFile(
             List<Step> steps,
             Amount width,
             String tag,
-            Amount tolerance) {
+            Amount tolerance,
+            Boolean closed) {
 
         public Feature {
             outline = listed(outline);
