@@ -8,6 +8,7 @@ import dev.oleander.plan.panel.file.ProductFile;
 import dev.oleander.plan.panel.file.ProductReader;
 import dev.oleander.plan.panel.whole.CutList;
 import dev.oleander.plan.panel.whole.Mates;
+import dev.oleander.plan.panel.whole.PanelChecks;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.api.ApiOfWork;
 import dev.oleander.web.api.SeenStep;
@@ -59,7 +60,8 @@ class ProductApi {
             String machine,
             double preMilling,
             int step,
-            List<PanelJson> panels) {}
+            List<PanelJson> panels,
+            List<PanelChecks.Finding> checks) {}
 
     /**
      * A panel in the list.
@@ -312,6 +314,22 @@ class ProductApi {
         return papers.cutListPdf(products.find(id));
     }
 
+    @GetMapping("/{id}/order")
+    ProductOrder order(@PathVariable long id) {
+        return programs.order(products.find(id));
+    }
+
+    @GetMapping(path = "/{id}/order.csv", produces = "text/csv")
+    String orderCsv(@PathVariable long id) {
+        return papers.order(programs.order(products.find(id)));
+    }
+
+    @GetMapping(path = "/{id}/order.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] orderPdf(@PathVariable long id) {
+        ProductState state = products.find(id);
+        return papers.orderPdf(state, programs.order(state));
+    }
+
     @GetMapping("/{id}/mates")
     MatesJson mates(@PathVariable long id) {
         Mates mates = products.find(id).mates();
@@ -338,7 +356,8 @@ class ProductApi {
                 state.document().machine(),
                 state.document().preMilling(),
                 state.step(),
-                state.product().panels().stream().map(p -> json(state, states.of(p), p)).toList());
+                state.product().panels().stream().map(p -> json(state, states.of(p), p)).toList(),
+                state.checks());
     }
 
     private static PanelJson json(ProductState state, PanelStates.State of, Panel panel) {

@@ -366,6 +366,20 @@ class ProductController {
         return text(papers.cutList(products.find(id)), "cut-list.csv");
     }
 
+    @GetMapping("/{id}/order.pdf")
+    ResponseEntity<byte[]> orderPdf(@PathVariable long id) {
+        ProductState state = products.find(id);
+        return paper(
+                papers.orderPdf(state, programs.order(state)),
+                MediaType.APPLICATION_PDF,
+                "work-order.pdf");
+    }
+
+    @GetMapping("/{id}/order.csv")
+    ResponseEntity<byte[]> orderCsv(@PathVariable long id) {
+        return text(papers.order(programs.order(products.find(id))), "work-order.csv");
+    }
+
     @GetMapping("/{id}/panels/{panel}/faces/{face}.dxf")
     ResponseEntity<byte[]> face(
             @PathVariable long id, @PathVariable String panel, @PathVariable String face) {

@@ -21,17 +21,24 @@ class ProductJobTable {
      * @param madeOf what it was made of, as a hash
      * @param next what has to be done next, as the board says it
      * @param revision released last of the job's present step; null: none
+     * @param seconds of that program; null likewise
      */
     record Link(
-            String panel, int clamping, long job, String madeOf, String next, String revision) {}
+            String panel,
+            int clamping,
+            long job,
+            String madeOf,
+            String next,
+            String revision,
+            Double seconds) {}
 
     List<Link> of(long product) {
         return sql.query(
                 """
-                select p.panel, p.clamping, p.job_id, p.made_of, j.next_action, r.revision
+                select p.panel, p.clamping, p.job_id, p.made_of, j.next_action, r.revision, r.seconds
                 from product_job p join job j on j.id = p.job_id
                 left join lateral (
-                    select revision from release
+                    select revision, seconds from release
                     where job_id = j.id and not trial and step = j.pointer
                     order by id desc limit 1) r on true
                 where p.product_id = ? order by p.panel, p.clamping
@@ -43,7 +50,8 @@ class ProductJobTable {
                                 row.getLong("job_id"),
                                 row.getString("made_of"),
                                 row.getString("next_action"),
-                                row.getString("revision")),
+                                row.getString("revision"),
+                                row.getObject("seconds", Double.class)),
                 product);
     }
 

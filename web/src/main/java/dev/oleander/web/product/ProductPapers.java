@@ -85,6 +85,18 @@ public class ProductPapers {
         return CSV.writer(CSV.schemaFor(MateRow.class).withHeader()).writeValueAsString(rows);
     }
 
+    /** The work in its order, on paper; then a label for every clamping. */
+    public byte[] orderPdf(ProductState state, ProductOrder order) {
+        return pdf.of(
+                "product-order",
+                Map.of("state", state, "order", order, "date", LocalDate.now(clock)));
+    }
+
+    public String order(ProductOrder order) {
+        return CSV.writer(CSV.schemaFor(ProductOrder.Row.class).withHeader())
+                .writeValueAsString(order.rows());
+    }
+
     /** The cut list on paper, with bands, what is bought, and totals. */
     public byte[] cutListPdf(ProductState state) {
         return pdf.of(

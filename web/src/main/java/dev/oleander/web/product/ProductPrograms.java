@@ -141,6 +141,11 @@ public class ProductPrograms implements WorkKind {
     private final Cache<Key, List<PanelProgram>> known =
             Caffeine.newBuilder().maximumSize(2_000).build();
 
+    /** The work of a product in its order. */
+    public ProductOrder order(ProductState state) {
+        return ProductOrder.of(state, table.of(state.id()));
+    }
+
     // ---- what panels become
 
     /** Of each clamping; none where nothing is machined. */

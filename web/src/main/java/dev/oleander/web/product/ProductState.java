@@ -9,14 +9,17 @@ import dev.oleander.plan.panel.clamping.PanelMachine;
 import dev.oleander.plan.panel.file.ProductReader;
 import dev.oleander.plan.panel.whole.CutList;
 import dev.oleander.plan.panel.whole.Mates;
+import dev.oleander.plan.panel.whole.PanelChecks;
 import dev.oleander.plan.panel.whole.Twins;
 import dev.oleander.web.job.document.NotFoundException;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
  * A product as it is at a step, with all that is decided of it.
  *
+ * @param checks what should be looked at in its panels
  * @param decisions how panels are clamped, by their ids, in the order of the product
  */
 public record ProductState(
@@ -28,7 +31,8 @@ public record ProductState(
         Map<String, Decision> decisions,
         Twins twins,
         CutList cutList,
-        Mates mates) {
+        Mates mates,
+        List<PanelChecks.Finding> checks) {
 
     /**
      * @throws dev.oleander.plan.panel.PanelException when the product cannot be
@@ -50,7 +54,8 @@ public record ProductState(
                 decisions,
                 Twins.of(product),
                 CutList.of(product, document.preMilling()),
-                Mates.of(product));
+                Mates.of(product),
+                PanelChecks.of(product));
     }
 
     /**

@@ -243,6 +243,62 @@ class ProductApiTest extends WebTest {
     }
 
     @Test
+    void theWorkOrderHasEveryClampingOnce() throws IOException {
+        long id = locker();
+        JsonNode rows = get("/api/products/%d/order", id).get("rows");
+        // two of side-r and door, one of side-l, bottom (with top), kick and shelf
+        assertThat(rows.size()).isEqualTo(8);
+        for (JsonNode row : rows) {
+            if (row.get("panel").asString().equals("bottom")) {
+                assertThat(row.get("count").asInt()).isEqualTo(8);
+                assertThat(row.get("up").asString()).isEqualTo("top");
+                assertThat(row.get("bands").asString()).isEqualTo("front beech1");
+            }
+        }
+        byte[] pdf =
+                new PageClient(port).signedIn("mira").bytes("/products/%d/order.pdf".formatted(id));
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains(
+                            "Galley locker: work order",
+                            "clamping 2 of 2",
+                            "back left at the stops");
+        }
+        assertThat(api.get("/api/products/%d/order.csv".formatted(id)).text()).contains("side-r,");
+    }
+
+    @Test
+    void otherRulesAreTriedBeforeTheyHold() {
+        long id = locker();
+        JsonNode rules = get("/api/machines/hazel/rules");
+        assertThat(rules.size()).isGreaterThan(10);
+        String bored =
+                rules.toString().replace("\"operation\":\"drill\"", "\"operation\":\"bore\"");
+        JsonNode changed = api.post("/api/machines/hazel/rules/trial", bored).json();
+        boolean told = false;
+        for (JsonNode one : changed) {
+            boolean here = one.get("product").asLong() == id;
+            told |= here && one.get("panel").asString().equals("side-l");
+            assertThat(one.get("panel").asString()).isNotEqualTo("back");
+            assertThat(one.get("sentence").asString()).contains("instead of");
+        }
+        assertThat(told).isTrue();
+        assertThat(get("/api/products/%d/panels/side-l", id).at("/operations/0/kind").asString())
+                .isEqualTo("drill");
+        String none = rules.toString().replace("\"operation\":\"drill\"", "\"operation\":\"knit\"");
+        ApiClient.Answer wrong = api.send("PUT", "/api/machines/hazel/rules", none);
+        assertThat(wrong.status()).isEqualTo(422);
+        assertThat(wrong.detail()).contains("knit");
+        assertThat(get("/api/machines/hazel/rules")).isEqualTo(rules);
+        assertThat(api.send("PUT", "/api/machines/hazel/rules", bored).status()).isEqualTo(200);
+        assertThat(get("/api/products/%d/panels/side-l", id).at("/operations/0/kind").asString())
+                .isEqualTo("bore");
+        assertThat(api.send("PUT", "/api/machines/hazel/rules", rules.toString()).status())
+                .isEqualTo(200);
+        assertThat(api.get("/api/machines/teasel/rules").status()).isEqualTo(404);
+    }
+
+    @Test
     void theFileComesOutAsItWentIn() {
         long id = locker();
         assertThat(get("/api/products/%d/file", id).get("panels").size()).isEqualTo(10);
