@@ -232,6 +232,21 @@ class ClampingTest {
     }
 
     @Test
+    void turnedOverTheReferenceEdgesAreKept() {
+        Panel panel =
+                panel(
+                        hole("h1", "top", 550, 380, 8, 10)
+                                + ","
+                                // near the front left corner, seen from below
+                                + hole("h2", "bottom", 20, 390, 8, 5));
+        Decision decision = decide(panel, Face.edges(), ClampingWishes.NONE);
+        assertThat(decision.clampings())
+                .extracting(Clamping::corner)
+                .hasSize(2)
+                .containsOnly("back right");
+    }
+
+    @Test
     void theCornerIsWhereTheEdgesAreGoodAndNear() {
         Panel panel = panel(hole("h1", "top", 550, 380, 8, 10));
         assertThat(decide(panel, Face.edges(), ClampingWishes.NONE).clampings().get(0).corner())

@@ -155,7 +155,8 @@ final class PanelPicture {
                         ? "in-" + clampings.get(feature.id())
                         : "refused";
         String chosen = feature.id().equals(selected) ? " selected" : "";
-        return "feature " + clamping + (feature.through() ? " through" : "") + chosen;
+        String form = feature.area().isEmpty() ? " line-only" : "";
+        return "feature " + clamping + (feature.through() ? " through" : "") + form + chosen;
     }
 
     private static String title(PanelFeature feature) {

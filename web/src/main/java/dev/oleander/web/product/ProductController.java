@@ -231,7 +231,7 @@ class ProductController {
         }
         model.addAttribute("state", products.find(id));
         model.addAttribute("work", work);
-        return "product :: work";
+        return "product-parts :: work";
     }
 
     private String changed(

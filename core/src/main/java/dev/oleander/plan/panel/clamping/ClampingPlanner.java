@@ -58,10 +58,14 @@ public final class ClampingPlanner {
         Reasons reasons = new Reasons(panel, wishes, refused.size());
         List<Clamping> clampings = new ArrayList<>();
         for (Clamped one : clamped) {
+            List<Face> before =
+                    clampings.isEmpty()
+                            ? List.of()
+                            : clampings.get(clampings.size() - 1).reference();
             clampings.add(
                     new Clamping(
                             one.lying(),
-                            References.of(panel, one),
+                            References.of(panel, one, before),
                             one.features().stream().map(PanelFeature::id).toList(),
                             reasons.of(one, clamped.size())));
         }

@@ -21,17 +21,26 @@ final class References {
 
     private References() {}
 
-    /** One of left and right, one of front and back. */
-    static List<Face> of(Panel panel, Clamped clamped) {
+    /**
+     * One of left and right, one of front and back. Those of the clamping before are kept where
+     * they are as good: then no tolerance of the panel's size comes between what is made in both.
+     *
+     * @param before of the clamping before; none: it is the first
+     */
+    static List<Face> of(Panel panel, Clamped clamped, List<Face> before) {
         return List.of(
-                better(panel, clamped, Face.LEFT, Face.RIGHT),
-                better(panel, clamped, Face.FRONT, Face.BACK));
+                better(panel, clamped, before, Face.LEFT, Face.RIGHT),
+                better(panel, clamped, before, Face.FRONT, Face.BACK));
     }
 
-    private static Face better(Panel panel, Clamped clamped, Face first, Face second) {
+    private static Face better(
+            Panel panel, Clamped clamped, List<Face> before, Face first, Face second) {
         int poor = faults(panel, clamped, first) - faults(panel, clamped, second);
         if (poor != 0) {
             return poor < 0 ? first : second;
+        }
+        if (!before.isEmpty()) {
+            return before.contains(first) ? first : second;
         }
         double nearer = distance(panel, clamped, first) - distance(panel, clamped, second);
         return nearer <= AT ? first : second;
