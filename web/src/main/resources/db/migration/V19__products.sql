@@ -25,7 +25,18 @@ create table product_job (
     clamping    int          not null,
     job_id      bigint       not null references job,
     made_of     varchar(64)  not null,
+    seconds     double precision,
     primary key (product_id, panel, clamping)
 );
 create index product_job_of_job on product_job (job_id);
 alter table product add column programs varchar(80) not null default '';
+-- How many of a clamping are done, as people at the machine say.
+create table product_tick (
+    product_id  bigint       not null references product on delete cascade,
+    panel       varchar(60)  not null,
+    clamping    int          not null,
+    done        int          not null,
+    account_id  bigint       not null references account,
+    made_at     timestamptz  not null,
+    primary key (product_id, panel, clamping)
+);

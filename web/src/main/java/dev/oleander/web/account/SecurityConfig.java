@@ -57,7 +57,9 @@ class SecurityConfig {
     private static final String[] LEADS_TO_CHANGE = {"/machines/**", "/formats/**"};
 
     /** What everybody may send. */
-    private static final String[] OWN = {"/sign-out", "/programs", "/account/**"};
+    private static final String[] OWN = {
+        "/sign-out", "/programs", "/account/**", "/products/*/ticks"
+    };
 
     private static final String LEAD = Role.LEAD.name();
     private static final String[] EDITORS = {Role.PROGRAMMER.name(), LEAD};
@@ -94,6 +96,8 @@ class SecurityConfig {
                                         .authenticated()
                                         .requestMatchers("/api/read-back", "/api/tokens/**")
                                         .authenticated()
+                                        .requestMatchers("/api/machines/*/rules")
+                                        .hasRole(LEAD)
                                         .anyRequest()
                                         .hasAnyRole(EDITORS))
                 .httpBasic(basic -> basic.authenticationEntryPoint(problems))

@@ -319,6 +319,11 @@ class ProductApi {
         return programs.order(products.find(id));
     }
 
+    @GetMapping("/{id}/cost")
+    ProductCost cost(@PathVariable long id) {
+        return programs.cost(products.find(id));
+    }
+
     @GetMapping(path = "/{id}/order.csv", produces = "text/csv")
     String orderCsv(@PathVariable long id) {
         return papers.order(programs.order(products.find(id)));

@@ -31,6 +31,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
 
 /** Pages of products and their panels. */
@@ -130,6 +131,7 @@ class ProductController {
         model.addAttribute("machines", products.machines());
         model.addAttribute("materials", products.materials(product));
         model.addAttribute("work", programs.state(product.id()).orElse(null));
+        model.addAttribute("cost", programs.cost(product));
         return "product";
     }
 
@@ -353,6 +355,20 @@ class ProductController {
         }
     }
 
+    // ---- in space
+
+    @GetMapping("/{id}/space")
+    @ResponseBody
+    SpaceView space(@PathVariable long id) {
+        return SpaceView.of(products.find(id).product());
+    }
+
+    @GetMapping("/{id}/panels/{panel}/space")
+    @ResponseBody
+    SpaceView space(@PathVariable long id, @PathVariable String panel) {
+        return SpaceView.of(products.find(id).panel(panel));
+    }
+
     // ---- papers
 
     @GetMapping("/{id}/cut-list.pdf")
@@ -364,6 +380,40 @@ class ProductController {
     @GetMapping("/{id}/cut-list.csv")
     ResponseEntity<byte[]> cutListCsv(@PathVariable long id) {
         return text(papers.cutList(products.find(id)), "cut-list.csv");
+    }
+
+    /** The work in its order, with what is done of it. */
+    @GetMapping("/{id}/order")
+    String order(@PathVariable long id, @AuthenticationPrincipal SignedIn who, Model model) {
+        return order(id, "", who, model);
+    }
+
+    private String order(long id, String problem, SignedIn who, Model model) {
+        ProductState state = products.find(id);
+        model.addAttribute("who", who);
+        model.addAttribute("state", state);
+        model.addAttribute("order", programs.order(state));
+        model.addAttribute("problem", problem);
+        return "product-work";
+    }
+
+    /** Somebody at the machine says how many of a clamping are done. */
+    @PostMapping("/{id}/ticks")
+    String tick(
+            @PathVariable long id,
+            @RequestParam String panel,
+            @RequestParam int clamping,
+            @RequestParam int done,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        try {
+            programs.tick(id, panel, clamping, done, who);
+            return "redirect:/products/%d/order".formatted(id);
+        } catch (RefusedEditException refused) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            return order(id, refused.getMessage(), who, model);
+        }
     }
 
     @GetMapping("/{id}/order.pdf")

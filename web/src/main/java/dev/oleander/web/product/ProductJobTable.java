@@ -21,7 +21,7 @@ class ProductJobTable {
      * @param madeOf what it was made of, as a hash
      * @param next what has to be done next, as the board says it
      * @param revision released last of the job's present step; null: none
-     * @param seconds of that program; null likewise
+     * @param seconds of the program, as it is released or else planned; null: not known
      */
     record Link(
             String panel,
@@ -35,7 +35,8 @@ class ProductJobTable {
     List<Link> of(long product) {
         return sql.query(
                 """
-                select p.panel, p.clamping, p.job_id, p.made_of, j.next_action, r.revision, r.seconds
+                select p.panel, p.clamping, p.job_id, p.made_of, j.next_action, r.revision,
+                    coalesce(r.seconds, p.seconds) as seconds
                 from product_job p join job j on j.id = p.job_id
                 left join lateral (
                     select revision, seconds from release
@@ -53,6 +54,51 @@ class ProductJobTable {
                                 row.getString("revision"),
                                 row.getObject("seconds", Double.class)),
                 product);
+    }
+
+    /** How long the program of a clamping takes for one panel. */
+    void seconds(long product, String panel, int clamping, double seconds) {
+        sql.update(
+                "update product_job set seconds = ? where product_id = ? and panel = ? and clamping = ?",
+                seconds,
+                product,
+                panel,
+                clamping);
+    }
+
+    /**
+     * What people at the machine have said.
+     *
+     * @param by who said it last
+     */
+    record Tick(String panel, int clamping, int done, String by) {}
+
+    List<Tick> ticks(long product) {
+        return sql.query(
+                "select t.panel, t.clamping, t.done, a.full_name from product_tick t"
+                        + " join account a on a.id = t.account_id where t.product_id = ?",
+                (row, i) ->
+                        new Tick(
+                                row.getString("panel"),
+                                row.getInt("clamping"),
+                                row.getInt("done"),
+                                row.getString("full_name")),
+                product);
+    }
+
+    void tick(long product, String panel, int clamping, int done, long account) {
+        sql.update(
+                """
+                insert into product_tick (product_id, panel, clamping, done, account_id, made_at)
+                values (?, ?, ?, ?, ?, now())
+                on conflict (product_id, panel, clamping)
+                do update set done = excluded.done, account_id = excluded.account_id, made_at = now()
+                """,
+                product,
+                panel,
+                clamping,
+                done,
+                account);
     }
 
     void put(long product, String panel, int clamping, long job, String madeOf) {

@@ -5,14 +5,16 @@ import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.clamping.Clamping;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.product.ProductJobTable.Link;
+import dev.oleander.web.product.ProductJobTable.Tick;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * The work of a product in its order: each clamping of each panel, with what is banded afterwards.
  *
- * @param seconds of the machine for all of them, as far as they are released
+ * @param seconds of the machine for all of them, as far as programs are there
  */
 public record ProductOrder(List<Row> rows, double seconds) {
 
@@ -26,8 +28,10 @@ public record ProductOrder(List<Row> rows, double seconds) {
      * @param corner of the panel at the stops
      * @param job null: there is none yet
      * @param revision released; null: none
-     * @param seconds for one panel; null: it is not released
+     * @param seconds for one panel; null: there is no program
      * @param bands that come after the last clamping, by edge
+     * @param done how many of them are, as people at the machine say
+     * @param doneBy who said so last; empty: nobody
      */
     public record Row(
             String panel,
@@ -42,7 +46,9 @@ public record ProductOrder(List<Row> rows, double seconds) {
             Long job,
             String revision,
             Double seconds,
-            String bands) {
+            String bands,
+            int done,
+            String doneBy) {
 
         /** As a clock shows it; empty when it is not known. */
         public String time() {
@@ -54,7 +60,7 @@ public record ProductOrder(List<Row> rows, double seconds) {
         rows = List.copyOf(rows);
     }
 
-    static ProductOrder of(ProductState state, List<Link> links) {
+    static ProductOrder of(ProductState state, List<Link> links, List<Tick> ticks) {
         List<Row> rows = new ArrayList<>();
         double seconds = 0;
         for (Panel panel : state.product().made()) {
@@ -67,7 +73,7 @@ public record ProductOrder(List<Row> rows, double seconds) {
                                 .filter(l -> l.panel().equals(panel.id()) && l.clamping() == number)
                                 .findFirst()
                                 .orElse(null);
-                Row row = row(state, panel, number, link);
+                Row row = row(state, panel, number, link, ticks);
                 rows.add(row);
                 seconds += row.seconds() == null ? 0 : row.seconds() * row.count();
             }
@@ -75,7 +81,12 @@ public record ProductOrder(List<Row> rows, double seconds) {
         return new ProductOrder(rows, seconds);
     }
 
-    private static Row row(ProductState state, Panel panel, int number, Link link) {
+    private static Row row(
+            ProductState state, Panel panel, int number, Link link, List<Tick> ticks) {
+        Optional<Tick> tick =
+                ticks.stream()
+                        .filter(t -> t.panel().equals(panel.id()) && t.clamping() == number)
+                        .findFirst();
         List<Clamping> clampings = state.decision(panel).clampings();
         Clamping clamping = clampings.get(number - 1);
         return new Row(
@@ -91,7 +102,9 @@ public record ProductOrder(List<Row> rows, double seconds) {
                 link == null ? null : link.job(),
                 link == null ? null : link.revision(),
                 link == null ? null : link.seconds(),
-                number == clampings.size() ? bands(panel) : "");
+                number == clampings.size() ? bands(panel) : "",
+                tick.map(Tick::done).orElse(0),
+                tick.map(Tick::by).orElse(""));
     }
 
     private static String bands(Panel panel) {

@@ -9,6 +9,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.panel.Panel;
+import dev.oleander.price.PriceList;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
 import dev.oleander.web.account.AccountRepository;
@@ -18,6 +19,7 @@ import dev.oleander.web.job.Acceptances;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.document.JobDocument;
+import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.job.source.Upload;
@@ -59,6 +61,7 @@ public class ProductPrograms implements WorkKind {
     private final MachineLibrary machines;
     private final Books books;
     private final AccountRepository accounts;
+    private final PriceList prices;
     private final Clock clock;
 
     ProductPrograms(
@@ -70,7 +73,9 @@ public class ProductPrograms implements WorkKind {
             MachineLibrary machines,
             Books books,
             AccountRepository accounts,
+            PriceList prices,
             Clock clock) {
+        this.prices = prices;
         this.products = products;
         this.table = table;
         this.works = works;
@@ -143,7 +148,35 @@ public class ProductPrograms implements WorkKind {
 
     /** The work of a product in its order. */
     public ProductOrder order(ProductState state) {
-        return ProductOrder.of(state, table.of(state.id()));
+        return ProductOrder.of(state, table.of(state.id()), table.ticks(state.id()));
+    }
+
+    /** What all products cost, as far as programs are there. */
+    public ProductCost cost(ProductState state) {
+        Machine machine = machines.find(state.document().machine()).orElseThrow();
+        return ProductCost.of(state, order(state), machine, books.of(machine), prices);
+    }
+
+    /**
+     * How many of a clamping are done.
+     *
+     * @throws RefusedEditException when there are not so many
+     */
+    public void tick(long product, String panel, int clamping, int done, SignedIn who) {
+        ProductOrder.Row row =
+                order(products.find(product)).rows().stream()
+                        .filter(r -> r.panel().equals(panel) && r.number() == clamping)
+                        .findFirst()
+                        .orElseThrow(
+                                () ->
+                                        new NotFoundException(
+                                                "Panel %s has no clamping %d."
+                                                        .formatted(panel, clamping)));
+        if (done < 0 || done > row.count()) {
+            throw new RefusedEditException(
+                    "%d of %s are done; there are 0 to %d.".formatted(done, panel, row.count()));
+        }
+        table.tick(product, panel, clamping, done, who.id());
     }
 
     // ---- what panels become
@@ -220,6 +253,10 @@ public class ProductPrograms implements WorkKind {
                         .findFirst();
         long job = there.orElseGet(() -> created(state, panel, number, program, who));
         JobView view = jobs.finished(job);
+        if (view.result().isPlanned()) {
+            double seconds = view.result().timeline().total();
+            table.seconds(state.id(), panel.id(), number, seconds);
+        }
         if (state.document().roundCorners() && view.result().isProved()) {
             jobs.edit(job, "Round corners accepted", ProductPrograms::rounded, who);
             jobs.finished(job);

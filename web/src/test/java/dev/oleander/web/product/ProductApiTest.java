@@ -179,6 +179,14 @@ class ProductApiTest extends WebTest {
         assertThat(get("/api/jobs/%d", first).get("quantity").asInt()).isEqualTo(4);
         assertThat(get("/api/jobs/%d", first).get("name").asString())
                 .isEqualTo("Galley locker, Door: bottom up");
+        JsonNode cost = get("/api/products/%d/cost", id);
+        assertThat(cost.get("without").asInt()).isZero();
+        // 5.49 m2 of 18 mm and 0.96 m2 of 6 mm at 680 kg/m3 and 2.6 a kg
+        assertThat(cost.get("material").asDouble())
+                .isCloseTo((5.489696 * 0.018 + 0.956 * 0.006) * 680 * 2.6, within(1e-6));
+        assertThat(cost.get("machine").asDouble())
+                .isCloseTo(cost.get("seconds").asDouble() / 3600 * 62, within(1e-6));
+        assertThat(cost.get("seconds").asDouble()).isGreaterThan(8 * 60);
         programs(id, "releases");
         assertThat(panel(id, "door").get("state").asString()).isEqualTo("released A");
         // what is there stays; what changed is made anew
@@ -268,6 +276,47 @@ class ProductApiTest extends WebTest {
     }
 
     @Test
+    void whoStandsAtTheMachineSaysWhatIsDone() {
+        long id = locker();
+        PageClient operator = new PageClient(port).signedIn("tove");
+        Map<String, String> tick = Map.of("panel", "side-l", "clamping", "1", "done", "3");
+        operator.takeToken("/products/%d/order".formatted(id));
+        assertThat(operator.post("/products/%d/ticks".formatted(id), tick).statusCode())
+                .isEqualTo(302);
+        JsonNode row = get("/api/products/%d/order", id).at("/rows/0");
+        assertThat(row.get("done").asInt()).isEqualTo(3);
+        assertThat(row.get("doneBy").asString()).startsWith("Tove");
+        Map<String, String> many = Map.of("panel", "side-l", "clamping", "1", "done", "5");
+        assertThat(operator.post("/products/%d/ticks".formatted(id), many).statusCode())
+                .isEqualTo(422);
+        Map<String, String> none = Map.of("panel", "back", "clamping", "1", "done", "1");
+        assertThat(operator.post("/products/%d/ticks".formatted(id), none).statusCode())
+                .isEqualTo(404);
+        assertThat(
+                        operator.post("/products/%d/undo".formatted(id), Map.of("step", "1"))
+                                .statusCode())
+                .isEqualTo(403);
+    }
+
+    @Test
+    void inSpaceItsPanelsLieWhereTheFileSays() {
+        long id = locker();
+        PageClient pages = new PageClient(port).signedIn("mira");
+        JsonNode space =
+                JsonMapper.shared().readTree(pages.get("/products/%d/space".formatted(id)).body());
+        // five have a place; shelf, back, door and pipe have none, the hinge is bought
+        assertThat(space.get("bodies").size()).isEqualTo(5);
+        assertThat(space.get("without").asInt()).isEqualTo(4);
+        JsonNode kick = space.at("/bodies/4");
+        assertThat(kick.get("id").asString()).isEqualTo("kick");
+        assertThat(kick.at("/z/1").asDouble()).isEqualTo(-1);
+        JsonNode one =
+                JsonMapper.shared()
+                        .readTree(pages.get("/products/%d/panels/door/space".formatted(id)).body());
+        assertThat(one.at("/bodies/0/marks").size()).isEqualTo(9);
+    }
+
+    @Test
     void otherRulesAreTriedBeforeTheyHold() {
         long id = locker();
         JsonNode rules = get("/api/machines/hazel/rules");
@@ -286,14 +335,16 @@ class ProductApiTest extends WebTest {
         assertThat(get("/api/products/%d/panels/side-l", id).at("/operations/0/kind").asString())
                 .isEqualTo("drill");
         String none = rules.toString().replace("\"operation\":\"drill\"", "\"operation\":\"knit\"");
-        ApiClient.Answer wrong = api.send("PUT", "/api/machines/hazel/rules", none);
+        assertThat(api.send("PUT", "/api/machines/hazel/rules", bored).status()).isEqualTo(403);
+        ApiClient lead = new ApiClient(port, "anselm");
+        ApiClient.Answer wrong = lead.send("PUT", "/api/machines/hazel/rules", none);
         assertThat(wrong.status()).isEqualTo(422);
         assertThat(wrong.detail()).contains("knit");
         assertThat(get("/api/machines/hazel/rules")).isEqualTo(rules);
-        assertThat(api.send("PUT", "/api/machines/hazel/rules", bored).status()).isEqualTo(200);
+        assertThat(lead.send("PUT", "/api/machines/hazel/rules", bored).status()).isEqualTo(200);
         assertThat(get("/api/products/%d/panels/side-l", id).at("/operations/0/kind").asString())
                 .isEqualTo("bore");
-        assertThat(api.send("PUT", "/api/machines/hazel/rules", rules.toString()).status())
+        assertThat(lead.send("PUT", "/api/machines/hazel/rules", rules.toString()).status())
                 .isEqualTo(200);
         assertThat(api.get("/api/machines/teasel/rules").status()).isEqualTo(404);
     }
