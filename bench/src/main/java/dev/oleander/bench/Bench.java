@@ -20,6 +20,7 @@ public final class Bench {
                     new MotionArea(),
                     new WireArea(),
                     new RouterArea(),
+                    new PanelsArea(),
                     new NestingArea(),
                     new EditsArea(),
                     new LoadArea(),

@@ -61,6 +61,13 @@ class PanelChecksTest {
     }
 
     @Test
+    void anotherThicknessThanThatOfTheMaterialIsTold() {
+        Product planed = product(panel("a", "", "").replace("\"thickness\": 18", "\"thickness\": 17"));
+        assertThat(PanelChecks.of(planed).get(0).sentence())
+                .isEqualTo("Panel a is 17 mm thick; its material p has 18 mm.");
+    }
+
+    @Test
     void whatABandClosesIsTold() {
         String banded = ", \"band\": {\"left\": \"beech\", \"back\": \"beech\"}";
         assertThat(rules(banded, hole("h1", "left", 50, 9, 20))).containsExactly("band h1");

@@ -10,6 +10,9 @@ import dev.oleander.drawing.read.PurposeRules;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.drawing.write.DxfWriter;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
+import dev.oleander.plan.panel.Face;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.Panels;
 import dev.oleander.plan.panel.Product;
@@ -62,6 +65,67 @@ class PanelJobsTest {
         return RouterJobs.run(
                 RouterJobs.task(
                         reading, job.choices(), "birch plywood", panel.size().thickness(), 1));
+    }
+
+    /** Where something of one layer lies on the machine. */
+    private static List<Box> boxes(PanelJob<RouterChoices> job, String layer) {
+        return job.drawing().stream()
+                .filter(w -> w.layer().equals(layer))
+                .map(w -> w.chain().box())
+                .toList();
+    }
+
+    /** The door lies on its top before its edges are banded: 1 mm all round. */
+    @Test
+    void whatLiesTurnedOverLiesWhereItShould() {
+        Panel door = locker.panel("door").orElseThrow();
+        Clamping below = decided(door).clampings().get(0);
+        assertThat(below.lying().up()).isEqualTo(Face.BOTTOM);
+        PanelJob<RouterChoices> job = job(door, below);
+        assertThat(boxes(job, "OUTLINE").get(0).max()).isEqualTo(new Point(554, 494));
+        // (100, 473.5) of the finished panel
+        assertThat(boxes(job, "HOLE 12.5").get(0).centre().distance(new Point(455, 472.5)))
+                .isLessThan(1e-9);
+    }
+
+    @Test
+    void holesInEdgesBeginAtTheEdgeAndWhatOpensThereGoesBeyond() {
+        Panel bottom = locker.panel("bottom").orElseThrow();
+        PanelJob<RouterChoices> job = job(bottom, decided(bottom).clampings().get(0));
+        List<Box> bores = boxes(job, "EDGE 8 Z9");
+        assertThat(bores).hasSize(10);
+        assertThat(bores).allMatch(b -> b.min().x() == 0 || b.max().x() == 464);
+        assertThat(bores).allMatch(b -> Math.abs(b.width() - 25) < 1e-9);
+        Box groove = boxes(job, "GROOVE 8").get(0);
+        assertThat(groove.min().x()).isEqualTo(-20);
+        assertThat(groove.max().x()).isEqualTo(484);
+        assertThat(job.marks()).containsExactlyInAnyOrder("EDGE 8 Z9", "GROOVE 8");
+    }
+
+    @Test
+    void eachFeatureNamesItsRuleAndThoseThatNearlyFit() {
+        Panel door = locker.panel("door").orElseThrow();
+        PanelJob<RouterChoices> job = job(door, decided(door).clampings().get(0));
+        PanelJob.Made cup =
+                job.made().stream().filter(m -> m.feature().equals("h1")).findFirst().orElseThrow();
+        assertThat(cup.rule()).isEqualTo("3, other holes");
+        assertThat(cup.others())
+                .containsExactly(
+                        "1, holes in edges: it lies on the bottom",
+                        "2, holes for a drill: there is no drill of 35 mm");
+    }
+
+    @Test
+    void aFeatureWithoutARuleIsSaid() {
+        Panel bottom = locker.panel("bottom").orElseThrow();
+        RouterBook none =
+                new RouterBook(
+                        BOOK.machine(), BOOK.tools(), BOOK.stations(), List.of(), BOOK.rows());
+        PanelJob<RouterChoices> job =
+                PanelJobs.of(bottom, decided(bottom).clampings().get(0), true, none, 0);
+        assertThat(job.without()).hasSize(11);
+        assertThat(job.without().get(0).sentence())
+                .isEqualTo("Panel bottom, hole h1: no rule fits.");
     }
 
     @Test

@@ -13,7 +13,9 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.Function;
 
@@ -100,6 +102,10 @@ public final class PanelStates {
                                     without.size(), without.size() == 1 ? "feature" : "features");
             return new State(word, without.get(0).sentence(), jobs, true);
         }
+        Optional<String> notOnce = notOnce(decision, programs);
+        if (notOnce.isPresent()) {
+            return new State("must fix", notOnce.get(), jobs, true);
+        }
         if (links.size() < programs.size()) {
             return new State("no program", decision.why(), jobs, false);
         }
@@ -112,6 +118,17 @@ public final class PanelStates {
             return new State("stale", "The product asks for something else by now.", jobs, true);
         }
         return ofJobs(decision, links, jobs);
+    }
+
+    /** A feature that is made twice, or not at all though nothing refuses it. */
+    private static Optional<String> notOnce(Decision decision, List<PanelProgram> programs) {
+        Map<String, Integer> times = new TreeMap<>();
+        decision.clampings().forEach(c -> c.features().forEach(f -> times.put(f, 0)));
+        programs.forEach(p -> p.made().forEach(m -> times.merge(m.feature(), 1, Integer::sum)));
+        return times.entrySet().stream()
+                .filter(e -> e.getValue() != 1)
+                .map(e -> "Feature %s is made %d times.".formatted(e.getKey(), e.getValue()))
+                .findFirst();
     }
 
     private static State ofJobs(Decision decision, List<Link> links, List<Long> jobs) {

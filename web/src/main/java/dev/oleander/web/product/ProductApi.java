@@ -256,6 +256,7 @@ class ProductApi {
     /** Stops; what is made stays. */
     @DeleteMapping("/{id}/programs")
     WorkJson stop(@PathVariable long id) {
+        products.find(id);
         programs.stop(id);
         return programsState(id);
     }

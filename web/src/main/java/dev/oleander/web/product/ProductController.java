@@ -220,6 +220,7 @@ class ProductController {
 
     @PostMapping("/{id}/programs/stop")
     String stop(@PathVariable long id) {
+        products.find(id);
         programs.stop(id);
         return "redirect:/products/" + id;
     }
@@ -227,11 +228,12 @@ class ProductController {
     /** How far the programs are; the page is shown anew when they are there. */
     @GetMapping("/{id}/programs")
     String programs(@PathVariable long id, Model model, HttpServletResponse response) {
+        ProductState state = products.find(id);
         WorkState work = programs.state(id).orElse(null);
         if (work == null || work.phase().isOver()) {
             response.setHeader("HX-Refresh", "true");
         }
-        model.addAttribute("state", products.find(id));
+        model.addAttribute("state", state);
         model.addAttribute("work", work);
         return "product-parts :: work";
     }

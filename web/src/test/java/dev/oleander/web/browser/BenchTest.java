@@ -248,6 +248,7 @@ class BenchTest extends BrowserTest {
                         "/products",
                         "/products/1",
                         "/products/1/panels/side-r?feature=h1",
+                        "/products/1/order",
                         "/account",
                         "/accounts",
                         "/trail",

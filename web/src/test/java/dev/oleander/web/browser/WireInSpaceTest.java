@@ -2,17 +2,11 @@ package dev.oleander.web.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** The view in space, drawn without a graphics card. */
-class WireInSpaceTest extends BrowserTest {
-
-    @Override
-    protected List<String> arguments() {
-        return List.of("--use-angle=swiftshader", "--enable-unsafe-swiftshader");
-    }
+/** The view in space of the wire machine. */
+class WireInSpaceTest extends SpaceBrowserTest {
 
     @BeforeEach
     void signIn() {
@@ -30,7 +24,7 @@ class WireInSpaceTest extends BrowserTest {
                         + "m.dispatchEvent(new Event('input'));");
         browser.until(b -> "true".equals(b.find("#solid").getAttribute("data-threaded")));
         browser.until(b -> rose() > 40);
-        assertThat(colours()).as("faces, edges, guides, ground").isGreaterThan(20);
+        assertThat(colours("#solid canvas")).as("faces, edges, guides, ground").isGreaterThan(20);
         browser.click("#tool-fan");
         assertThat(browser.find("#tool-fan").getAttribute("aria-pressed")).isEqualTo("true");
         browser.click("#tool-solid");
@@ -39,26 +33,6 @@ class WireInSpaceTest extends BrowserTest {
 
     /** Pixels of the canvas in the colour of the wire and its passes. */
     private long rose() {
-        return pixels("(r, g, b) => r > 150 && g < 90 && b > 60 && b < 160");
-    }
-
-    private long colours() {
-        return pixels(
-                "(r, g, b) => { const k = (r >> 3 << 10) | (g >> 3 << 5) | b >> 3; return seen.has(k) ? false : seen.add(k); }");
-    }
-
-    private long pixels(String wanted) {
-        Object count =
-                browser.script(
-                        "const seen = new Set(); const like = "
-                                + wanted
-                                + "; const c = document.querySelector('#solid canvas');"
-                                + "const copy = document.createElement('canvas');"
-                                + "copy.width = c.width; copy.height = c.height;"
-                                + "const ctx = copy.getContext('2d'); ctx.drawImage(c, 0, 0);"
-                                + "const d = ctx.getImageData(0, 0, c.width, c.height).data;"
-                                + "let n = 0; for (let i = 0; i < d.length; i += 4) {"
-                                + "if (like(d[i], d[i + 1], d[i + 2])) n++; } return n;");
-        return ((Number) count).longValue();
+        return pixels("#solid canvas", "(r, g, b) => r > 150 && g < 90 && b > 60 && b < 160");
     }
 }

@@ -97,17 +97,23 @@ final class FeatureReader {
     }
 
     private boolean isThrough(double below) {
-        if (given.depth() == null) {
+        if (depthText() == null) {
             throw new PanelException(what + " has no depth; say how deep, or through.");
         }
-        if (given.depth().text().equals(THROUGH)) {
+        if (depthText().text().equals(THROUGH)) {
             return true;
         }
-        return Math.abs(given.depth().in(names, what + ", depth") - below) < SAME;
+        return Math.abs(depthText().in(names, what + ", depth") - below) < SAME;
+    }
+
+    /** An edge that is broken is as deep as it is wide where nothing else is said. */
+    private Amount depthText() {
+        boolean broken = FeatureKind.CHAMFER.word().equals(given.kind());
+        return given.depth() == null && broken ? given.width() : given.depth();
     }
 
     private double depth(double below) {
-        double depth = ProductReader.above(given.depth(), names, what + ", depth");
+        double depth = ProductReader.above(depthText(), names, what + ", depth");
         if (depth > below + SAME) {
             throw new PanelException(
                     "%s needs depth %s on a face of %s mm: say through, or less than %s."

@@ -28,9 +28,6 @@ final class PanelReader {
     /** Beyond, two axes that should be at a right angle, or of length 1, are not. */
     private static final double SKEW = 1e-6;
 
-    /** mm by which a panel may be thicker or thinner than its material. */
-    private static final double OTHER_THICKNESS = 0.001;
-
     private final Map<String, Double> names;
     private final Map<String, Product.Material> materials;
     private final Map<String, Double> bands;
@@ -60,7 +57,7 @@ final class PanelReader {
                         panel.name() == null ? panel.id() : panel.name().strip(),
                         role,
                         ProductReader.whole(panel.quantity(), names, what + ", quantity"),
-                        role == Role.PANEL ? material(panel, size, what) : "",
+                        role == Role.PANEL ? material(panel, what) : "",
                         size,
                         outline(panel, size, what),
                         ProductReader.word(Grain.class, panel.grain(), "none", what + ", grain"),
@@ -108,21 +105,12 @@ final class PanelReader {
         return ProductReader.above(amount, names, what + ", " + side);
     }
 
-    private String material(ProductFile.Panel panel, Face.Size size, String what) {
+    private String material(ProductFile.Panel panel, String what) {
         Product.Material material = materials.get(panel.material() == null ? "" : panel.material());
         if (material == null) {
             throw new PanelException(
                     "%s: material \"%s\" is not in the product."
                             .formatted(what, panel.material() == null ? "" : panel.material()));
-        }
-        if (Math.abs(material.thickness() - size.thickness()) > OTHER_THICKNESS) {
-            throw new PanelException(
-                    "%s is %s mm thick; its material %s is %s mm."
-                            .formatted(
-                                    what,
-                                    Numbers.plain(size.thickness(), 3),
-                                    material.id(),
-                                    Numbers.plain(material.thickness(), 3)));
         }
         return material.id();
     }

@@ -17,6 +17,8 @@ public final class PanelChecks {
     /** mm of material that must stay between what is taken away from both sides. */
     private static final double SKIN = 2;
 
+    private static final double ROUNDED = 1e-6;
+
     private final List<Finding> findings = new ArrayList<>();
 
     private PanelChecks() {}
@@ -24,7 +26,7 @@ public final class PanelChecks {
     /**
      * Something to look at.
      *
-     * @param rule skin-thickness, band, edge or overlap
+     * @param rule thickness, skin-thickness, band, edge or overlap
      * @param panel that it is about
      * @param feature of it; empty: the whole panel
      */
@@ -33,6 +35,7 @@ public final class PanelChecks {
     public static List<Finding> of(Product product) {
         PanelChecks checks = new PanelChecks();
         for (Panel panel : product.made()) {
+            checks.thickness(product, panel);
             checks.skins(panel);
             checks.bands(panel);
             checks.edges(panel);
@@ -53,6 +56,23 @@ public final class PanelChecks {
 
     private void add(String rule, String panel, String feature, String sentence) {
         findings.add(new Finding(rule, panel, feature, sentence));
+    }
+
+    /** A panel is as thick as what it is made of. */
+    private void thickness(Product product, Panel panel) {
+        double of = product.materials().get(panel.material()).thickness();
+        if (Math.abs(of - panel.size().thickness()) > ROUNDED) {
+            add(
+                    "thickness",
+                    panel.id(),
+                    "",
+                    "Panel %s is %s mm thick; its material %s has %s mm."
+                            .formatted(
+                                    panel.id(),
+                                    Numbers.plain(panel.size().thickness(), 3),
+                                    panel.material(),
+                                    Numbers.plain(of, 3)));
+        }
     }
 
     /** Little may stay between a feature of the top and one of the bottom. */
