@@ -191,8 +191,7 @@ final class PanelsArea implements Area {
         job.marks().forEach(layer -> marks.put(layer, Purpose.MARK));
         byte[] dxf = DxfWriter.write(job.drawing()).getBytes(StandardCharsets.UTF_8);
         Reading reading =
-                new DrawingReading(
-                                ReadOptions.defaults().withRules(PurposeRules.ofLayers(marks)))
+                new DrawingReading(ReadOptions.defaults().withRules(PurposeRules.ofLayers(marks)))
                         .read(new DrawingFiles(ImportOptions.defaults()).read("panel.dxf", dxf));
         Task<RouterChoices> task =
                 new Task<>(

@@ -62,7 +62,8 @@ class PanelChecksTest {
 
     @Test
     void anotherThicknessThanThatOfTheMaterialIsTold() {
-        Product planed = product(panel("a", "", "").replace("\"thickness\": 18", "\"thickness\": 17"));
+        Product planed =
+                product(panel("a", "", "").replace("\"thickness\": 18", "\"thickness\": 17"));
         assertThat(PanelChecks.of(planed).get(0).sentence())
                 .isEqualTo("Panel a is 17 mm thick; its material p has 18 mm.");
     }

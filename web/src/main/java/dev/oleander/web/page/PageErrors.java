@@ -5,6 +5,7 @@ import dev.oleander.drawing.DrawingException;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.document.StaleEditException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -43,6 +44,12 @@ class PageErrors {
     @ResponseStatus(HttpStatus.UNPROCESSABLE_CONTENT)
     String notPossible(RuntimeException refused, Model model) {
         return page(model, 422, refused.getMessage());
+    }
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.CONFLICT)
+    String changedMeanwhile(StaleEditException stale, Model model) {
+        return page(model, 409, stale.getMessage());
     }
 
     @ExceptionHandler

@@ -17,7 +17,9 @@ class ProductInSpaceTest extends SpaceBrowserTest {
 
     /** Pixels that are not the ground. */
     private long drawn() {
-        return pixels(CANVAS, "(r, g, b) => Math.abs(r - 236) + Math.abs(g - 232) + Math.abs(b - 221) > 24");
+        return pixels(
+                CANVAS,
+                "(r, g, b) => Math.abs(r - 236) + Math.abs(g - 232) + Math.abs(b - 221) > 24");
     }
 
     @Test

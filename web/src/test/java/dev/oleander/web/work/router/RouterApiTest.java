@@ -166,7 +166,7 @@ class RouterApiTest extends WebTest {
             }
         }
         assertThat(compared).isGreaterThan(40);
-        assertThat(calls.get("/api/tools?machine=hazel").json().size()).isEqualTo(12);
+        assertThat(calls.get("/api/tools?machine=hazel").json().size()).isEqualTo(21);
         assertThat(calls.get("/api/tools?machine=teasel").status()).isEqualTo(404);
         JsonNode byBook =
                 calls.post(
