@@ -35,7 +35,8 @@ class ProductInSpaceTest extends SpaceBrowserTest {
         browser.until(b -> Math.abs(drawn() - together) > 1_000);
         browser.script(
                 "const a = document.getElementById('apart'); a.value = 0; a.dispatchEvent(new Event('input'));");
-        browser.actions().moveToElement(browser.find(CANVAS)).click().perform();
+        // the top; the middle of the locker is open
+        browser.actions().moveToElement(browser.find(CANVAS), 30, -100).click().perform();
         browser.until(b -> b.path().contains("/panels/"));
         browser.click("#show-space");
         browser.until(b -> !b.all("#space[data-shown='1'] canvas").isEmpty());
