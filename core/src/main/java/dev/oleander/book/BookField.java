@@ -18,7 +18,7 @@ import java.util.function.ToDoubleFunction;
 public record BookField<T>(
         String word, String label, String unit, Optional<Limits> limits, Function<T, String> get) {
 
-    private static final int LONGEST = 40;
+    private static final int LONGEST = 120;
     private static final int DECIMALS = 6;
 
     /**

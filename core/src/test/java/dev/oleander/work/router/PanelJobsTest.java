@@ -2,6 +2,7 @@ package dev.oleander.work.router;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.oleander.book.BookFile;
 import dev.oleander.drawing.ImportOptions;
 import dev.oleander.drawing.file.DrawingFiles;
 import dev.oleander.drawing.read.DrawingReading;
@@ -24,7 +25,9 @@ import dev.oleander.plan.stop.Stop;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Prover;
 import dev.oleander.work.PanelJob;
+import dev.oleander.work.router.book.PanelRule;
 import dev.oleander.work.router.book.RouterBook;
+import dev.oleander.work.router.book.RuleTable;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.panel.PanelJobs;
 import java.nio.charset.StandardCharsets;
@@ -113,6 +116,18 @@ class PanelJobsTest {
                 .containsExactly(
                         "1, holes in edges: it lies on the bottom",
                         "2, holes for a drill: there is no drill of 35 mm");
+    }
+
+    /** What ships can be changed by people, and comes back as it was. */
+    @Test
+    void rulesThatShipAreRowsLikeAnyOther() {
+        RuleTable rules = (RuleTable) BOOK.beside().get("rules");
+        assertThat(rules.rows()).hasSize(12);
+        String csv = new BookFile<>(rules.form()).write(rules.rows());
+        assertThat(new BookFile<>(rules.form()).read(csv)).hasSameSizeAs(rules.rows());
+        for (PanelRule rule : rules.rows()) {
+            assertThat(rules.with(rule).rows()).isEqualTo(rules.rows());
+        }
     }
 
     @Test
