@@ -52,6 +52,9 @@ final class Ability {
         if (!feature.isHole()) {
             return Optional.of("no unit for a %s in an edge".formatted(feature.kind().label()));
         }
+        if (!feature.steps().isEmpty()) {
+            return Optional.of("no unit for a stepped hole in an edge");
+        }
         double v = feature.middle().y();
         double radius = feature.diameter() / 2;
         double toBottom = v - radius;
