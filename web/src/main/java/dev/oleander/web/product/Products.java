@@ -24,16 +24,19 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.IntUnaryOperator;
 import java.util.function.UnaryOperator;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionOperations;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The products of the shop: what is in them, and what people say of how panels lie. */
+/**
+ * The products of the shop: what is in them, and what people say of how panels lie. Nothing is
+ * decided while a transaction is open or a row is held.
+ */
 @Service
-@Transactional(readOnly = true)
 public class Products {
 
     private static final JsonMapper JSON =
@@ -51,6 +54,7 @@ public class Products {
     private final AccountRepository accounts;
     private final MachineLibrary machines;
     private final Books books;
+    private final TransactionOperations transactions;
     private final Clock clock;
 
     private record Key(long product, int step, long books) {}
@@ -61,7 +65,9 @@ public class Products {
             AccountRepository accounts,
             MachineLibrary machines,
             Books books,
+            TransactionOperations transactions,
             Clock clock) {
+        this.transactions = transactions;
         this.products = products;
         this.steps = steps;
         this.accounts = accounts;
@@ -206,7 +212,6 @@ public class Products {
      *
      * @throws dev.oleander.plan.panel.PanelException when it cannot be
      */
-    @Transactional
     public ProductState make(ProductFile file, SignedIn who) {
         String machine =
                 machines().stream()
@@ -216,10 +221,17 @@ public class Products {
                                 () -> new RefusedEditException("No machine here works panels."));
         ProductDocument document = ProductDocument.of(file, machine);
         ProductState checked = checked(0, 0, document);
-        Account account = accounts.getReferenceById(who.id());
-        KeptProduct product = new KeptProduct(checked.product().name(), account, clock.instant());
-        products.saveAndFlush(product);
-        return append(product, "Product brought in", document, checked, account);
+        String name = checked.product().name();
+        KeptProduct made =
+                transactions.execute(
+                        status -> {
+                            Account account = accounts.getReferenceById(who.id());
+                            KeptProduct product = new KeptProduct(name, account, clock.instant());
+                            products.saveAndFlush(product);
+                            append(product, "Product brought in", document, name, account);
+                            return product;
+                        });
+        return state(made);
     }
 
     /**
@@ -228,7 +240,6 @@ public class Products {
      * @throws dev.oleander.drawing.DrawingException when one cannot be read
      * @throws dev.oleander.plan.panel.PanelException when it cannot be
      */
-    @Transactional
     public ProductState make(List<Upload> uploads, DrawnProduct said, SignedIn who) {
         Machine machine =
                 machines().stream()
@@ -255,11 +266,12 @@ public class Products {
         return state;
     }
 
-    private ProductState append(
+    /** Within a transaction. */
+    private void append(
             KeptProduct product,
             String label,
             ProductDocument document,
-            ProductState checked,
+            String name,
             Account account) {
         int number = steps.last(product.id()) + 1;
         Instant now = clock.instant();
@@ -271,9 +283,8 @@ public class Products {
                         JSON.writeValueAsString(document),
                         account,
                         now));
-        product.moveTo(number, checked.product().name(), account, now);
+        product.moveTo(number, name, account, now);
         products.flush();
-        return state(product);
     }
 
     /**
@@ -283,59 +294,75 @@ public class Products {
      * @throws StaleEditException when somebody changed it meanwhile
      * @throws dev.oleander.plan.panel.PanelException when it cannot be as it is wished
      */
-    @Transactional
     public ProductState edit(
             long id,
             Integer seenStep,
             String label,
             UnaryOperator<ProductDocument> change,
             SignedIn who) {
-        KeptProduct product = held(id, seenStep);
-        ProductDocument before = document(step(id, product.pointer()));
+        KeptProduct seen = kept(id);
+        int on = seenStep == null ? seen.pointer() : seenStep;
+        requirePresent(id, seen.pointer(), on);
+        ProductDocument before = document(step(id, on));
         ProductDocument after = change.apply(before);
         if (after.equals(before)) {
-            return state(product);
+            return state(seen);
         }
-        ProductState checked = checked(id, 0, after);
-        return append(product, label, after, checked, accounts.getReferenceById(who.id()));
+        String name = checked(id, 0, after).product().name();
+        return state(
+                transactions.execute(
+                        status -> {
+                            KeptProduct product = held(id, on);
+                            Account account = accounts.getReferenceById(who.id());
+                            append(product, label, after, name, account);
+                            return product;
+                        }));
     }
 
     private KeptProduct held(long id, Integer seenStep) {
         KeptProduct product = products.findHeldById(id).orElseThrow(() -> missing(id));
-        if (seenStep != null && seenStep != product.pointer()) {
-            ProductStep last = step(id, product.pointer());
-            throw new StaleEditException(
-                    "product",
-                    List.of(
-                            new StaleEditException.Change(
-                                    product.changedBy().fullName(), last.label())));
-        }
+        requirePresent(id, product.pointer(), seenStep);
         return product;
     }
 
-    @Transactional
-    public ProductState undo(long id, Integer seenStep, SignedIn who) {
-        KeptProduct product = held(id, seenStep);
-        int parent = step(id, product.pointer()).parent();
-        if (parent == ProductStep.NONE) {
-            throw new RefusedEditException("There is nothing to undo.");
+    private void requirePresent(long id, int present, Integer seenStep) {
+        if (seenStep != null && seenStep != present) {
+            throw new StaleEditException("product", List.of(steps.change(id, present)));
         }
-        return moved(product, parent, who);
     }
 
-    @Transactional
+    public ProductState undo(long id, Integer seenStep, SignedIn who) {
+        return moved(id, seenStep, who, present -> step(id, present).parent(), "undo");
+    }
+
     public ProductState redo(long id, Integer seenStep, SignedIn who) {
-        KeptProduct product = held(id, seenStep);
-        ProductStep next =
-                steps.newestOn(id, product.pointer())
-                        .orElseThrow(() -> new RefusedEditException("There is nothing to redo."));
-        return moved(product, next.number(), who);
+        return moved(
+                id,
+                seenStep,
+                who,
+                present ->
+                        steps.newestOn(id, present)
+                                .map(ProductStep::number)
+                                .orElse(ProductStep.NONE),
+                "redo");
     }
 
-    private ProductState moved(KeptProduct product, int to, SignedIn who) {
-        String name = document(step(product.id(), to)).product().name();
-        product.moveTo(to, name, accounts.getReferenceById(who.id()), clock.instant());
-        products.flush();
-        return state(product);
+    private ProductState moved(
+            long id, Integer seenStep, SignedIn who, IntUnaryOperator next, String what) {
+        return state(
+                transactions.execute(
+                        status -> {
+                            KeptProduct product = held(id, seenStep);
+                            int to = next.applyAsInt(product.pointer());
+                            if (to == ProductStep.NONE) {
+                                throw new RefusedEditException(
+                                        "There is nothing to %s.".formatted(what));
+                            }
+                            String name = document(step(id, to)).product().name();
+                            Account account = accounts.getReferenceById(who.id());
+                            product.moveTo(to, name, account, clock.instant());
+                            products.flush();
+                            return product;
+                        }));
     }
 }
