@@ -170,7 +170,9 @@ final class PanelsArea implements Area {
             Panel panel = product.panels().get(i);
             for (Clamping clamping : decided.get(i)) {
                 PanelJob<RouterChoices> job =
-                        RouterMilling.ROUTER.panelJob(panel, clamping, true, BOOK, 0).orElseThrow();
+                        RouterMilling.ROUTER
+                                .panelJob(new PanelJob.Wished(panel, clamping, true, 0, 0), BOOK)
+                                .orElseThrow();
                 RouterRun run = planned(panel, job);
                 RoutedSheet.proved(run);
                 CheckedWriter writer =

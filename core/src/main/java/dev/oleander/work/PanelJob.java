@@ -1,6 +1,8 @@
 package dev.oleander.work;
 
 import dev.oleander.drawing.write.WrittenChain;
+import dev.oleander.plan.panel.Panel;
+import dev.oleander.plan.panel.clamping.Clamping;
 import java.util.List;
 import java.util.Set;
 
@@ -19,6 +21,17 @@ public record PanelJob<C>(
         C choices,
         List<Made> made,
         List<Unmade> without) {
+
+    /**
+     * What is asked for.
+     *
+     * @param last whether no other clamping comes after it: then a panel that is not a rectangle is
+     *     cut out
+     * @param allowance mm that the bander mills off an edge before it bands it
+     * @param trim mm round a panel on a board that are sawn off afterwards
+     */
+    public record Wished(
+            Panel panel, Clamping clamping, boolean last, double allowance, double trim) {}
 
     /**
      * How a feature is made.

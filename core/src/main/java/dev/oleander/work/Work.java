@@ -1,11 +1,11 @@
 package dev.oleander.work;
 
 import dev.oleander.book.Book;
+import dev.oleander.drawing.read.Part;
+import dev.oleander.geometry.Region;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
-import dev.oleander.plan.panel.Panel;
-import dev.oleander.plan.panel.clamping.Clamping;
 import dev.oleander.plan.panel.clamping.PanelMachine;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
@@ -112,19 +112,21 @@ public interface Work<C extends Choices<C, S>, S extends Choice<S>> {
         return Optional.empty();
     }
 
+    /**
+     * What others keep out of where a part is nested: its material, with those openings only that
+     * are cut out of it.
+     */
+    default Region solid(Task<C> task, Part part) {
+        return part.region();
+    }
+
     /** What a machine can do to panels; empty when it works none. */
     default Optional<PanelMachine> panels(Machine machine, Book<?> book) {
         return Optional.empty();
     }
 
-    /**
-     * One clamping of a panel as a job; empty when the machine works no panels.
-     *
-     * @param last whether no other clamping comes after it
-     * @param allowance mm that the bander mills off an edge before it bands it
-     */
-    default Optional<PanelJob<C>> panelJob(
-            Panel panel, Clamping clamping, boolean last, Book<?> book, double allowance) {
+    /** One clamping of a panel as a job; empty when the machine works no panels. */
+    default Optional<PanelJob<C>> panelJob(PanelJob.Wished wished, Book<?> book) {
         return Optional.empty();
     }
 

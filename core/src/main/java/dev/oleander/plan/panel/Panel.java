@@ -77,6 +77,13 @@ public record Panel(
         return role == Role.PANEL;
     }
 
+    /** The same with some of its features only. */
+    public Panel with(List<PanelFeature> some) {
+        return new Panel(
+                id, name, role, quantity, material, size, outline, grain, show, bands, bandIds,
+                machined, place, some);
+    }
+
     public Optional<PanelFeature> feature(String featureId) {
         return features.stream().filter(f -> f.id().equals(featureId)).findFirst();
     }

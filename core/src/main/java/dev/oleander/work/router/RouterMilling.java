@@ -3,11 +3,11 @@ package dev.oleander.work.router;
 import dev.oleander.book.Book;
 import dev.oleander.book.CutDataException;
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.drawing.read.Part;
+import dev.oleander.geometry.Region;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Recipe;
 import dev.oleander.plan.Recipe.Rule;
-import dev.oleander.plan.panel.Panel;
-import dev.oleander.plan.panel.clamping.Clamping;
 import dev.oleander.plan.panel.clamping.PanelMachine;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
@@ -17,6 +17,7 @@ import dev.oleander.value.ValueException;
 import dev.oleander.value.Word;
 import dev.oleander.work.PanelJob;
 import dev.oleander.work.Plan;
+import dev.oleander.work.Spacing;
 import dev.oleander.work.Starter;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
@@ -150,11 +151,12 @@ public final class RouterMilling implements Work<RouterChoices, RouterChoice> {
     private static Subject<RouterChoice> subject(
             Task<RouterChoices> task, Stop stop, Feature feature, RouterPlan plan) {
         RouterWork work = (RouterWork) stop.work();
-        RouterChoice here = task.choices().of(stop.key());
+        RouterChoices choices = task.choices(feature.id());
+        RouterChoice here = choices.of(stop.key());
         String kind = work.deed().kind();
         return new Subject<>(
                 here,
-                here.over(task.choices().recipeFor(feature, kind)).over(task.choices().all()),
+                here.over(choices.recipeFor(feature, kind)).over(choices.all()),
                 Optional.of(new RouterStopOf(work, stop.side(), plan)),
                 stop.sources(),
                 names(task, feature, work, plan),
@@ -235,14 +237,29 @@ public final class RouterMilling implements Work<RouterChoices, RouterChoice> {
     }
 
     @Override
+    public boolean nests() {
+        return true;
+    }
+
+    @Override
+    public Optional<Spacing> spacing(Task<RouterChoices> task) {
+        return Optional.of(RunPlanner.spacing(task));
+    }
+
+    /** A pocket, or a hole that is not through, is no room for another part. */
+    @Override
+    public Region solid(Task<RouterChoices> task, Part part) {
+        return RunPlanner.solid(task, part);
+    }
+
+    @Override
     public Optional<PanelMachine> panels(Machine machine, Book<?> book) {
         return Optional.of(PanelWork.machine(machine, (RouterBook) book));
     }
 
     @Override
-    public Optional<PanelJob<RouterChoices>> panelJob(
-            Panel panel, Clamping clamping, boolean last, Book<?> book, double allowance) {
-        return Optional.of(PanelJobs.of(panel, clamping, last, (RouterBook) book, allowance));
+    public Optional<PanelJob<RouterChoices>> panelJob(PanelJob.Wished wished, Book<?> book) {
+        return Optional.of(PanelJobs.of(wished, (RouterBook) book));
     }
 
     @Override

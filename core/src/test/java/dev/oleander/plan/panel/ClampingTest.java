@@ -201,10 +201,10 @@ class ClampingTest {
         assertThat(decision.clampings()).hasSize(2);
         assertThat(decision.clampings().get(0).lying().up()).isEqualTo(Face.TOP);
         assertThat(decision.clampings().get(0).features()).containsExactly("h2");
-        assertThat(Cost.of(panel, machine(Face.edges()), top)).isEqualTo("1 clamping more");
+        assertThat(cost(panel, top)).isEqualTo("1 clamping more");
         ClampingWishes wrong =
                 new ClampingWishes(Optional.empty(), Optional.empty(), Map.of("h1", Face.TOP));
-        assertThat(Cost.of(panel, machine(Face.edges()), wrong)).isEqualTo("h1 refused");
+        assertThat(cost(panel, wrong)).isEqualTo("h1 refused");
     }
 
     @Test
@@ -259,5 +259,12 @@ class ClampingTest {
         Panel panel = panel(hole("h1", "top", 550, 380, 8, 10));
         assertThat(decide(panel, Face.edges(), ClampingWishes.NONE).clampings().get(0).corner())
                 .isEqualTo("back right");
+    }
+
+    private static String cost(Panel panel, ClampingWishes wishes) {
+        PanelMachine machine = machine(Face.edges());
+        return Cost.of(
+                ClampingPlanner.decide(panel, machine, ClampingWishes.NONE),
+                ClampingPlanner.decide(panel, machine, wishes));
     }
 }

@@ -51,7 +51,7 @@ class PanelJobsTest {
     }
 
     private static PanelJob<RouterChoices> job(Panel panel, Clamping clamping) {
-        return PanelJobs.of(panel, clamping, true, BOOK, 0);
+        return PanelJobs.of(new PanelJob.Wished(panel, clamping, true, 0, 0), BOOK);
     }
 
     private static RouterRun run(Panel panel, PanelJob<RouterChoices> job) {
@@ -137,7 +137,9 @@ class PanelJobsTest {
                 new RouterBook(
                         BOOK.machine(), BOOK.tools(), BOOK.stations(), List.of(), BOOK.rows());
         PanelJob<RouterChoices> job =
-                PanelJobs.of(bottom, decided(bottom).clampings().get(0), true, none, 0);
+                PanelJobs.of(
+                        new PanelJob.Wished(bottom, decided(bottom).clampings().get(0), true, 0, 0),
+                        none);
         assertThat(job.without()).hasSize(11);
         assertThat(job.without().get(0).sentence())
                 .isEqualTo("Panel bottom, hole h1: no rule fits.");

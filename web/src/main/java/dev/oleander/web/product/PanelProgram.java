@@ -65,7 +65,7 @@ record PanelProgram(
                         ProductMaterials.called(state, panel.material(), book)
                                 .orElseThrow(() -> ProductMaterials.unknown(panel, machine, book)),
                         Typed.of(panel.size().thickness()),
-                        state.countWithTwins(panel));
+                        clamping(state, panel, number).onBoard() ? 1 : state.countWithTwins(panel));
         String dxf = DxfWriter.write(job.drawing());
         UnaryOperator<JobDocument> decided =
                 document -> {
@@ -89,23 +89,32 @@ record PanelProgram(
     static <C extends Choices<C, S>, S extends Choice<S>> PanelJob<C> job(
             ProductState state, Panel panel, int number, Work<C, S> kind, Book<?> book) {
         List<Clamping> clampings = state.decision(panel).clampings();
-        return kind.panelJob(
+        ProductDocument document = state.document();
+        // what was cut out of a board has its form
+        boolean last = number == clampings.size() && !clampings.get(0).onBoard();
+        PanelJob.Wished wished =
+                new PanelJob.Wished(
                         panel,
                         clampings.get(number - 1),
-                        number == clampings.size(),
-                        book,
-                        state.document().preMilling())
-                .orElseThrow();
+                        last,
+                        document.preMilling(),
+                        document.trim());
+        return kind.panelJob(wished, book).orElseThrow();
+    }
+
+    private static Clamping clamping(ProductState state, Panel panel, int number) {
+        return state.decision(panel).clampings().get(number - 1);
     }
 
     private static String name(ProductState state, Panel panel, int number) {
-        Clamping clamping = state.decision(panel).clampings().get(number - 1);
+        Clamping clamping = clamping(state, panel, number);
         String name =
-                "%s, %s: %s up"
+                "%s, %s: %s up%s"
                         .formatted(
                                 state.product().name(),
                                 panel.name(),
-                                clamping.lying().up().label());
+                                clamping.lying().up().label(),
+                                clamping.onBoard() ? ", from a board" : "");
         return name.length() <= LONGEST ? name : name.substring(0, LONGEST);
     }
 

@@ -70,7 +70,7 @@ public final class PanelStates {
         if (panel.role() != Role.PANEL) {
             return plain(panel.role().word(), "");
         }
-        if (panel.features().isEmpty()) {
+        if (panel.features().isEmpty() && decision.clampings().isEmpty()) {
             return plain("nothing to machine: saw only", "");
         }
         if (decision.clampings().isEmpty()) {
@@ -133,7 +133,11 @@ public final class PanelStates {
 
     private static State ofJobs(Decision decision, List<Link> links, List<Long> jobs) {
         Set<String> revisions = new TreeSet<>();
+        boolean onBoard = decision.clampings().get(0).onBoard();
         for (Link link : links) {
+            if (onBoard && link.clamping() == 1 && link.nest() == null) {
+                return new State("on no board yet", decision.why(), jobs, true);
+            }
             if (link.revision() == null) {
                 boolean ready = link.next().contains(READY);
                 return new State(

@@ -20,6 +20,7 @@ import java.net.URI;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -142,6 +143,8 @@ class ProductApi {
             String machine,
             Double preMilling,
             Boolean roundCorners,
+            Boolean boards,
+            Double trim,
             Map<String, String> materials) {}
 
     @GetMapping
@@ -217,6 +220,12 @@ class ProductApi {
         if (patch.roundCorners() != null) {
             changed = changed.rounding(patch.roundCorners());
         }
+        if (patch.boards() != null || patch.trim() != null) {
+            changed =
+                    changed.onBoards(
+                            Objects.requireNonNullElse(patch.boards(), changed.boards()),
+                            Objects.requireNonNullElse(patch.trim(), changed.trim()));
+        }
         if (patch.materials() != null) {
             for (Map.Entry<String, String> called : patch.materials().entrySet()) {
                 changed = changed.calling(called.getKey(), called.getValue());
@@ -230,6 +239,24 @@ class ProductApi {
     ResponseEntity<WorkJson> programs(
             @PathVariable long id, @AuthenticationPrincipal SignedIn who) {
         return begun(id, programs.begin(id, ProductPrograms.Wanted.MAKE, who));
+    }
+
+    /** Makes all programs, lays panels on boards by material, and searches for nests of them. */
+    @PostMapping("/{id}/boards")
+    ResponseEntity<WorkJson> boards(@PathVariable long id, @AuthenticationPrincipal SignedIn who) {
+        return begun(id, programs.begin(id, ProductPrograms.Wanted.LAY, who));
+    }
+
+    /** The nests on which panels lie, by material. */
+    @GetMapping("/{id}/boards")
+    List<ProductJobTable.Nest> boards(@PathVariable long id) {
+        return programs.nests(products.find(id));
+    }
+
+    /** What is still to be done to panels when they have come off their boards. */
+    @GetMapping("/{id}/left")
+    List<LeftToDo> left(@PathVariable long id) {
+        return LeftToDo.of(products.find(id));
     }
 
     /** Releases all programs that are ready. */

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -132,6 +133,7 @@ class ProductController {
         model.addAttribute("materials", products.materials(product));
         model.addAttribute("work", programs.state(product.id()).orElse(null));
         model.addAttribute("cost", programs.cost(product));
+        model.addAttribute("nests", programs.nests(product));
         return "product";
     }
 
@@ -175,6 +177,8 @@ class ProductController {
             @RequestParam String machine,
             @RequestParam String preMilling,
             @RequestParam(defaultValue = "false") boolean roundCorners,
+            @RequestParam(defaultValue = "false") boolean boards,
+            @RequestParam(defaultValue = "0") String trim,
             @RequestParam Map<String, String> all,
             @AuthenticationPrincipal SignedIn who,
             Model model,
@@ -183,12 +187,15 @@ class ProductController {
                 id,
                 () -> {
                     double milled = Typed.parse(preMilling, Map.of()).value();
+                    double sawn = Typed.parse(trim, Map.of()).value();
+                    UnaryOperator<ProductDocument> change =
+                            d ->
+                                    d.on(machine)
+                                            .milling(milled)
+                                            .rounding(roundCorners)
+                                            .onBoards(boards, sawn);
                     return products.edit(
-                            id,
-                            step,
-                            "How it is made",
-                            d -> called(d.on(machine).milling(milled).rounding(roundCorners), all),
-                            who);
+                            id, step, "How it is made", d -> called(change.apply(d), all), who);
                 },
                 who,
                 model,
@@ -395,6 +402,7 @@ class ProductController {
         model.addAttribute("who", who);
         model.addAttribute("state", state);
         model.addAttribute("order", programs.order(state));
+        model.addAttribute("left", LeftToDo.of(state));
         model.addAttribute("problem", problem);
         return "product-work";
     }

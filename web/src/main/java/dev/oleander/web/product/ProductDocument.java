@@ -16,6 +16,9 @@ import java.util.TreeMap;
  * @param machine on which its panels are made
  * @param preMilling mm that the bander mills off an edge before it bands it
  * @param materials what the book of the machine calls a material of the product, by its id
+ * @param boards whether panels are cut out of boards by the machine that works them
+ * @param trim mm round a panel on its board that are sawn off afterwards; 0: it is cut to size
+ *     there
  * @param roundCorners whether inner corners may stay as round as the tools are
  * @param wishes how panels lie, by their ids
  */
@@ -25,6 +28,8 @@ public record ProductDocument(
         double preMilling,
         Map<String, String> materials,
         boolean roundCorners,
+        boolean boards,
+        double trim,
         Map<String, Wishes> wishes) {
 
     public ProductDocument {
@@ -34,7 +39,7 @@ public record ProductDocument(
 
     /** Nothing said of how panels lie, and nothing milled off. */
     public static ProductDocument of(ProductFile product, String machine) {
-        return new ProductDocument(product, machine, 0, Map.of(), false, Map.of());
+        return new ProductDocument(product, machine, 0, Map.of(), false, false, 0, Map.of());
     }
 
     /**
@@ -103,24 +108,36 @@ public record ProductDocument(
         } else {
             changed.put(panel, wished);
         }
-        return new ProductDocument(product, machine, preMilling, materials, roundCorners, changed);
+        return new ProductDocument(
+                product, machine, preMilling, materials, roundCorners, boards, trim, changed);
     }
 
     ProductDocument with(ProductFile other) {
-        return new ProductDocument(other, machine, preMilling, materials, roundCorners, wishes);
+        return new ProductDocument(
+                other, machine, preMilling, materials, roundCorners, boards, trim, wishes);
     }
 
     ProductDocument on(String otherMachine) {
         return new ProductDocument(
-                product, otherMachine, preMilling, materials, roundCorners, wishes);
+                product, otherMachine, preMilling, materials, roundCorners, boards, trim, wishes);
     }
 
     ProductDocument milling(double millimetres) {
-        return new ProductDocument(product, machine, millimetres, materials, roundCorners, wishes);
+        return new ProductDocument(
+                product, machine, millimetres, materials, roundCorners, boards, trim, wishes);
     }
 
     ProductDocument rounding(boolean corners) {
-        return new ProductDocument(product, machine, preMilling, materials, corners, wishes);
+        return new ProductDocument(
+                product, machine, preMilling, materials, corners, boards, trim, wishes);
+    }
+
+    /**
+     * @param millimetres sawn off all round afterwards
+     */
+    ProductDocument onBoards(boolean cut, double millimetres) {
+        return new ProductDocument(
+                product, machine, preMilling, materials, roundCorners, cut, millimetres, wishes);
     }
 
     /**
@@ -133,6 +150,7 @@ public record ProductDocument(
         } else {
             changed.put(material, called);
         }
-        return new ProductDocument(product, machine, preMilling, changed, roundCorners, wishes);
+        return new ProductDocument(
+                product, machine, preMilling, changed, roundCorners, boards, trim, wishes);
     }
 }

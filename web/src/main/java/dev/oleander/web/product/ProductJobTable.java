@@ -19,6 +19,7 @@ class ProductJobTable {
      *
      * @param clamping from 1
      * @param madeOf what it was made of, as a hash
+     * @param nest the nest on which the panel lies, whose program it then is; null: it lies alone
      * @param next what has to be done next, as the board says it
      * @param revision released last of the job's present step; null: none
      * @param seconds of the program, as it is released or else planned; null: not known
@@ -28,16 +29,24 @@ class ProductJobTable {
             int clamping,
             long job,
             String madeOf,
+            Long nest,
             String next,
             String revision,
-            Double seconds) {}
+            Double seconds) {
+
+        /** The job whose program is run. */
+        long program() {
+            return nest == null ? job : nest;
+        }
+    }
 
     List<Link> of(long product) {
         return sql.query(
                 """
-                select p.panel, p.clamping, p.job_id, p.made_of, j.next_action, r.revision,
-                    coalesce(r.seconds, p.seconds) as seconds
-                from product_job p join job j on j.id = p.job_id
+                select p.panel, p.clamping, p.job_id, p.made_of, p.nest_id, j.next_action, r.revision,
+                    case when p.nest_id is null then coalesce(r.seconds, p.seconds)
+                        else p.seconds end as seconds
+                from product_job p join job j on j.id = coalesce(p.nest_id, p.job_id)
                 left join lateral (
                     select revision, seconds from release
                     where job_id = j.id and not trial and step = j.pointer
@@ -50,6 +59,7 @@ class ProductJobTable {
                                 row.getInt("clamping"),
                                 row.getLong("job_id"),
                                 row.getString("made_of"),
+                                row.getObject("nest_id", Long.class),
                                 row.getString("next_action"),
                                 row.getString("revision"),
                                 row.getObject("seconds", Double.class)),
@@ -107,13 +117,61 @@ class ProductJobTable {
                 insert into product_job (product_id, panel, clamping, job_id, made_of)
                 values (?, ?, ?, ?, ?)
                 on conflict (product_id, panel, clamping)
-                do update set job_id = excluded.job_id, made_of = excluded.made_of
+                do update set job_id = excluded.job_id, made_of = excluded.made_of,
+                    nest_id = null
                 """,
                 product,
                 panel,
                 clamping,
                 job,
                 madeOf);
+    }
+
+    /**
+     * The nest of the panels of a material.
+     *
+     * @param next what has to be done next with it
+     */
+    public record Nest(String material, long job, String madeOf, String next) {}
+
+    List<Nest> nests(long product) {
+        return sql.query(
+                """
+                select n.material, n.job_id, n.made_of, j.next_action
+                from product_nest n join job j on j.id = n.job_id
+                where n.product_id = ? order by n.material
+                """,
+                (row, i) ->
+                        new Nest(
+                                row.getString("material"),
+                                row.getLong("job_id"),
+                                row.getString("made_of"),
+                                row.getString("next_action")),
+                product);
+    }
+
+    void putNest(long product, String material, long job, String madeOf) {
+        sql.update(
+                """
+                insert into product_nest (product_id, material, job_id, made_of)
+                values (?, ?, ?, ?)
+                on conflict (product_id, material)
+                do update set job_id = excluded.job_id, made_of = excluded.made_of
+                """,
+                product,
+                material,
+                job,
+                madeOf);
+    }
+
+    /** The first clamping of a panel lies on a nest. */
+    void laid(long product, String panel, long nest) {
+        sql.update(
+                "update product_job set nest_id = ?"
+                        + " where product_id = ? and panel = ? and clamping = 1",
+                nest,
+                product,
+                panel);
     }
 
     /** Forgets jobs of clampings that there are no more. */

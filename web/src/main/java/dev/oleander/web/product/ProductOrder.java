@@ -99,7 +99,7 @@ public record ProductOrder(List<Row> rows, double seconds) {
                 clamping.lying().up().label(),
                 clamping.corner(),
                 clamping.lying().turn(),
-                link == null ? null : link.job(),
+                link == null ? null : link.program(),
                 link == null ? null : link.revision(),
                 link == null ? null : link.seconds(),
                 number == clampings.size() ? bands(panel) : "",
@@ -107,7 +107,7 @@ public record ProductOrder(List<Row> rows, double seconds) {
                 tick.map(Tick::by).orElse(""));
     }
 
-    private static String bands(Panel panel) {
+    static String bands(Panel panel) {
         List<String> bands = new ArrayList<>();
         for (Map.Entry<Face, String> band : panel.bandIds().entrySet()) {
             bands.add("%s %s".formatted(band.getKey().label(), band.getValue()));

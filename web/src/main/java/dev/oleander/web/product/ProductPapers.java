@@ -3,10 +3,14 @@ package dev.oleander.web.product;
 import dev.oleander.plan.panel.Face;
 import dev.oleander.plan.panel.whole.CutList;
 import dev.oleander.plan.panel.whole.Mates;
+import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.paper.Pdf;
+import dev.oleander.web.paper.QrCode;
+import dev.oleander.web.release.ShopSheet;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -19,10 +23,12 @@ public class ProductPapers {
     private static final CsvMapper CSV = new CsvMapper();
 
     private final Pdf pdf;
+    private final String address;
     private final Clock clock;
 
-    ProductPapers(Pdf pdf, Clock clock) {
+    ProductPapers(Pdf pdf, OleanderSettings settings, Clock clock) {
         this.pdf = pdf;
+        this.address = settings.publicUrl();
         this.clock = clock;
     }
 
@@ -89,7 +95,29 @@ public class ProductPapers {
     public byte[] orderPdf(ProductState state, ProductOrder order) {
         return pdf.of(
                 "product-order",
-                Map.of("state", state, "order", order, "date", LocalDate.now(clock)));
+                Map.of(
+                        "state",
+                        state,
+                        "order",
+                        order,
+                        "left",
+                        LeftToDo.of(state),
+                        "qr",
+                        codes(order),
+                        "date",
+                        LocalDate.now(clock)));
+    }
+
+    /** The release of each job as a code, by job; those that are not released have none. */
+    private Map<Long, String> codes(ProductOrder order) {
+        Map<Long, String> codes = new HashMap<>();
+        for (ProductOrder.Row row : order.rows()) {
+            if (row.revision() != null) {
+                codes.put(
+                        row.job(), QrCode.svg(ShopSheet.link(address, row.job(), row.revision())));
+            }
+        }
+        return codes;
     }
 
     public String order(ProductOrder order) {

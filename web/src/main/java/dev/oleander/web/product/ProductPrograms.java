@@ -10,6 +10,7 @@ import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.price.PriceList;
+import dev.oleander.progress.Progress;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
 import dev.oleander.web.account.AccountRepository;
@@ -35,8 +36,10 @@ import dev.oleander.work.PanelJob;
 import dev.oleander.work.Work;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -50,6 +53,9 @@ public class ProductPrograms implements WorkKind {
 
     private static final Logger LOG = LoggerFactory.getLogger(ProductPrograms.class);
 
+    /** Share of the way when all programs are there. */
+    private static final double MADE = 0.95;
+
     /** Rule whose looks are inner corners that no round tool reaches. */
     private static final String CORNERS = "rest";
 
@@ -62,6 +68,7 @@ public class ProductPrograms implements WorkKind {
     private final Books books;
     private final AccountRepository accounts;
     private final PriceList prices;
+    private final ProductBoards boards;
     private final Clock clock;
 
     ProductPrograms(
@@ -74,7 +81,9 @@ public class ProductPrograms implements WorkKind {
             Books books,
             AccountRepository accounts,
             PriceList prices,
+            ProductBoards boards,
             Clock clock) {
+        this.boards = boards;
         this.prices = prices;
         this.products = products;
         this.table = table;
@@ -90,6 +99,8 @@ public class ProductPrograms implements WorkKind {
     /** What is to be done. */
     public enum Wanted {
         MAKE,
+        /** makes them, and lays panels on boards */
+        LAY,
         RELEASE
     }
 
@@ -149,6 +160,11 @@ public class ProductPrograms implements WorkKind {
     /** The work of a product in its order. */
     public ProductOrder order(ProductState state) {
         return ProductOrder.of(state, table.of(state.id()), table.ticks(state.id()));
+    }
+
+    /** The boards on which panels lie, by material. */
+    public List<ProductJobTable.Nest> nests(ProductState state) {
+        return state.document().boards() ? table.nests(state.id()) : List.of();
     }
 
     /** What all products cost, as far as programs are there. */
@@ -212,14 +228,18 @@ public class ProductPrograms implements WorkKind {
         String[] parts = key.split("/");
         long product = Long.parseLong(parts[0]);
         SignedIn who = SignedIn.of(accounts.findById(Long.valueOf(parts[2])).orElseThrow());
-        if (Wanted.valueOf(parts[1]) == Wanted.MAKE) {
-            make(products.find(product), who, progress);
-        } else {
-            release(product, who, progress);
+        switch (Wanted.valueOf(parts[1])) {
+            case MAKE -> make(products.find(product), who, progress);
+            case LAY -> {
+                make(products.find(product), who, progress.within(0, MADE));
+                ProductState state = products.find(product);
+                boards.lay(state, states(state), who);
+            }
+            default -> release(product, who, progress);
         }
     }
 
-    private void make(ProductState state, SignedIn who, WorkProgress progress) {
+    private void make(ProductState state, SignedIn who, Progress progress) {
         List<Panel> panels =
                 state.product().made().stream()
                         .filter(p -> state.twins().equalTo(p.id()).isEmpty())
@@ -296,11 +316,12 @@ public class ProductPrograms implements WorkKind {
     private void release(long product, SignedIn who, WorkProgress progress) {
         List<Link> links = table.of(product);
         PanelStates states = states(products.find(product));
+        Set<Long> programs = new HashSet<>();
         for (int i = 0; i < links.size(); i++) {
             Link link = links.get(i);
             progress.at((double) i / links.size(), link.panel());
             boolean wanted = link.revision() == null && !states.isStale(link);
-            if (wanted) {
+            if (wanted && programs.add(link.program())) {
                 release(link, who);
             }
         }
@@ -308,9 +329,9 @@ public class ProductPrograms implements WorkKind {
 
     private void release(Link link, SignedIn who) {
         try {
-            releases.release(link.job(), who);
+            releases.release(link.program(), who);
         } catch (ReleaseRefusedException | RefusedEditException notReady) {
-            LOG.info("Job {} is not released: {}", link.job(), notReady.getMessage());
+            LOG.info("Job {} is not released: {}", link.program(), notReady.getMessage());
         }
     }
 }

@@ -3,8 +3,10 @@ package dev.oleander.web.product;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.Product;
 import dev.oleander.plan.panel.clamping.ClampingPlanner;
+import dev.oleander.plan.panel.clamping.ClampingWishes;
 import dev.oleander.plan.panel.clamping.Cost;
 import dev.oleander.plan.panel.clamping.Decision;
+import dev.oleander.plan.panel.clamping.OnBoards;
 import dev.oleander.plan.panel.clamping.PanelMachine;
 import dev.oleander.plan.panel.file.ProductReader;
 import dev.oleander.plan.panel.whole.CutList;
@@ -41,9 +43,8 @@ public record ProductState(
         Product product = ProductReader.read(document.product());
         Map<String, Decision> decisions = new LinkedHashMap<>();
         for (Panel panel : product.panels()) {
-            decisions.put(
-                    panel.id(),
-                    ClampingPlanner.decide(panel, machine, document.wishes(panel.id()).read()));
+            ClampingWishes wishes = document.wishes(panel.id()).read();
+            decisions.put(panel.id(), decision(product, panel, document, machine, wishes));
         }
         return new ProductState(
                 id,
@@ -56,6 +57,19 @@ public record ProductState(
                 CutList.of(product, document.preMilling()),
                 Mates.of(product),
                 PanelChecks.of(product));
+    }
+
+    private static Decision decision(
+            Product product,
+            Panel panel,
+            ProductDocument document,
+            PanelMachine machine,
+            ClampingWishes wishes) {
+        if (!document.boards() || !panel.isMade()) {
+            return ClampingPlanner.decide(panel, machine, wishes);
+        }
+        Product.Board board = product.materials().get(panel.material()).board();
+        return OnBoards.decide(panel, board, machine, wishes);
     }
 
     /**
@@ -77,7 +91,11 @@ public record ProductState(
     /** What the wishes of a panel cost: 1 clamping more; empty: nothing. */
     public String cost(Panel panel) {
         ProductDocument.Wishes wishes = document.wishes(panel.id());
-        return wishes.isNone() ? "" : Cost.of(panel, machine, wishes.read());
+        if (wishes.isNone()) {
+            return "";
+        }
+        Decision free = decision(product, panel, document, machine, ClampingWishes.NONE);
+        return Cost.of(free, decision(panel));
     }
 
     /** How many of a panel all products need, with those that are the same body. */

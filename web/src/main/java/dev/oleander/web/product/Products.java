@@ -45,6 +45,7 @@ public class Products {
     private static final int MOST = 500;
     private static final int LONGEST_NAME = 160;
     private static final double MOST_MILLING = 5;
+    private static final double MOST_TRIM = 50;
 
     /** What is decided of a step does not change while its machine does not. */
     private final Cache<Key, ProductState> states = Caffeine.newBuilder().maximumSize(50).build();
@@ -262,6 +263,11 @@ public class Products {
             throw new RefusedEditException(
                     "Pre-milling is %s mm; it must lie between 0 and %s."
                             .formatted(document.preMilling(), MOST_MILLING));
+        }
+        if (!(document.trim() >= 0 && document.trim() <= MOST_TRIM)) {
+            throw new RefusedEditException(
+                    "Trim is %s mm; it must lie between 0 and %s."
+                            .formatted(document.trim(), MOST_TRIM));
         }
         return state;
     }

@@ -13,6 +13,7 @@ import dev.oleander.web.OleanderSettings;
 import dev.oleander.web.job.JobView;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.paper.Pdf;
+import dev.oleander.web.paper.QrCode;
 import dev.oleander.web.release.WorkSheet.Fact;
 import dev.oleander.web.release.WorkSheet.HaltRow;
 import java.time.Instant;
@@ -30,7 +31,7 @@ import org.springframework.util.StringUtils;
 
 /** The sheet of paper that hangs at the machine. */
 @Component
-class ShopSheet {
+public class ShopSheet {
 
     /** Picture in the space the page has for it: mm. */
     private static final double WIDTH = 186;
@@ -110,8 +111,13 @@ class ShopSheet {
     }
 
     private String link(JobView job, String revision) {
-        String release = "%s/jobs/%d/release?revision=%s".formatted(address, job.id(), revision);
+        String release = link(address, job.id(), revision);
         return job.run() == 1 ? release : release + "&run=" + job.run();
+    }
+
+    /** Under which people find a release again. */
+    public static String link(String address, long job, String revision) {
+        return "%s/jobs/%d/release?revision=%s".formatted(address, job, revision);
     }
 
     private static String footer(ProgramPreview preview) {

@@ -170,7 +170,8 @@ class NestApiTest extends NestCalls {
         ApiClient.Answer gap =
                 mira.send("PATCH", "/api/nests/" + nest, "{\"rules\": {\"gap\": 0.01}}");
         assertThat(gap.status()).isEqualTo(422);
-        assertThat(gap.detail()).contains("The gap is 0.01 mm; the kerf is");
+        assertThat(gap.detail())
+                .contains("The gap is 0.01 mm; what is cut between two parts takes");
         JsonNode search = searched(nest, SHORT);
         assertThat(search.get("state").asString()).isEqualTo("failed");
         assertThat(search.get("problem").asString()).contains("Refused is larger than every sheet");

@@ -1,6 +1,5 @@
 package dev.oleander.plan.panel.clamping;
 
-import dev.oleander.plan.panel.Panel;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -11,10 +10,12 @@ public final class Cost {
 
     private Cost() {}
 
-    /** A sentence: 1 clamping more, h7 and h8 refused; empty when they cost nothing. */
-    public static String of(Panel panel, PanelMachine machine, ClampingWishes wishes) {
-        Decision free = ClampingPlanner.decide(panel, machine, ClampingWishes.NONE);
-        Decision wished = ClampingPlanner.decide(panel, machine, wishes);
+    /**
+     * A sentence: 1 clamping more, h7 and h8 refused; empty when they cost nothing.
+     *
+     * @param free what would be decided without them
+     */
+    public static String of(Decision free, Decision wished) {
         List<String> parts = new ArrayList<>();
         int more = wished.clampings().size() - free.clampings().size();
         if (more > 0) {

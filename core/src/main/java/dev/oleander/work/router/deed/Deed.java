@@ -2,6 +2,7 @@ package dev.oleander.work.router.deed;
 
 import dev.oleander.value.Source;
 import dev.oleander.work.router.choice.RouterChoice;
+import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.operation.Operation;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,7 @@ import java.util.Optional;
  * Something that is done alike to some features.
  *
  * @param id of the operation; see {@link Operation#id(String, int)}
+ * @param source the job that it was decided in, where several lie on one sheet; else empty
  * @param wished whether people wish it as an operation, and its stops are set for it alone
  * @param kind word of what is done
  * @param features ids; none: the whole of the stock, or nothing was found
@@ -21,6 +23,7 @@ import java.util.Optional;
  */
 public record Deed(
         String id,
+        String source,
         boolean wished,
         String kind,
         List<String> features,
@@ -36,7 +39,51 @@ public record Deed(
 
     /** What of a feature it is: its name where it is an operation of its own, else nothing. */
     public String deed() {
-        return wished ? Operation.nameOf(id) : "";
+        return wished
+                ? Operation.nameOf(id).substring(Operation.inSource(source, "").length())
+                : "";
+    }
+
+    /** The same as one of several jobs. */
+    public Deed inSource(String name) {
+        return new Deed(
+                Operation.inSource(name, id),
+                name,
+                wished,
+                kind,
+                features,
+                values,
+                sources,
+                operation.map(o -> o.inSource(name)),
+                refusal);
+    }
+
+    /** The same, not done. */
+    public Deed refusing(String sentence) {
+        return new Deed(
+                id,
+                source,
+                wished,
+                kind,
+                features,
+                values,
+                sources,
+                Optional.empty(),
+                Optional.of(sentence));
+    }
+
+    /** Something that is missing, and cannot be done as things are. */
+    public static Deed refused(String id, List<String> features, String sentence) {
+        return new Deed(
+                id,
+                "",
+                false,
+                RouterKind.CONTOUR.word(),
+                features,
+                RouterChoice.NOTHING,
+                Map.of(),
+                Optional.empty(),
+                Optional.of(sentence));
     }
 
     /** Where its values come from. */

@@ -227,7 +227,7 @@ public final class Deeds {
             refusal = Optional.of(unreadable.getMessage());
         }
         String kind = values.get(WishValues.WORK).orElse("");
-        deeds.add(new Deed(id, wished, kind, features, values, sources, operation, refusal));
+        deeds.add(new Deed(id, "", wished, kind, features, values, sources, operation, refusal));
     }
 
     private Map<String, Double> names(RouterChoice values) {

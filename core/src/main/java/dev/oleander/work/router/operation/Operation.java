@@ -40,6 +40,9 @@ public record Operation(
     /** Between the name of an operation and the number of those of its features set otherwise. */
     private static final char PART = '~';
 
+    /** Between the name of a job and what is done there. */
+    private static final char OF_SOURCE = ':';
+
     /**
      * The id of what is done to some of the features of an operation, for which something else is
      * set.
@@ -60,6 +63,30 @@ public record Operation(
     /** The same features worked otherwise. */
     public Operation doing(What other) {
         return new Operation(id, on, tool, floorOf, copies, wrapped, beyondFlutes, other);
+    }
+
+    /** The same as one of several jobs, with what it asks for. */
+    public Operation inSource(String source) {
+        return new Operation(
+                inSource(source, id),
+                on,
+                tool,
+                floorOf.map(of -> inSource(source, of)),
+                copies,
+                wrapped,
+                beyondFlutes,
+                what instanceof Clear clear && clear.restOf().isPresent()
+                        ? clear.restOf(inSource(source, clear.restOf().get()))
+                        : what);
+    }
+
+    /**
+     * An id as it is where several jobs lie on one sheet.
+     *
+     * @param source empty: as it is
+     */
+    public static String inSource(String source, String id) {
+        return source.isEmpty() ? id : source + OF_SOURCE + id;
     }
 
     /** By which people speak of it, also where its features are worked differently. */

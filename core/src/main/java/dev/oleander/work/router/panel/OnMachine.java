@@ -8,6 +8,7 @@ import dev.oleander.plan.panel.Face;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.PanelFeature;
 import dev.oleander.plan.panel.Spot;
+import dev.oleander.plan.panel.clamping.Clamping;
 import dev.oleander.plan.panel.clamping.Lying;
 
 /**
@@ -24,10 +25,10 @@ final class OnMachine {
     /**
      * @param allowance mm that the bander mills off an edge before it bands it
      */
-    OnMachine(Panel panel, Lying lying, double allowance) {
+    OnMachine(Panel panel, Clamping clamping, double allowance) {
         this.panel = panel;
-        this.lying = lying;
-        boolean before = panel.machined() == Panel.Machined.BEFORE;
+        this.lying = clamping.lying();
+        boolean before = panel.machined() == Panel.Machined.BEFORE || clamping.onBoard();
         this.size = before ? panel.cut(allowance) : panel.size();
         this.shift =
                 before

@@ -10,6 +10,7 @@ import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.offset.OffsetOptions;
 import dev.oleander.geometry.offset.Offsetter;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.PanelFeature;
@@ -47,6 +48,12 @@ public final class PanelJobs {
     /** mm beyond an edge that what opens there is cleared, so that no corner stays. */
     private static final double BEYOND = 20;
 
+    /** The same on a board, where others lie beside it. */
+    private static final double BEYOND_ON_BOARD = 6;
+
+    /** mm2 from which a panel holds on a board by suction. */
+    private static final double LARGE = 1e5;
+
     /** mm within which something reaches an edge. */
     private static final double AT = 1e-3;
 
@@ -67,44 +74,58 @@ public final class PanelJobs {
     private final List<Made> made = new ArrayList<>();
     private final List<Unmade> without = new ArrayList<>();
 
-    private PanelJobs(Panel panel, Clamping clamping, RouterBook book, double allowance) {
-        this.panel = panel;
-        this.clamping = clamping;
+    private PanelJobs(PanelJob.Wished wished, RouterBook book) {
+        this.panel = wished.panel();
+        this.clamping = wished.clamping();
         this.book = book;
-        this.on = new OnMachine(panel, clamping.lying(), allowance);
+        this.on = new OnMachine(panel, clamping, wished.allowance());
     }
 
-    /**
-     * @param last whether no other clamping comes after it: then a panel that is not a rectangle is
-     *     cut out
-     * @param allowance mm that the bander mills off an edge before it bands it
-     */
-    public static PanelJob<RouterChoices> of(
-            Panel panel, Clamping clamping, boolean last, RouterBook book, double allowance) {
-        return new PanelJobs(panel, clamping, book, allowance).job(last);
+    public static PanelJob<RouterChoices> of(PanelJob.Wished wished, RouterBook book) {
+        return new PanelJobs(wished, book).job(wished.last(), wished.trim());
     }
 
-    private PanelJob<RouterChoices> job(boolean last) {
-        drawing.add(new WrittenChain(OUTLINE, on.outline(), false));
+    private PanelJob<RouterChoices> job(boolean last, double trim) {
+        drawing.add(new WrittenChain(OUTLINE, trimmed(trim), false));
         for (String id : clamping.features()) {
             add(panel.feature(id).orElseThrow());
         }
-        if (last && panel.outline().isPresent()) {
-            RouterChoice round =
-                    RouterChoice.NOTHING
-                            .with(WishValues.WORK, RouterKind.CONTOUR.word())
-                            .with(WishValues.DEPTH, THROUGH)
-                            .with(WishValues.TAB_COUNT, "4")
-                            .with(WishValues.TAB_WIDTH, "8")
-                            .with(WishValues.TAB_HEIGHT, "T/6");
-            wishes.put(List.of(OUTLINE), wish(OUTLINE, round));
+        if (clamping.onBoard() || last && panel.outline().isPresent()) {
+            wishes.put(List.of(OUTLINE), wish(OUTLINE, round()));
         }
         Block block = new Block(on.size().length(), on.size().width(), null, null, null);
         RouterChoices choices =
                 RouterChoices.NOTHING
                         .withOperations(List.copyOf(wishes.values()), true)
-                        .withBlock(block);
+                        .withBlock(clamping.onBoard() ? null : block);
         return new PanelJob<>(drawing, marks, choices, made, without);
+    }
+
+    /** On a board so much larger as is sawn off afterwards. */
+    private Contour trimmed(double trim) {
+        Contour outline = on.outline();
+        return clamping.onBoard() && trim > 0
+                ? new Offsetter(OffsetOptions.defaults().withMitres(2))
+                        .offset(outline, trim)
+                        .get(0)
+                        .outer()
+                : outline;
+    }
+
+    /**
+     * What is cut out: what is small is held by tabs; what is large by its own suction on a board,
+     * where a skin stays till everything else is cut.
+     */
+    private RouterChoice round() {
+        RouterChoice through =
+                RouterChoice.NOTHING
+                        .with(WishValues.WORK, RouterKind.CONTOUR.word())
+                        .with(WishValues.DEPTH, THROUGH);
+        return clamping.onBoard() && Math.abs(on.outline().area()) >= LARGE
+                ? through.with(WishValues.SKIN, "0.4")
+                : through.with(WishValues.TAB_COUNT, "4")
+                        .with(WishValues.TAB_WIDTH, "8")
+                        .with(WishValues.TAB_HEIGHT, "T/6");
     }
 
     private static Wish wish(String layer, RouterChoice values) {
@@ -295,13 +316,14 @@ public final class PanelJobs {
         return new Contour(lines);
     }
 
-    private static Point moved(Point corner, Box all) {
+    private Point moved(Point corner, Box all) {
+        double beyond = clamping.onBoard() ? BEYOND_ON_BOARD : BEYOND;
         double x = corner.x();
         double y = corner.y();
-        x = x < all.min().x() + AT ? all.min().x() - BEYOND : x;
-        x = x > all.max().x() - AT ? all.max().x() + BEYOND : x;
-        y = y < all.min().y() + AT ? all.min().y() - BEYOND : y;
-        y = y > all.max().y() - AT ? all.max().y() + BEYOND : y;
+        x = x < all.min().x() + AT ? all.min().x() - beyond : x;
+        x = x > all.max().x() - AT ? all.max().x() + beyond : x;
+        y = y < all.min().y() + AT ? all.min().y() - beyond : y;
+        y = y > all.max().y() - AT ? all.max().y() + beyond : y;
         return new Point(x, y);
     }
 }

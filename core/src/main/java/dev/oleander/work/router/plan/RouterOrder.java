@@ -1,8 +1,10 @@
 package dev.oleander.work.router.plan;
 
 import dev.oleander.drawing.read.Feature;
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Transform;
 import dev.oleander.plan.order.Heat;
 import dev.oleander.plan.order.OrderOptimiser;
 import dev.oleander.plan.order.OrderOptions;
@@ -66,6 +68,64 @@ public final class RouterOrder {
         waiting(all, skins, (f, s) -> !f.skin() && !(f.copy() == s.copy() && isWithin(s, f)));
     }
 
+    /** Small parts come free while what lies beside them still holds the sheet down. */
+    private RouterOrder smallFirst() {
+        Map<Integer, List<Integer>> bySize = new TreeMap<>();
+        for (int i = 0; i < stops.size(); i++) {
+            RouterStop stop = stops.get(i);
+            if (cutsOut(stop) && stop.features().stream().anyMatch(this::isOutline)) {
+                bySize.computeIfAbsent(size(stop), s -> new ArrayList<>()).add(i);
+            }
+        }
+        List<Integer> smaller = List.of();
+        for (List<Integer> group : bySize.values()) {
+            waiting(smaller, group, (f, s) -> f.skin() == s.skin());
+            smaller = group;
+        }
+        return this;
+    }
+
+    private RouterOrder innerFirst(Map<Integer, Transform> places) {
+        for (int i = 0; i < stops.size(); i++) {
+            RouterStop opening = stops.get(i);
+            for (String feature : opening.features()) {
+                Contour drawn = closed(feature);
+                if (drawn != null && cutsOut(opening) && !isOutline(feature)) {
+                    Contour there = drawn.transformed(places.get(opening.copy()));
+                    before.get(i).addAll(within(there, opening.copy()));
+                }
+            }
+        }
+        return this;
+    }
+
+    /** Stops of other copies that begin there. */
+    private List<Integer> within(Contour there, int copy) {
+        Box box = there.box();
+        return IntStream.range(0, stops.size())
+                .filter(j -> stops.get(j).copy() != copy)
+                .filter(j -> box.contains(stops.get(j).begin()))
+                .filter(j -> there.contains(stops.get(j).begin()))
+                .boxed()
+                .toList();
+    }
+
+    private boolean isOutline(String feature) {
+        return features.get(feature).parent().isEmpty();
+    }
+
+    /** Parts whose area differs less than twofold mostly have one size. */
+    private int size(RouterStop stop) {
+        double area =
+                stop.features().stream()
+                        .map(this::closed)
+                        .filter(Objects::nonNull)
+                        .mapToDouble(c -> Math.abs(c.area()))
+                        .max()
+                        .orElse(0);
+        return area <= 0 ? Integer.MIN_VALUE : Math.getExponent(area);
+    }
+
     private void waiting(
             List<Integer> first,
             List<Integer> then,
@@ -87,6 +147,19 @@ public final class RouterOrder {
     public static Laid laid(RouterTask task, List<RouterStop> all) {
         List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
         RouterOrder order = new RouterOrder(task, done);
+        return order.laid(order.ordered(), all);
+    }
+
+    /**
+     * The same for parts of several jobs on one sheet: small ones come free first, and what lies in
+     * an opening of another before that opening.
+     *
+     * @param places of the copies, by their number
+     */
+    public static Laid nested(
+            RouterTask task, List<RouterStop> all, Map<Integer, Transform> places) {
+        List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
+        RouterOrder order = new RouterOrder(task, done).smallFirst().innerFirst(places);
         return order.laid(order.ordered(), all);
     }
 

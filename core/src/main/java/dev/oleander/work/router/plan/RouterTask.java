@@ -65,6 +65,12 @@ public record RouterTask(
                 some, stock, thickness, overCut, heights, round, tools, steps, operations);
     }
 
+    /** The same for what is done to them. */
+    public RouterTask doing(List<Operation> some) {
+        return new RouterTask(
+                reading, stock, thickness, overCut, heights, round, tools, steps, some);
+    }
+
     /** Depth of what goes through, mm. */
     public double through() {
         return thickness + overCut;

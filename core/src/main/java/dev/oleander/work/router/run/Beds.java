@@ -8,6 +8,7 @@ import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.Spacing;
 import dev.oleander.work.Task;
 import dev.oleander.work.router.choice.Block;
 import dev.oleander.work.router.choice.RouterChoices;
@@ -38,7 +39,7 @@ final class Beds {
         RouterChoices choices = task.choices();
         Optional<Block> block = choices.wholeBlock();
         SheetLayout layout =
-                block.isPresent()
+                block.isPresent() && task.together().isEmpty()
                         ? asDrawn(task, block.get())
                         : task.layout(gap(choices, tools), Optional.empty());
         return choices.zero().at() == null ? layout : zeroed(layout, choices.zero());
@@ -46,6 +47,28 @@ final class Beds {
 
     /** Room for the tool on both sides, so that none takes what holds the other's tabs. */
     private static double gap(RouterChoices choices, List<Tool> tools) {
+        return 2 * mill(choices, tools) + BESIDE;
+    }
+
+    /** How far parts of all jobs keep from each other: one way of the widest mill between them. */
+    static Spacing spacing(Task<RouterChoices> task) {
+        List<Tool> tools = Decided.tools(task);
+        double widest =
+                Decided.bySource(task).entrySet().stream()
+                        .filter(e -> !e.getKey().isEmpty() || task.together().isEmpty())
+                        .mapToDouble(e -> mill(e.getValue(), tools))
+                        .max()
+                        .orElseGet(() -> mill(task.choices(), tools));
+        return new Spacing(
+                widest + BESIDE,
+                widest + BESIDE,
+                "mill %s, %s beside it"
+                        .formatted(Numbers.plain(widest, 2), Numbers.plain(BESIDE, 2)),
+                Optional.empty());
+    }
+
+    /** The widest that outlines are cut with, mm. */
+    private static double mill(RouterChoices choices, List<Tool> tools) {
         double named =
                 choices.operations().stream()
                         .filter(w -> "contour".equals(w.kind()) && w.tool() != null)
@@ -58,7 +81,7 @@ final class Beds {
                         .mapToDouble(Tool::diameter)
                         .max()
                         .orElse(0);
-        return 2 * (named > 0 ? named : usual) + BESIDE;
+        return named > 0 ? named : usual;
     }
 
     private static double diameter(List<Tool> tools, Wish wish) {

@@ -3,9 +3,10 @@ package dev.oleander.work.router.run;
 import dev.oleander.book.CutDataException;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.FeatureKey;
-import dev.oleander.drawing.read.Reading;
+import dev.oleander.drawing.read.Part;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Transform;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
@@ -16,6 +17,7 @@ import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.Spacing;
 import dev.oleander.work.Task;
 import dev.oleander.work.router.book.FlatTool;
 import dev.oleander.work.router.book.RouterBook;
@@ -24,7 +26,6 @@ import dev.oleander.work.router.choice.Block;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.choice.RouterOrders;
 import dev.oleander.work.router.deed.Deed;
-import dev.oleander.work.router.deed.Deeds;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Face;
 import dev.oleander.work.router.plan.BankDrilling;
@@ -76,7 +77,7 @@ public final class RunPlanner {
         this.choices = task.choices();
         this.unit = RouterUnit.of(task.machine());
         this.book = (RouterBook) task.book();
-        this.tools = tools(choices, book);
+        this.tools = Decided.tools(task);
     }
 
     /**
@@ -88,6 +89,16 @@ public final class RunPlanner {
             throw new PlanException("There is nothing in the drawing that could be worked.");
         }
         return new RunPlanner(task).plan(progress);
+    }
+
+    /** A part with those of its openings only that are cut out. */
+    public static Region solid(Task<RouterChoices> task, Part part) {
+        return Decided.solid(task, part);
+    }
+
+    /** How far parts that are nested keep from each other. */
+    public static Spacing spacing(Task<RouterChoices> task) {
+        return Beds.spacing(task);
     }
 
     /**
@@ -115,7 +126,7 @@ public final class RunPlanner {
             }
         }
         List<RouterStop> laid = laid(one, drawn, layout);
-        RouterOrder.Laid ordered = ordered(one, laid);
+        RouterOrder.Laid ordered = ordered(one, laid, layout);
         RunRules rules = new RunRules(ordered.before(), RunPlanner::why, stop -> "cut");
         List<Stop> run = arranged(rules, ordered.order());
         return planned(one, layout, rules, run, laid);
@@ -157,7 +168,7 @@ public final class RunPlanner {
         double thickness =
                 choices.wholeBlock().map(b -> b.diameter()).orElse(task.order().thickness());
         List<Operation> operations = new ArrayList<>();
-        for (Deed deed : Deeds.of(task.reading(), choices, thickness, stock, tools)) {
+        for (Deed deed : Decided.of(task, new Decided.Alone(thickness, stock, tools))) {
             deeds.put(deed.id(), deed);
             deed.operation().ifPresent(operations::add);
         }
@@ -224,15 +235,18 @@ public final class RunPlanner {
 
     /** Stops of what lies at a place, where it is drawn. */
     private List<RouterStop> drawn(RouterTask one, PartRef of, Progress progress) {
-        RouterTask part = of.isWhole() ? one : one.of(only(of));
+        boolean all = of.isWhole() && task.together().isEmpty();
+        RouterTask part =
+                all ? one : one.of(Decided.part(task.reading(), of)).doing(operations(one, of));
         List<RouterStop> drawn = new ArrayList<>();
         for (RouterStop stop : RouterPlanner.stops(part, progress)) {
-            boolean elsewhere = !of.isWhole() && !stop.isDone() && stop.features().isEmpty();
+            boolean elsewhere = !all && !stop.isDone() && stop.features().isEmpty();
             if (!elsewhere) {
                 drawn.add(withData(one, stop));
             }
         }
         deeds.values().stream()
+                .filter(deed -> deed.source().equals(of.source()))
                 .filter(deed -> deed.refusal().isPresent() && isHere(of, deed))
                 .map(d -> RouterStop.unreadable(d.id(), d.features(), d.refusal().get()))
                 .forEach(drawn::add);
@@ -246,11 +260,11 @@ public final class RunPlanner {
                 || deed.features().isEmpty() && told.add(deed.id());
     }
 
-    private Reading only(PartRef of) {
-        Reading all = task.reading();
-        List<Feature> held = all.features().stream().filter(of::holds).toList();
-        return new Reading(
-                all.drawing(), held, of.parts(all), all.holes(), all.faults(), all.layerPurposes());
+    /** What the job decides that it is of. */
+    private List<Operation> operations(RouterTask one, PartRef of) {
+        return one.operations().stream()
+                .filter(o -> deeds.get(o.id()).source().equals(of.source()))
+                .toList();
     }
 
     /** With its feeds; refused where the book has nothing for its tool. */
@@ -333,10 +347,17 @@ public final class RunPlanner {
 
     // ---- order
 
-    private RouterOrder.Laid ordered(RouterTask one, List<RouterStop> laid) {
-        return choices.rule() == RouterOrders.COPY_BY_COPY
-                ? RouterOrder.copyByCopy(one, laid)
-                : RouterOrder.laid(one, laid);
+    private RouterOrder.Laid ordered(RouterTask one, List<RouterStop> laid, SheetLayout layout) {
+        if (choices.rule() == RouterOrders.COPY_BY_COPY) {
+            return RouterOrder.copyByCopy(one, laid);
+        }
+        if (task.together().isEmpty()) {
+            return RouterOrder.laid(one, laid);
+        }
+        Map<Integer, Transform> places =
+                layout.placements().stream()
+                        .collect(Collectors.toMap(Placement::copy, Placement::transform));
+        return RouterOrder.nested(one, laid, places);
     }
 
     private static String why(Stop stop, Stop must) {

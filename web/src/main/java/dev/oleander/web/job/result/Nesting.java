@@ -5,7 +5,6 @@ import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.Region;
 import dev.oleander.machine.Machine;
 import dev.oleander.nesting.NestCheck;
 import dev.oleander.nesting.NestException;
@@ -130,16 +129,16 @@ public final class Nesting {
     public <C extends Choices<C, S>, S extends Choice<S>> NestTask task(
             Work<C, S> of, List<NestedSheet> locked) {
         List<OrderLine> lines = new ArrayList<>();
+        Task<C> whole = tasks(of).apply(empty());
         for (PartLine line : choices().lines()) {
-            lines.add(line.line(job(line), shape(line)));
+            lines.add(line.line(job(line), of.solid(whole, shape(line))));
         }
         List<SheetStock> stock = choices().stock().stream().map(this::stock).toList();
         return new NestTask(lines, stock, rules(of), locked);
     }
 
-    private Region shape(PartLine line) {
+    private Part shape(PartLine line) {
         return part(line)
-                .map(Part::region)
                 .orElseThrow(
                         () ->
                                 new NestException(
@@ -165,7 +164,7 @@ public final class Nesting {
         double least = spacing(of).least();
         if (gap < least) {
             throw new NestException(
-                    "The gap is %s mm; the kerf is %s mm, and no gap may be less."
+                    "The gap is %s mm; what is cut between two parts takes %s mm, and no gap may be less."
                             .formatted(Numbers.plain(gap, 3), Numbers.plain(least, 3)));
         }
     }

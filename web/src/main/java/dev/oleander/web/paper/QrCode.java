@@ -1,4 +1,4 @@
-package dev.oleander.web.release;
+package dev.oleander.web.paper;
 
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.EncodeHintType;
@@ -8,14 +8,14 @@ import com.google.zxing.qrcode.QRCodeWriter;
 import java.util.Map;
 
 /** A QR code as an SVG element. */
-final class QrCode {
+public final class QrCode {
 
     private QrCode() {}
 
     /**
      * @throws IllegalArgumentException when the text is too long for a code
      */
-    static String svg(String text) {
+    public static String svg(String text) {
         BitMatrix dots;
         try {
             dots =

@@ -1,0 +1,231 @@
+package dev.oleander.work.router;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.oleander.Drawn;
+import dev.oleander.drawing.read.FeatureKey;
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Transform;
+import dev.oleander.plan.bed.PartRef;
+import dev.oleander.plan.bed.Placement;
+import dev.oleander.plan.bed.PlanException;
+import dev.oleander.plan.bed.SheetLayout;
+import dev.oleander.plan.stop.Stop;
+import dev.oleander.progress.Progress;
+import dev.oleander.proof.Prover;
+import dev.oleander.proof.Severity;
+import dev.oleander.work.Spacing;
+import dev.oleander.work.Task;
+import dev.oleander.work.Together;
+import dev.oleander.work.router.book.FlatTool;
+import dev.oleander.work.router.choice.RouterChoice;
+import dev.oleander.work.router.choice.RouterChoices;
+import dev.oleander.work.router.choice.WishValues;
+import dev.oleander.work.router.operation.Wish;
+import dev.oleander.work.router.plan.RouterStop;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** Parts of several jobs on one board, each worked as its own job says. */
+class RouterNestTest {
+
+    private static final Task.Order ORDER = new Task.Order("birch plywood", 18, 1, 700);
+
+    /** A wide frame, and a little shelf that fits into its opening. */
+    private static final Reading FRAME =
+            new Drawn()
+                    .rectangle(0, 0, 500, 400)
+                    .rectangle(100, 80, 300, 240)
+                    .on("HOLE")
+                    .circle(50, 50, 4)
+                    .reading();
+
+    private static final Reading SHELF =
+            new Drawn().rectangle(0, 0, 200, 120).on("HOLE").circle(40, 60, 4).reading();
+
+    private static Wish wish(String id, String layer, RouterChoice values) {
+        return WishValues.with(WishValues.empty(id), id, new Wish.Place(layer, null, null), values);
+    }
+
+    private static RouterChoice does(String kind, String depth) {
+        return RouterChoice.NOTHING.with(WishValues.WORK, kind).with(WishValues.DEPTH, depth);
+    }
+
+    /** Holes of a depth, and all contours cut with mill 3. */
+    private static RouterChoices choices(String holes) {
+        RouterChoice round = does("contour", "through").with(WishValues.TOOL, "3");
+        return RouterChoices.NOTHING.withOperations(
+                List.of(wish("holes", "HOLE", does("bore", holes)), wish("cut", "CUT", round)),
+                true);
+    }
+
+    private static final List<Placement> LAID =
+            List.of(
+                    at(1, Transform.translation(new Point(20, 20)), "a"),
+                    at(2, Transform.translation(new Point(170, 160)), "b"),
+                    at(
+                            3,
+                            Transform.rotation(Math.PI / 2)
+                                    .then(Transform.translation(new Point(700, 20))),
+                            "b"));
+
+    private static Placement at(int copy, Transform place, String source) {
+        return new Placement(copy, place, new PartRef(source, "p1"));
+    }
+
+    private static Task<RouterChoices> nest(RouterChoices frame, RouterChoices shelf) {
+        SheetLayout layout =
+                new SheetLayout(
+                        Box.of(Point.ORIGIN, new Point(1000, 500)),
+                        LAID,
+                        3,
+                        0,
+                        0,
+                        14,
+                        14,
+                        List.of());
+        Together.Joined<RouterChoices> joined =
+                Together.joined(
+                        ORDER, List.of(source("a", FRAME, frame), source("b", SHELF, shelf)));
+        return Together.task(
+                RouterJobs.HAZEL,
+                RouterJobs.LIBRARY.book(RouterJobs.HAZEL),
+                ORDER,
+                layout,
+                joined,
+                RouterChoices.NOTHING);
+    }
+
+    private static Together.Source<RouterChoices> source(
+            String name, Reading reading, RouterChoices choices) {
+        return new Together.Source<>(name, reading, "birch plywood", 18, 2, choices);
+    }
+
+    @Test
+    void eachPartIsWorkedAsItsOwnJobSays() {
+        RouterRun run = RouterJobs.run(nest(choices("7"), choices("11")));
+        RouterJobs.requireSound(run);
+        assertThat(run.plan().done())
+                .filteredOn(s -> s.operation().endsWith("holes"))
+                .hasSize(3)
+                .allSatisfy(
+                        s -> {
+                            boolean frame = FeatureKey.sourceOf(s.features().get(0)).equals("a");
+                            assertThat(s.levels().get(s.levels().size() - 1))
+                                    .isEqualTo(frame ? 7 : 11);
+                        });
+        assertThat(run.run().stops()).extracting(Stop::id).doesNotHaveDuplicates();
+        assertThat(
+                        Prover.withAllRules()
+                                .prove(run.proofInput(), Map.of(), Progress.NONE)
+                                .findings())
+                .filteredOn(f -> f.severity() == Severity.MUST_FIX)
+                .isEmpty();
+    }
+
+    @Test
+    void whatIsDecidedInAJobHoldsForItsPartsAlone() {
+        String hole =
+                FRAME.features().stream()
+                        .filter(f -> f.layer().equals("HOLE"))
+                        .findFirst()
+                        .orElseThrow()
+                        .id();
+        RouterChoices frame =
+                choices("7")
+                        .withStop(
+                                FeatureKey.of(hole).visit("holes").text(),
+                                RouterChoice.NOTHING.with(WishValues.DEPTH, "9"));
+        RouterRun run = RouterJobs.run(nest(frame, choices("7")));
+        assertThat(run.plan().done())
+                .filteredOn(s -> s.operation().contains("holes"))
+                .extracting(s -> s.copy() + " " + s.levels().get(s.levels().size() - 1))
+                .containsExactlyInAnyOrder("1 9.0", "2 7.0", "3 7.0");
+    }
+
+    @Test
+    void whatLiesInAnOpeningComesFirstAndSmallPartsBeforeLargeOnes() {
+        RouterRun run = RouterJobs.run(nest(choices("7"), choices("7")));
+        List<String> cuts =
+                run.plan().stops().stream()
+                        .filter(s -> s.operation().endsWith("cut"))
+                        .map(s -> s.copy() + " " + isOutline(s))
+                        .toList();
+        assertThat(cuts).hasSize(4);
+        assertThat(cuts.indexOf("2 true")).isLessThan(cuts.indexOf("1 false"));
+        assertThat(cuts.indexOf("3 true")).isLessThan(cuts.indexOf("1 true"));
+        assertThat(cuts.get(3)).isEqualTo("1 true");
+    }
+
+    private static boolean isOutline(RouterStop stop) {
+        String local = FeatureKey.localOf(stop.features().get(0));
+        Reading of = stop.copy() == 1 ? FRAME : SHELF;
+        return of.byId().get(local).parent().isEmpty();
+    }
+
+    @Test
+    void whatCannotBeDoneOnABoardWithOthersIsTold() {
+        RouterChoices faced =
+                RouterChoices.NOTHING.withOperations(
+                        List.of(wish("top", null, does("face", "1"))), true);
+        RouterRun run = RouterJobs.run(nest(choices("7"), faced));
+        assertThat(run.run().refused())
+                .extracting(s -> s.refusalSentence().orElseThrow())
+                .anyMatch(s -> s.contains("the top of a whole sheet is faced"))
+                .anyMatch(s -> s.contains("nothing cuts round this part"));
+    }
+
+    @Test
+    void aNumberMeansOneToolOnly() {
+        FlatTool wider =
+                new FlatTool(
+                        3,
+                        "Wider",
+                        "straight",
+                        13.0,
+                        null,
+                        null,
+                        null,
+                        2,
+                        30.0,
+                        13.0,
+                        40.0,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null);
+        assertThatThrownBy(
+                        () ->
+                                RouterJobs.run(
+                                        nest(choices("7"), choices("7").withTools(List.of(wider)))))
+                .isInstanceOf(PlanException.class)
+                .hasMessageContaining("one number can mean one tool only");
+    }
+
+    @Test
+    void partsKeepOneWayOfTheWidestMillFromEachOther() {
+        Optional<Spacing> usual = RouterMilling.ROUTER.spacing(nest(choices("7"), choices("7")));
+        double mill =
+                RouterJobs.run(nest(choices("7"), choices("7")))
+                        .plan()
+                        .task()
+                        .tool(3)
+                        .orElseThrow()
+                        .diameter();
+        assertThat(usual.orElseThrow().gap()).isEqualTo(mill + 2);
+        assertThat(usual.orElseThrow().least()).isEqualTo(mill + 2);
+    }
+}
