@@ -29,6 +29,7 @@ import java.util.function.UnaryOperator;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionOperations;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -39,8 +40,12 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class Products {
 
-    private static final JsonMapper JSON =
-            JsonMapper.builder().enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS).build();
+    /** What earlier steps do not know is as it is usual. */
+    static final JsonMapper JSON =
+            JsonMapper.builder()
+                    .enable(SerializationFeature.ORDER_MAP_ENTRIES_BY_KEYS)
+                    .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                    .build();
 
     private static final int MOST = 500;
     private static final int LONGEST_NAME = 160;
