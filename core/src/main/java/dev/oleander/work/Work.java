@@ -120,6 +120,14 @@ public interface Work<C extends Choices<C, S>, S extends Choice<S>> {
         return part.region();
     }
 
+    /**
+     * How far a part keeps from others where it is nested and needs more room than all do, mm; 0:
+     * it needs no more. Two parts lie half of the one and half of the other apart.
+     */
+    default double room(Task<C> task, Part part) {
+        return 0;
+    }
+
     /** What a machine can do to panels; empty when it works none. */
     default Optional<PanelMachine> panels(Machine machine, Book<?> book) {
         return Optional.empty();

@@ -253,6 +253,11 @@ public final class RouterMilling implements Work<RouterChoices, RouterChoice> {
     }
 
     @Override
+    public double room(Task<RouterChoices> task, Part part) {
+        return RunPlanner.room(task, part);
+    }
+
+    @Override
     public Optional<PanelMachine> panels(Machine machine, Book<?> book) {
         return Optional.of(PanelWork.machine(machine, (RouterBook) book));
     }

@@ -2,9 +2,11 @@ package dev.oleander.work.router;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Drawn;
 import dev.oleander.drawing.read.FeatureKey;
+import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
@@ -227,5 +229,43 @@ class RouterNestTest {
                         .diameter();
         assertThat(usual.orElseThrow().gap()).isEqualTo(mill + 2);
         assertThat(usual.orElseThrow().least()).isEqualTo(mill + 2);
+    }
+
+    /** The way round a neighbour must not take the wood that a tab hangs on. */
+    @Test
+    void whereOneHasTabsTwoWaysLieBetweenParts() {
+        RouterChoices tabbed =
+                RouterChoices.NOTHING.withOperations(
+                        List.of(
+                                wish(
+                                        "cut",
+                                        "CUT",
+                                        does("contour", "through")
+                                                .with(WishValues.TOOL, "3")
+                                                .with(WishValues.TAB_COUNT, "3"))),
+                        true);
+        Task<RouterChoices> task = nest(choices("7"), tabbed);
+        double one = RouterMilling.ROUTER.spacing(task).orElseThrow().gap();
+        double with = RouterMilling.ROUTER.room(task, part(task, "b"));
+        assertThat(RouterMilling.ROUTER.room(task, part(task, "a"))).isZero();
+        assertThat((with + one) / 2).isCloseTo(2 * (one - 2) + 2, within(1e-9));
+    }
+
+    /** What is only hollowed is no room for others. */
+    @Test
+    void openingsThatAreCutOutAreRoomForOthers() {
+        Task<RouterChoices> task = nest(choices("7"), choices("7"));
+        assertThat(RouterMilling.ROUTER.solid(task, part(task, "a")).openings())
+                .extracting(c -> c.box().width())
+                .containsExactly(300.0);
+        assertThat(part(task, "a").region().openings()).hasSize(2);
+        assertThat(RouterMilling.ROUTER.solid(task, part(task, "b")).openings()).isEmpty();
+    }
+
+    private static Part part(Task<RouterChoices> task, String source) {
+        return task.reading().parts().stream()
+                .filter(p -> FeatureKey.sourceOf(p.id()).equals(source))
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -1,5 +1,6 @@
 package dev.oleander.work.router.run;
 
+import dev.oleander.drawing.read.Part;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
@@ -65,6 +66,16 @@ final class Beds {
                 "mill %s, %s beside it"
                         .formatted(Numbers.plain(widest, 2), Numbers.plain(BESIDE, 2)),
                 Optional.empty());
+    }
+
+    /** Where one of two parts has tabs, two ways lie between them: see {@link #gap}. */
+    static double room(Task<RouterChoices> task, Part part) {
+        if (!Decided.isTabbed(task, part)) {
+            return 0;
+        }
+        double one = spacing(task).gap();
+        double two = 2 * (one - BESIDE) + BESIDE;
+        return 2 * two - one;
     }
 
     /** The widest that outlines are cut with, mm. */

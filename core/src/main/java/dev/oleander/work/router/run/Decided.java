@@ -20,6 +20,7 @@ import dev.oleander.work.router.deed.Deeds;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.EdgeDrill;
 import dev.oleander.work.router.operation.Operation.Face;
+import dev.oleander.work.router.operation.Operation.Round;
 import dev.oleander.work.router.tool.Tool;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -29,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What is decided for what lies on the bed: in the job alone, or in each job of a nest. */
 final class Decided {
@@ -129,6 +131,23 @@ final class Decided {
                 : Optional.empty();
     }
 
+    /** Whether a part is held by tabs when it is cut out. */
+    static boolean isTabbed(Task<RouterChoices> task, Part part) {
+        return contours(task, part)
+                .filter(d -> d.features().contains(part.outline()))
+                .flatMap(d -> d.operation().stream())
+                .anyMatch(o -> o.what() instanceof Round round && round.tabs().isPresent());
+    }
+
+    /** What goes round contours of the job that a part is of. */
+    private static Stream<Deed> contours(Task<RouterChoices> task, Part part) {
+        Alone all = new Alone(task.order().thickness(), task.reading().workBox(), tools(task));
+        String source = FeatureKey.sourceOf(part.id());
+        RouterChoices choices = bySource(task).get(source);
+        return ofSource(source, of(task.reading(), source), choices, all).stream()
+                .filter(d -> d.kind().equals(RouterKind.CONTOUR.word()));
+    }
+
     /**
      * A part with those of its openings only that are cut out by a tool that goes round in them.
      */
@@ -136,12 +155,8 @@ final class Decided {
         if (part.openings().isEmpty()) {
             return part.region();
         }
-        Alone all = new Alone(task.order().thickness(), task.reading().workBox(), tools(task));
-        String source = FeatureKey.sourceOf(part.id());
-        RouterChoices choices = bySource(task).get(source);
         Set<String> cut =
-                ofSource(source, of(task.reading(), source), choices, all).stream()
-                        .filter(d -> d.kind().equals(RouterKind.CONTOUR.word()))
+                contours(task, part)
                         .filter(
                                 d ->
                                         d.values()

@@ -96,6 +96,11 @@ public final class RunPlanner {
         return Decided.solid(task, part);
     }
 
+    /** How far a part keeps from others whose ways would take what holds its tabs, mm. */
+    public static double room(Task<RouterChoices> task, Part part) {
+        return Beds.room(task, part);
+    }
+
     /** How far parts that are nested keep from each other. */
     public static Spacing spacing(Task<RouterChoices> task) {
         return Beds.spacing(task);

@@ -131,10 +131,19 @@ public final class Nesting {
         List<OrderLine> lines = new ArrayList<>();
         Task<C> whole = tasks(of).apply(empty());
         for (PartLine line : choices().lines()) {
-            lines.add(line.line(job(line), of.solid(whole, shape(line))));
+            Part part = shape(line);
+            PartLine roomy = line.gap() == null ? line.withGap(room(of, whole, part)) : line;
+            lines.add(roomy.line(job(line), of.solid(whole, part)));
         }
         List<SheetStock> stock = choices().stock().stream().map(this::stock).toList();
         return new NestTask(lines, stock, rules(of), locked);
+    }
+
+    /** Null: as all. */
+    private static <C extends Choices<C, S>, S extends Choice<S>> Typed room(
+            Work<C, S> of, Task<C> whole, Part part) {
+        double room = of.room(whole, part);
+        return room > 0 ? Typed.of(room) : null;
     }
 
     private Part shape(PartLine line) {
