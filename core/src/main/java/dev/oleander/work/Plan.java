@@ -10,6 +10,7 @@ import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
 import dev.oleander.plan.bed.Demand;
 import dev.oleander.plan.bed.Placement;
+import dev.oleander.plan.panel.clamping.TakenAway;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.ProofInput;
@@ -67,6 +68,11 @@ public interface Plan {
 
     /** Rows of the cut book that it uses. */
     List<? extends BookRow> dataInUse();
+
+    /** What it takes away of a panel that lies alone; empty when the kind of work has no depth. */
+    default Optional<TakenAway> takenAway() {
+        return Optional.empty();
+    }
 
     /** Names of stops for comments in programs, by id. */
     default Map<String, String> stopNames() {

@@ -10,6 +10,7 @@ import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
 import dev.oleander.plan.RunRules;
 import dev.oleander.plan.bed.Placement;
+import dev.oleander.plan.panel.clamping.TakenAway;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Once;
 import dev.oleander.progress.Progress;
@@ -25,6 +26,7 @@ import dev.oleander.work.router.material.HeightFields;
 import dev.oleander.work.router.material.Removed;
 import dev.oleander.work.router.material.Section;
 import dev.oleander.work.router.motion.RouterMotion;
+import dev.oleander.work.router.panel.TakenByRouter;
 import dev.oleander.work.router.plan.RouterStop;
 import dev.oleander.work.router.proof.Fault;
 import dev.oleander.work.router.proof.ProgramCheck;
@@ -178,6 +180,11 @@ public final class RouterRun implements Plan, RouterProof {
     /** What is cut of round stock at any moment. */
     public RoundMaterial roundMaterial() {
         return round.get(Progress.NONE);
+    }
+
+    @Override
+    public Optional<TakenAway> takenAway() {
+        return TakenByRouter.of(plan);
     }
 
     /** What is gone at a moment, by height. */

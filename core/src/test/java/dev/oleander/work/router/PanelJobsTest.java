@@ -3,14 +3,6 @@ package dev.oleander.work.router;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.book.BookFile;
-import dev.oleander.drawing.ImportOptions;
-import dev.oleander.drawing.file.DrawingFiles;
-import dev.oleander.drawing.read.DrawingReading;
-import dev.oleander.drawing.read.Purpose;
-import dev.oleander.drawing.read.PurposeRules;
-import dev.oleander.drawing.read.ReadOptions;
-import dev.oleander.drawing.read.Reading;
-import dev.oleander.drawing.write.DxfWriter;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.plan.panel.Face;
@@ -30,9 +22,7 @@ import dev.oleander.work.router.book.RouterBook;
 import dev.oleander.work.router.book.RuleTable;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.panel.PanelJobs;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -40,7 +30,7 @@ import org.junit.jupiter.api.Test;
 /** Clampings of panels as jobs: planned, proved, written and read back. */
 class PanelJobsTest {
 
-    private static final RouterBook BOOK = (RouterBook) RouterJobs.LIBRARY.book(RouterJobs.HAZEL);
+    private static final RouterBook BOOK = PanelRuns.BOOK;
     private final Product locker = Panels.locker();
 
     private static Decision decided(Panel panel) {
@@ -52,22 +42,6 @@ class PanelJobsTest {
 
     private static PanelJob<RouterChoices> job(Panel panel, Clamping clamping) {
         return PanelJobs.of(new PanelJob.Wished(panel, clamping, true, 0, 0), BOOK);
-    }
-
-    private static RouterRun run(Panel panel, PanelJob<RouterChoices> job) {
-        String dxf = DxfWriter.write(job.drawing());
-        Map<String, Purpose> marks = new HashMap<>();
-        job.marks().forEach(layer -> marks.put(layer, Purpose.MARK));
-        Reading reading =
-                new DrawingReading(ReadOptions.defaults().withRules(PurposeRules.ofLayers(marks)))
-                        .read(
-                                new DrawingFiles(ImportOptions.defaults())
-                                        .read(
-                                                "panel.dxf",
-                                                dxf.getBytes(StandardCharsets.ISO_8859_1)));
-        return RouterJobs.run(
-                RouterJobs.task(
-                        reading, job.choices(), "birch plywood", panel.size().thickness(), 1));
     }
 
     /** Where something of one layer lies on the machine. */
@@ -152,7 +126,7 @@ class PanelJobsTest {
             for (Clamping clamping : decided(panel).clampings()) {
                 PanelJob<RouterChoices> job = job(panel, clamping);
                 assertThat(job.without()).isEmpty();
-                RouterRun run = run(panel, job);
+                RouterRun run = PanelRuns.run(panel, job);
                 for (Stop refused : run.run().refused()) {
                     wrong.add(panel.id() + " " + refused.refusalSentence().orElseThrow());
                 }
