@@ -8,3 +8,10 @@ create table product_nest (
     made_of     varchar(64)  not null,
     primary key (product_id, material)
 );
+-- What stands against a panel when what its programs take away is carried back; none: nothing does.
+create table product_fault (
+    product_id  bigint       not null references product on delete cascade,
+    panel       varchar(60)  not null,
+    sentence    varchar(500) not null,
+    primary key (product_id, panel)
+);

@@ -40,6 +40,34 @@ public final class Panels {
         return ProductReader.read(file());
     }
 
+    /** Of 18 mm boards. */
+    public static Product product(String panels) {
+        return ProductReader.read(
+                ProductReader.parse(
+                        """
+                        {"name": "Made up", "quantity": 1, "bands": [{"id": "beech", "thickness": 1}],
+                         "materials": [{"id": "p", "thickness": 18,
+                          "board": {"length": 2500, "width": 1250, "grain": "length"}}], "panels": [%s]}
+                        """
+                                .formatted(panels)));
+    }
+
+    /** One of 600 x 400 x 18. */
+    public static String panel(String id, String more, String features) {
+        return """
+        {"id": "%s", "quantity": 1, "material": "p", "length": 600, "width": 400, "thickness": 18 %s, "features": [%s]}
+        """
+                .formatted(id, more, features);
+    }
+
+    /** A hole of 8 mm. */
+    public static String hole(String id, String face, double u, double v, double depth) {
+        return """
+        {"id": "%s", "face": "%s", "kind": "hole", "at": [%s, %s], "diameter": 8, "depth": %s}
+        """
+                .formatted(id, face, u, v, depth);
+    }
+
     /** The machine that the known figures are of. */
     public static PanelMachine machine(JsonNode truth) {
         JsonNode side = truth.path("machine").path("side");

@@ -37,6 +37,9 @@ record PanelProgram(
 
     private static final int LONGEST = 150;
 
+    /** Characters that fit the first line of a program, which names the face and the corner. */
+    private static final int LINE = 62;
+
     /**
      * @throws RefusedEditException when the book has no data for the material
      */
@@ -108,13 +111,16 @@ record PanelProgram(
 
     private static String name(ProductState state, Panel panel, int number) {
         Clamping clamping = clamping(state, panel, number);
-        String name =
-                "%s, %s: %s up%s"
+        String turn = clamping.lying().turn() == 0 ? "" : ", turned " + clamping.lying().turn();
+        String tail =
+                "%s: %s up, %s"
                         .formatted(
-                                state.product().name(),
                                 panel.name(),
                                 clamping.lying().up().label(),
-                                clamping.onBoard() ? ", from a board" : "");
+                                clamping.onBoard() ? "from a board" : clamping.corner() + turn);
+        String whole = state.product().name() + ", ";
+        int room = Math.max(0, LINE - tail.length());
+        String name = (whole.length() <= room ? whole : whole.substring(0, room)) + tail;
         return name.length() <= LONGEST ? name : name.substring(0, LONGEST);
     }
 

@@ -27,8 +27,11 @@ public final class PanelStates {
 
     private final Map<String, State> states = new LinkedHashMap<>();
     private final Set<Link> stale = new HashSet<>();
+    private final Map<String, String> faults;
 
-    private PanelStates() {}
+    private PanelStates(Map<String, String> faults) {
+        this.faults = Map.copyOf(faults);
+    }
 
     /**
      * How far a panel is.
@@ -40,11 +43,15 @@ public final class PanelStates {
     public record State(String word, String sentence, List<Long> jobs, boolean urgent) {}
 
     /**
+     * @param faults what stands against panels when their programs are carried back
      * @param programs what the clampings of a panel become
      */
     static PanelStates of(
-            ProductState product, List<Link> links, Function<Panel, List<PanelProgram>> programs) {
-        PanelStates states = new PanelStates();
+            ProductState product,
+            List<Link> links,
+            Map<String, String> faults,
+            Function<Panel, List<PanelProgram>> programs) {
+        PanelStates states = new PanelStates(faults);
         for (Panel panel : product.product().panels()) {
             List<Link> own = links.stream().filter(l -> l.panel().equals(panel.id())).toList();
             states.states.put(panel.id(), states.state(product, panel, own, programs));
@@ -59,6 +66,11 @@ public final class PanelStates {
     /** Whether the product asks for something else by now. */
     boolean isStale(Link link) {
         return stale.contains(link);
+    }
+
+    /** Whether its programs, carried back, are what the panel asks for. */
+    boolean isSound(Link link) {
+        return !faults.containsKey(link.panel());
     }
 
     private State state(
@@ -81,7 +93,7 @@ public final class PanelStates {
             return plain("program of " + other, decision.why());
         }
         try {
-            return state(decision, links, programs.apply(panel));
+            return state(panel, decision, links, programs.apply(panel));
         } catch (RefusedEditException | PlanException | CutDataException impossible) {
             return new State("no program", impossible.getMessage(), List.of(), true);
         }
@@ -91,7 +103,8 @@ public final class PanelStates {
         return new State(word, sentence, List.of(), false);
     }
 
-    private State state(Decision decision, List<Link> links, List<PanelProgram> programs) {
+    private State state(
+            Panel panel, Decision decision, List<Link> links, List<PanelProgram> programs) {
         List<PanelJob.Unmade> without = new ArrayList<>();
         programs.forEach(p -> without.addAll(p.without()));
         List<Long> jobs = links.stream().map(Link::job).toList();
@@ -117,7 +130,10 @@ public final class PanelStates {
         if (links.stream().anyMatch(stale::contains)) {
             return new State("stale", "The product asks for something else by now.", jobs, true);
         }
-        return ofJobs(decision, links, jobs);
+        String fault = faults.get(panel.id());
+        return fault != null
+                ? new State("must fix", fault, jobs, true)
+                : ofJobs(decision, links, jobs);
     }
 
     /** A feature that is made twice, or not at all though nothing refuses it. */

@@ -16,6 +16,7 @@ import dev.oleander.web.book.Books;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.document.JobDocument;
 import dev.oleander.web.job.document.RefusedEditException;
+import dev.oleander.web.job.result.JobComputer;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.nest.NestEdits;
 import dev.oleander.web.nest.NestMaker;
@@ -47,6 +48,7 @@ class ProductBoards {
     private final NestMaker maker;
     private final NestEdits edits;
     private final NestSearch searches;
+    private final JobComputer computer;
     private final MachineLibrary machines;
     private final Books books;
 
@@ -56,6 +58,7 @@ class ProductBoards {
             NestMaker maker,
             NestEdits edits,
             NestSearch searches,
+            JobComputer computer,
             MachineLibrary machines,
             Books books) {
         this.table = table;
@@ -63,6 +66,7 @@ class ProductBoards {
         this.maker = maker;
         this.edits = edits;
         this.searches = searches;
+        this.computer = computer;
         this.machines = machines;
         this.books = books;
     }
@@ -137,10 +141,17 @@ class ProductBoards {
         }
         parts.forEach(p -> table.laid(state.id(), p.panel().id(), nest));
         table.putNest(state.id(), material, nest, madeOf);
-        if (!fresh) {
+        if (!fresh || !isRight(nest)) {
             searches.begin(nest, wish(), who);
         }
         jobs.refreshSummary(nest);
+    }
+
+    /** Whether something lies there, as the distances ask by now. */
+    private boolean isRight(long nest) {
+        JobResult result = computer.result(jobs.present(nest).document());
+        boolean laid = !result.document().nest().orElseThrow().choices().laid().isEmpty();
+        return laid && result.nestFaults().isEmpty();
     }
 
     private static NestWish wish() {

@@ -1,12 +1,16 @@
 package dev.oleander.web.product;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /** Jobs of the clampings of panels, as the database has them. */
 @Component
 class ProductJobTable {
+
+    private static final int LONGEST = 500;
 
     private final JdbcTemplate sql;
 
@@ -172,6 +176,33 @@ class ProductJobTable {
                 nest,
                 product,
                 panel);
+    }
+
+    /** What stands against panels when their programs are carried back, by their ids. */
+    Map<String, String> faults(long product) {
+        Map<String, String> faults = new HashMap<>();
+        sql.query(
+                "select panel, sentence from product_fault where product_id = ?",
+                row -> {
+                    faults.put(row.getString("panel"), row.getString("sentence"));
+                },
+                product);
+        return faults;
+    }
+
+    /**
+     * @param sentence empty: nothing stands against it
+     */
+    void fault(long product, String panel, String sentence) {
+        sql.update("delete from product_fault where product_id = ? and panel = ?", product, panel);
+        if (!sentence.isEmpty()) {
+            String fitting = sentence.substring(0, Math.min(LONGEST, sentence.length()));
+            sql.update(
+                    "insert into product_fault (product_id, panel, sentence) values (?, ?, ?)",
+                    product,
+                    panel,
+                    fitting);
+        }
     }
 
     /** Forgets jobs of clampings that there are no more. */

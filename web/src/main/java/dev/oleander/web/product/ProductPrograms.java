@@ -9,10 +9,13 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.panel.Panel;
+import dev.oleander.plan.panel.clamping.Clamping;
+import dev.oleander.plan.panel.clamping.TakenAway;
 import dev.oleander.price.PriceList;
 import dev.oleander.progress.Progress;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.Severity;
+import dev.oleander.proof.panel.CarriedBack;
 import dev.oleander.web.account.AccountRepository;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.book.Books;
@@ -148,7 +151,8 @@ public class ProductPrograms implements WorkKind {
 
     /** How far panels are. */
     public PanelStates states(ProductState state) {
-        return PanelStates.of(state, table.of(state.id()), p -> programs(state, p));
+        return PanelStates.of(
+                state, table.of(state.id()), table.faults(state.id()), p -> programs(state, p));
     }
 
     private record Key(long product, int step, long books, String panel) {}
@@ -250,9 +254,14 @@ public class ProductPrograms implements WorkKind {
             table.keepFirst(state.id(), panel.id(), state.decision(panel).clampings().size());
             try {
                 List<PanelProgram> programs = programs(state, panel);
+                List<CarriedBack.Done> done = new ArrayList<>();
                 for (int number = 1; number <= programs.size(); number++) {
-                    make(state, panel, number, programs.get(number - 1), who);
+                    JobResult made = make(state, panel, number, programs.get(number - 1), who);
+                    Clamping clamping = state.decision(panel).clampings().get(number - 1);
+                    taken(made).ifPresent(t -> done.add(new CarriedBack.Done(clamping, t)));
                 }
+                boolean all = done.size() == programs.size();
+                table.fault(state.id(), panel.id(), all ? fault(state, panel, done) : "");
             } catch (RefusedEditException
                     | PlanException
                     | CutDataException
@@ -263,7 +272,19 @@ public class ProductPrograms implements WorkKind {
         }
     }
 
-    private void make(
+    private static Optional<TakenAway> taken(JobResult made) {
+        return made.isPlanned() ? made.plan().takenAway() : Optional.empty();
+    }
+
+    /** What stands against a panel when all its programs are carried back; empty: nothing. */
+    private static String fault(ProductState state, Panel panel, List<CarriedBack.Done> done) {
+        return CarriedBack.of(panel, done, state.document().preMilling()).stream()
+                .map(CarriedBack.Finding::sentence)
+                .findFirst()
+                .orElse("");
+    }
+
+    private JobResult make(
             ProductState state, Panel panel, int number, PanelProgram program, SignedIn who) {
         Optional<Long> there =
                 table.of(state.id()).stream()
@@ -282,6 +303,7 @@ public class ProductPrograms implements WorkKind {
             jobs.finished(job);
         }
         jobs.refreshSummary(job);
+        return view.result();
     }
 
     private long created(
@@ -320,7 +342,8 @@ public class ProductPrograms implements WorkKind {
         for (int i = 0; i < links.size(); i++) {
             Link link = links.get(i);
             progress.at((double) i / links.size(), link.panel());
-            boolean wanted = link.revision() == null && !states.isStale(link);
+            boolean wanted =
+                    link.revision() == null && !states.isStale(link) && states.isSound(link);
             if (wanted && programs.add(link.program())) {
                 release(link, who);
             }

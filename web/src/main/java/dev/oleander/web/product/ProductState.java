@@ -9,11 +9,13 @@ import dev.oleander.plan.panel.clamping.Decision;
 import dev.oleander.plan.panel.clamping.OnBoards;
 import dev.oleander.plan.panel.clamping.PanelMachine;
 import dev.oleander.plan.panel.file.ProductReader;
+import dev.oleander.plan.panel.whole.ClampingChecks;
 import dev.oleander.plan.panel.whole.CutList;
 import dev.oleander.plan.panel.whole.Mates;
 import dev.oleander.plan.panel.whole.PanelChecks;
 import dev.oleander.plan.panel.whole.Twins;
 import dev.oleander.web.job.document.NotFoundException;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -46,6 +48,9 @@ public record ProductState(
             ClampingWishes wishes = document.wishes(panel.id()).read();
             decisions.put(panel.id(), decision(product, panel, document, machine, wishes));
         }
+        Twins twins = Twins.of(product);
+        List<PanelChecks.Finding> checks = new ArrayList<>(PanelChecks.of(product));
+        checks.addAll(ClampingChecks.of(product, decisions, machine, twins));
         return new ProductState(
                 id,
                 step,
@@ -53,10 +58,10 @@ public record ProductState(
                 product,
                 machine,
                 decisions,
-                Twins.of(product),
+                twins,
                 CutList.of(product, document.preMilling()),
                 Mates.of(product),
-                PanelChecks.of(product));
+                List.copyOf(checks));
     }
 
     private static Decision decision(
