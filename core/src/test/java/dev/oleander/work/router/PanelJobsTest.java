@@ -138,4 +138,59 @@ class PanelJobsTest {
         }
         assertThat(wrong).allMatch(w -> w.contains("inner corners keep"));
     }
+
+    private static Panel withPocket(double depth, String more) {
+        String pocket =
+                """
+                {"id": "p1", "face": "top", "kind": "pocket", "depth": %s, %s
+                 "outline": [[100, 100], [300, 100], [300, 200], [100, 200]]}
+                """
+                        .formatted(depth, more);
+        return Panels.product(Panels.panel("a", "", pocket)).made().get(0);
+    }
+
+    private static List<Integer> tools(Panel panel) {
+        RouterRun run = PanelRuns.run(panel, job(panel, decided(panel).clampings().get(0)));
+        RouterJobs.requireSound(run);
+        return run.plan().done().stream().map(s -> s.tool().orElseThrow().number()).toList();
+    }
+
+    /** A corner keeps (4 - pi) r2 / 4: 30.9 mm2 of all four by 12 mm, 7.7 by 6, 1.9 by 3. */
+    @Test
+    void aPocketOfWhichAWideToolLeavesMuchIsCutWithTwo() {
+        assertThat(tools(withPocket(10, ""))).containsExactly(1, 4);
+        // the narrowest is 12 mm long
+        assertThat(tools(withPocket(14, ""))).containsExactly(1, 3);
+        assertThat(tools(withPocket(10, "\"tag\": \"sharp corners\","))).containsExactly(1, 4);
+    }
+
+    @Test
+    void aRuleThatLeavesWhatItLikesUsesOneTool() {
+        List<PanelRule> rules =
+                BOOK.panelRules().stream()
+                        .map(
+                                r ->
+                                        new PanelRule(
+                                                r.number(),
+                                                r.name(),
+                                                r.kind(),
+                                                r.face(),
+                                                r.tag(),
+                                                r.from(),
+                                                r.to(),
+                                                r.depth(),
+                                                r.form(),
+                                                r.operation(),
+                                                r.tool(),
+                                                "any"))
+                        .toList();
+        assertThat(rules).allMatch(r -> r.rest().isEmpty());
+        Panel panel = withPocket(10, "");
+        RouterBook plain =
+                new RouterBook(BOOK.machine(), BOOK.tools(), BOOK.stations(), rules, BOOK.rows());
+        PanelJob.Wished wished =
+                new PanelJob.Wished(panel, decided(panel).clampings().get(0), true, 0, 0);
+        assertThat(PanelJobs.of(wished, plain).choices().operations()).hasSize(1);
+        assertThat(PanelJobs.of(wished, BOOK).choices().operations()).hasSize(2);
+    }
 }

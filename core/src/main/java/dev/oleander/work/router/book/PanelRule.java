@@ -1,6 +1,7 @@
 package dev.oleander.work.router.book;
 
 import dev.oleander.book.BookRow;
+import dev.oleander.book.CutDataException;
 import dev.oleander.plan.panel.FeatureKind;
 import dev.oleander.plan.panel.PanelFeature;
 import dev.oleander.quantity.Numbers;
@@ -21,7 +22,8 @@ import java.util.Optional;
  * @param form line or area
  * @param operation how it is made, such as drill
  * @param tool its number; 0: one that can is found
- * @param values of the operation besides: tabs.count=3; stepDown=D/2
+ * @param values of the operation besides: tabs.count=3; stepDown=D/2; of pockets rest=2: more mm2
+ *     than that which a wide tool leaves are cut with a narrow one
  */
 public record PanelRule(
         int number,
@@ -41,7 +43,39 @@ public record PanelRule(
     /** Asks for nothing. */
     public static final String ANY = "any";
 
+    /** Word of how much a tool may leave of a pocket. */
+    public static final String REST = "rest";
+
     private static final double ROUNDED = 1e-6;
+
+    /**
+     * mm2 that one tool may leave of a pocket; empty: whatever it leaves.
+     *
+     * @throws CutDataException when it is no number from 0 on
+     */
+    public Optional<Double> rest() {
+        for (String one : values.split(";")) {
+            String[] pair = one.strip().split("=", 2);
+            if (pair.length == 2 && pair[0].strip().equals(REST)) {
+                return Optional.of(area(pair[1].strip()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private double area(String text) {
+        try {
+            double area = Double.parseDouble(text);
+            if (area >= 0) {
+                return area;
+            }
+        } catch (NumberFormatException none) {
+            // told below, with what was said
+        }
+        throw new CutDataException(
+                "Rule %d: rest is \"%s\"; it is the mm² that a tool may leave, from 0."
+                        .formatted(number, text));
+    }
 
     @Override
     public String id() {

@@ -97,6 +97,7 @@ public record RuleTable(String machine, List<PanelRule> rows)
         one("depth", rule.depth(), List.of(PanelRule.ANY, "blind", "through"));
         one("form", rule.form(), List.of(PanelRule.ANY, "line", "area"));
         one("operation", rule.operation(), OPERATIONS);
+        rule.rest();
         if (rule.to() > 0 && rule.to() < rule.from()) {
             throw new CutDataException(
                     "Rule %d is for sizes from %s to %s mm: there are none."

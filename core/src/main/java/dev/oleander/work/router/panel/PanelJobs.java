@@ -45,6 +45,9 @@ public final class PanelJobs {
     private static final String THROUGH = "through";
     private static final String OUTLINE = "OUTLINE";
 
+    /** In what a feature is for: its corners are not left round. */
+    private static final String SHARP = "sharp";
+
     /** mm beyond an edge that what opens there is cleared, so that no corner stays. */
     private static final double BEYOND = 20;
 
@@ -222,7 +225,42 @@ public final class PanelJobs {
         }
         boolean open = reaches(line.box());
         Chain drawn = area && open && line instanceof Contour closed ? beyond(closed) : line;
-        put(layer(feature), values, drawn, feature.isHole(), open || !(line instanceof Contour));
+        boolean mark = open || !(line instanceof Contour);
+        Optional<TwoTools> two =
+                area && rule.tool() == 0 && drawn instanceof Contour pocket
+                        ? twoTools(rule, feature, pocket)
+                        : Optional.empty();
+        if (two.isEmpty()) {
+            put(layer(feature), values, drawn, feature.isHole(), mark);
+            return;
+        }
+        RouterChoice first = values.with(WishValues.TOOL, "" + two.get().first());
+        Wish wide = put(layer(feature), first, drawn, feature.isHole(), mark);
+        rest(wide, values, two.get());
+    }
+
+    /** Where the rule says how much one tool may leave; corners that are asked sharp: nothing. */
+    private Optional<TwoTools> twoTools(PanelRule rule, PanelFeature feature, Contour pocket) {
+        Optional<Double> limit =
+                feature.tag().toLowerCase(Locale.ROOT).contains(SHARP)
+                        ? Optional.of(0.0)
+                        : rule.rest();
+        double deep = feature.through() ? panel.size().thickness() : feature.depth();
+        return limit.flatMap(
+                most ->
+                        TwoTools.of(
+                                new Region(pocket.turning(true), List.of()),
+                                deep,
+                                most,
+                                book.tools()));
+    }
+
+    private void rest(Wish wide, RouterChoice values, TwoTools two) {
+        String id = wide.id() + "-rest";
+        RouterChoice rest =
+                values.with(WishValues.WORK, "rest").with(WishValues.TOOL, "" + two.then());
+        Wish begun = WishValues.empty(id).restOf(wide.id());
+        wishes.putIfAbsent(List.of(id, two), WishValues.with(begun, id, wide.on(), rest));
     }
 
     private void drawBore(PanelFeature hole, PanelRule rule) {
@@ -239,9 +277,9 @@ public final class PanelJobs {
         RouterChoice values = RouterChoice.NOTHING;
         for (String one : rule.values().split(";")) {
             String[] pair = one.strip().split("=", 2);
-            if (pair.length == 2) {
+            if (pair.length == 2 && !pair[0].strip().equals(PanelRule.REST)) {
                 values = values.with(pair[0].strip(), pair[1].strip());
-            } else if (!one.isBlank() && !one.strip().equals(PanelRule.ANY)) {
+            } else if (pair.length != 2 && !one.isBlank() && !one.strip().equals(PanelRule.ANY)) {
                 throw new CutDataException(
                         "Rule %d: \"%s\" is no value such as tabs.count=3."
                                 .formatted(rule.number(), one.strip()));
@@ -252,7 +290,7 @@ public final class PanelJobs {
     }
 
     /** One layer for each operation, called as the shop calls what is drawn on it. */
-    private void put(String layer, RouterChoice values, Chain chain, boolean circle, boolean mark) {
+    private Wish put(String layer, RouterChoice values, Chain chain, boolean circle, boolean mark) {
         List<Object> key = List.of(layer, values, mark);
         Wish wish = wishes.get(key);
         if (wish == null) {
@@ -268,6 +306,7 @@ public final class PanelJobs {
             marks.add(name);
         }
         drawing.add(new WrittenChain(name, chain, circle));
+        return wish;
     }
 
     private static String layer(PanelFeature feature) {
