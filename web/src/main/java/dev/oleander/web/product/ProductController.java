@@ -3,6 +3,7 @@ package dev.oleander.web.product;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.panel.Panel;
+import dev.oleander.plan.panel.clamping.Clamping;
 import dev.oleander.plan.panel.file.ProductReader;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Typed;
@@ -14,6 +15,7 @@ import dev.oleander.web.longwork.WorkState;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -325,6 +327,7 @@ class ProductController {
         model.addAttribute(
                 "lyings",
                 product.decision(panel).clampings().stream().map(picture::lying).toList());
+        model.addAttribute("turns", turns(panel, product.decision(panel).clampings()));
         List<FeatureView> features =
                 panel.features().stream().map(f -> FeatureView.of(product, panel, f)).toList();
         model.addAttribute("features", features);
@@ -332,6 +335,21 @@ class ProductController {
                 "selected",
                 features.stream().filter(f -> f.id().equals(feature)).findFirst().orElse(null));
         return "panel";
+    }
+
+    /** A turn as a picture, and in words. */
+    public record Turn(String picture, String sentence) {}
+
+    /** How it comes to each clamping; null where it stays as it lies. */
+    private static List<Turn> turns(Panel panel, List<Clamping> clampings) {
+        List<Turn> turns = new ArrayList<>();
+        for (int i = 0; i < clampings.size(); i++) {
+            boolean turned = i > 0 && TurnPicture.isTurned(clampings.get(i - 1), clampings.get(i));
+            TurnPicture picture =
+                    turned ? new TurnPicture(panel, clampings.get(i - 1), clampings.get(i)) : null;
+            turns.add(picture == null ? null : new Turn(picture.svg(), picture.sentence()));
+        }
+        return turns;
     }
 
     /** What a person says of how a panel lies; an empty text: it is decided again. */

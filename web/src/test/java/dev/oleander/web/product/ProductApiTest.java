@@ -178,7 +178,7 @@ class ProductApiTest extends WebTest {
         long first = door.at("/jobs/0").asLong();
         assertThat(get("/api/jobs/%d", first).get("quantity").asInt()).isEqualTo(4);
         assertThat(get("/api/jobs/%d", first).get("name").asString())
-                .isEqualTo("Galley locker, Door: bottom up");
+                .isEqualTo("Galley locker, Door: bottom up, back left");
         JsonNode cost = get("/api/products/%d/cost", id);
         assertThat(cost.get("without").asInt()).isZero();
         // 5.49 m2 of 18 mm and 0.96 m2 of 6 mm at 680 kg/m3 and 2.6 a kg
