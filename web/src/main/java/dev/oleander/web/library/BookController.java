@@ -8,13 +8,16 @@ import dev.oleander.book.RowText;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.book.BookTrial;
 import dev.oleander.web.book.Books;
 import dev.oleander.web.book.Shelf;
 import dev.oleander.web.job.document.NotFoundException;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -39,8 +42,10 @@ class BookController {
     private final MachineLibrary machines;
     private final Books books;
     private final BookPage page;
+    private final List<BookTrial> trials;
 
-    BookController(MachineLibrary machines, Books books, BookPage page) {
+    BookController(MachineLibrary machines, Books books, BookPage page, List<BookTrial> trials) {
+        this.trials = List.copyOf(trials);
         this.machines = machines;
         this.books = books;
         this.page = page;
@@ -115,6 +120,7 @@ class BookController {
         model.addAttribute("values", shown.text().values());
         model.addAttribute("note", shown.note());
         model.addAttribute("error", shown.error());
+        model.addAttribute("triable", trial(shown.shelf()).isPresent());
         form.lines()
                 .ifPresent(
                         lines -> {
@@ -141,6 +147,38 @@ class BookController {
         try {
             String saved = books.save(shelf, copy ? "" : row, text, note, who);
             return "redirect:%s#%s".formatted(shelf.path(), saved);
+        } catch (CutDataException wrong) {
+            response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+            RowForm shown = new RowForm(shelf, row, copy, text, note, wrong.getMessage());
+            return form(shown, who, model);
+        }
+    }
+
+    private Optional<BookTrial> trial(Shelf shelf) {
+        return trials.stream().filter(t -> t.concerns(shelf)).findFirst();
+    }
+
+    /** What the change would change; the form stays as it is typed. */
+    @PostMapping("/rows/{row}/trial")
+    String tried(
+            @PathVariable String id,
+            @PathVariable(required = false) String table,
+            @PathVariable String row,
+            @RequestParam Map<String, String> sent,
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        Shelf shelf = shelf(id, table);
+        boolean copy = Boolean.parseBoolean(sent.get("copy"));
+        RowText text = SentRows.read(books.of(shelf).form(), sent);
+        String note = sent.getOrDefault("note", "").strip();
+        BookTrial trial =
+                trial(shelf)
+                        .orElseThrow(
+                                () -> new NotFoundException("Rows of this table have no trial."));
+        try {
+            model.addAttribute("tried", trial.wouldChange(shelf, copy ? "" : row, text));
+            return form(new RowForm(shelf, row, copy, text, note, ""), who, model);
         } catch (CutDataException wrong) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             RowForm shown = new RowForm(shelf, row, copy, text, note, wrong.getMessage());

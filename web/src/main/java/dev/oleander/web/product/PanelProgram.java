@@ -111,13 +111,7 @@ record PanelProgram(
 
     private static String name(ProductState state, Panel panel, int number) {
         Clamping clamping = clamping(state, panel, number);
-        String turn = clamping.lying().turn() == 0 ? "" : ", turned " + clamping.lying().turn();
-        String tail =
-                "%s: %s up, %s"
-                        .formatted(
-                                panel.name(),
-                                clamping.lying().up().label(),
-                                clamping.onBoard() ? "from a board" : clamping.corner() + turn);
+        String tail = "%s: %s".formatted(panel.name(), ProductView.lies(clamping));
         String whole = state.product().name() + ", ";
         int room = Math.max(0, LINE - tail.length());
         String name = (whole.length() <= room ? whole : whole.substring(0, room)) + tail;

@@ -8,6 +8,7 @@ import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.book.BookTrial;
 import dev.oleander.web.book.Books;
 import dev.oleander.web.book.Shelf;
 import dev.oleander.web.job.document.NotFoundException;
@@ -29,7 +30,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The rules by which machines make the features of panels: changed together, tried before. */
 @Service
-public class PanelRules {
+public class PanelRules implements BookTrial {
 
     /** The table beside the data of a machine. */
     private static final String RULES = "rules";
@@ -119,8 +120,37 @@ public class PanelRules {
      */
     public List<Changed> trial(String machine, List<Map<String, Object>> wanted) {
         Machine of = machine(machine);
+        return trial(of, changed(books.of(of), rules(of), wanted));
+    }
+
+    @Override
+    public boolean concerns(Shelf shelf) {
+        return shelf.word().equals(RULES);
+    }
+
+    @Override
+    public List<Consequence> wouldChange(Shelf shelf, String id, RowText text) {
+        Book<?> rules = rules(shelf.machine());
+        BookRow row = rules.form().read(id, text);
+        if (id.isEmpty() && rules.row(row.id()).isPresent()) {
+            throw new CutDataException(
+                    "%s has %s already.".formatted(shelf.machine().name(), row.label()));
+        }
+        JsonNode json = JsonMapper.shared().valueToTree(row);
+        Book<?> after =
+                books.of(shelf.machine()).changed(RULES + ":" + row.id(), Optional.of(json));
+        return trial(shelf.machine(), after).stream()
+                .map(
+                        c ->
+                                new Consequence(
+                                        "/products/%d/panels/%s".formatted(c.product(), c.panel()),
+                                        c.name() + ", " + c.panel(),
+                                        c.sentence()))
+                .toList();
+    }
+
+    private List<Changed> trial(Machine of, Book<?> after) {
         Book<?> before = books.of(of);
-        Book<?> after = changed(before, rules(of), wanted);
         Work<?, ?> kind = Kinds.of(of);
         List<Changed> all = new ArrayList<>();
         for (Products.Entry entry : products.search("")) {

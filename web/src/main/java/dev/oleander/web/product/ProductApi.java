@@ -44,8 +44,14 @@ class ProductApi {
     private final Products products;
     private final ProductPapers papers;
     private final ProductPrograms programs;
+    private final ProductReleases releases;
 
-    ProductApi(Products products, ProductPapers papers, ProductPrograms programs) {
+    ProductApi(
+            Products products,
+            ProductPapers papers,
+            ProductPrograms programs,
+            ProductReleases releases) {
+        this.releases = releases;
         this.programs = programs;
         this.products = products;
         this.papers = papers;
@@ -264,6 +270,20 @@ class ProductApi {
     ResponseEntity<WorkJson> releases(
             @PathVariable long id, @AuthenticationPrincipal SignedIn who) {
         return begun(id, programs.begin(id, ProductPrograms.Wanted.RELEASE, who));
+    }
+
+    /** Releases of the product, the newest first. */
+    @GetMapping("/{id}/releases")
+    List<ProductReleases.Release> releases(@PathVariable long id) {
+        products.find(id);
+        return releases.all(id);
+    }
+
+    /** What changed of each clamping between two of them. */
+    @GetMapping("/{id}/releases/{from}/{to}")
+    List<PartChange> changes(@PathVariable long id, @PathVariable int from, @PathVariable int to) {
+        products.find(id);
+        return releases.changes(id, from, to);
     }
 
     private static ResponseEntity<WorkJson> begun(long id, WorkState state) {

@@ -49,8 +49,14 @@ class ProductController {
     private final Products products;
     private final ProductPapers papers;
     private final ProductPrograms programs;
+    private final ProductReleases releases;
 
-    ProductController(Products products, ProductPapers papers, ProductPrograms programs) {
+    ProductController(
+            Products products,
+            ProductPapers papers,
+            ProductPrograms programs,
+            ProductReleases releases) {
+        this.releases = releases;
         this.programs = programs;
         this.products = products;
         this.papers = papers;
@@ -380,6 +386,31 @@ class ProductController {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
             return panel(products.find(id), panel, feature, refused.getMessage(), who, model);
         }
+    }
+
+    // ---- releases
+
+    /** Two releases compared by panel; the last two where nothing is said. */
+    @GetMapping("/{id}/releases")
+    String releases(
+            @PathVariable long id,
+            @RequestParam(required = false) Integer from,
+            @RequestParam(required = false) Integer to,
+            @AuthenticationPrincipal SignedIn who,
+            Model model) {
+        ProductState state = products.find(id);
+        List<ProductReleases.Release> all = releases.all(id);
+        model.addAttribute("who", who);
+        model.addAttribute("state", state);
+        model.addAttribute("releases", all);
+        if (!all.isEmpty()) {
+            int last = to == null ? all.get(0).number() : to;
+            int first = from == null ? Math.max(1, last - 1) : from;
+            model.addAttribute("from", first);
+            model.addAttribute("to", last);
+            model.addAttribute("changes", releases.changes(id, first, last));
+        }
+        return "product-releases";
     }
 
     // ---- in space

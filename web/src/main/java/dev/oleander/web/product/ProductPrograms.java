@@ -72,6 +72,7 @@ public class ProductPrograms implements WorkKind {
     private final AccountRepository accounts;
     private final PriceList prices;
     private final ProductBoards boards;
+    private final ProductReleases kept;
     private final Clock clock;
 
     ProductPrograms(
@@ -85,7 +86,9 @@ public class ProductPrograms implements WorkKind {
             AccountRepository accounts,
             PriceList prices,
             ProductBoards boards,
+            ProductReleases kept,
             Clock clock) {
+        this.kept = kept;
         this.boards = boards;
         this.prices = prices;
         this.products = products;
@@ -347,6 +350,10 @@ public class ProductPrograms implements WorkKind {
             if (wanted && programs.add(link.program())) {
                 release(link, who);
             }
+        }
+        List<Link> after = table.of(product);
+        if (after.stream().anyMatch(l -> programs.contains(l.program()) && l.revision() != null)) {
+            kept.keep(products.find(product), after, who);
         }
     }
 

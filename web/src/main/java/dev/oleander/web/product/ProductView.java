@@ -86,6 +86,16 @@ record ProductView(List<Row> rows, int shown, List<String> states) {
                 of.jobs());
     }
 
+    /** How it lies in a clamping: top up, turned 90°, front left. */
+    static String lies(Clamping clamping) {
+        int turn = clamping.lying().turn();
+        return "%s up%s, %s"
+                .formatted(
+                        clamping.lying().up().label(),
+                        turn == 0 ? "" : ", turned %d°".formatted(turn),
+                        clamping.onBoard() ? "from a board" : clamping.corner());
+    }
+
     private static String refused(Decision decision) {
         int count = decision.refused().size();
         return count == 0
