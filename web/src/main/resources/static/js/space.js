@@ -1,13 +1,9 @@
 import {ask} from './ask.js';
 import * as THREE from 'three';
-import {OrbitControls} from 'three/addons/controls/OrbitControls.js';
-import {readColours} from './painter.js';
+import {Stage, vector} from './stage.js';
 
 // Panels in space: a product put together or pulled apart, or one panel with what is taken away from its faces. It is
 // turned, moved and zoomed by pointer, touch and keys; what is clicked is opened.
-
-/** Where the eye stands at first: times the size away, radians above the floor and round. */
-const [FAR, UP, AROUND] = [1.9, 0.5, -1.1];
 
 /** mm that marks lie before their face, so that they are seen. */
 const BEFORE = 0.4;
@@ -15,15 +11,10 @@ const BEFORE = 0.4;
 /** Pixels that a click may move. */
 const CLICK = 4;
 
-const vector = ([x, y, z]) => new THREE.Vector3(x, y, z);
-
-class Space {
-  #frame = 0;
-
+class Space extends Stage {
   constructor(element) {
-    this.element = element;
+    super(element);
     this.apart = 0;
-    new ResizeObserver(() => this.#resize()).observe(element);
     element.addEventListener('pointerdown', (e) => { this.down = [e.clientX, e.clientY]; });
     element.addEventListener('pointerup', (e) => this.#click(e));
   }
@@ -34,16 +25,11 @@ class Space {
     if (!this.data?.bodies.length) {
       return 'No panel of this product has a place in it yet: its file says none.';
     }
-    try {
-      this.renderer ??= new THREE.WebGLRenderer({antialias: true, preserveDrawingBuffer: true});
-    } catch {
+    if (!this.open()) {
       return 'This browser cannot draw in space: it has no WebGL.';
     }
-    if (!this.renderer.domElement.isConnected) {
-      this.element.prepend(this.renderer.domElement);
-    }
     this.#build();
-    this.#resize();
+    this.resize();
     this.element.dataset.shown = this.data.bodies.length;
     return '';
   }
@@ -53,42 +39,21 @@ class Space {
     for (const group of this.groups ?? []) {
       group.position.copy(group.userData.away).multiplyScalar(factor);
     }
-    this.#draw();
+    this.draw();
   }
 
   #build() {
     if (this.scene) {
       return;
     }
-    const c = readColours();
-    this.scene = new THREE.Scene();
-    this.scene.background = new THREE.Color(c.tableGround);
-    this.scene.add(new THREE.HemisphereLight(0xffffff, 0x9a8f7a, 2.4));
-    const sun = new THREE.DirectionalLight(0xffffff, 1.3);
-    sun.position.set(-300, -600, 900);
-    this.scene.add(sun);
+    const c = this.lit();
     const box = new THREE.Box3();
     for (const body of this.data.bodies) {
       box.union(boxOf(body));
     }
-    this.middle = box.getCenter(new THREE.Vector3());
-    this.size = box.getSize(new THREE.Vector3()).length();
+    this.lookAt(box);
     this.groups = this.data.bodies.map((body) => this.#body(body, c));
     this.scene.add(...this.groups);
-    this.#eye();
-  }
-
-  #eye() {
-    this.camera = new THREE.PerspectiveCamera(35, 1, this.size / 500, this.size * 20);
-    this.camera.up.set(0, 0, 1);
-    const away = new THREE.Vector3(Math.cos(UP) * Math.cos(AROUND), Math.cos(UP) * Math.sin(AROUND), Math.sin(UP));
-    this.camera.position.copy(this.middle).addScaledVector(away, this.size * FAR);
-    this.controls = new OrbitControls(this.camera, this.element);
-    this.controls.target.copy(this.middle);
-    this.controls.keyPanSpeed = 20;
-    this.controls.listenToKeyEvents(this.element);
-    this.controls.addEventListener('change', () => this.#draw());
-    this.controls.update();
   }
 
   #body(body, c) {
@@ -151,26 +116,6 @@ class Space {
       const {panel, feature} = hit.object.userData;
       const base = this.element.dataset.panels;
       window.location.assign(`${base}/${encodeURIComponent(panel)}${feature ? `?feature=${encodeURIComponent(feature)}` : ''}`);
-    }
-  }
-
-  #resize() {
-    if (!this.renderer || !this.camera || this.element.hidden || !this.element.clientWidth) {
-      return;
-    }
-    this.renderer.setPixelRatio(devicePixelRatio || 1);
-    this.renderer.setSize(this.element.clientWidth, this.element.clientHeight);
-    this.camera.aspect = this.element.clientWidth / this.element.clientHeight;
-    this.camera.updateProjectionMatrix();
-    this.#draw();
-  }
-
-  #draw() {
-    if (!this.#frame && this.scene && this.camera) {
-      this.#frame = requestAnimationFrame(() => {
-        this.#frame = 0;
-        this.renderer.render(this.scene, this.camera);
-      });
     }
   }
 }

@@ -427,6 +427,14 @@ class ProductController {
         return SpaceView.of(products.find(id).panel(panel));
     }
 
+    /** A clamping while it is worked, as its job plans it by now. */
+    @GetMapping("/{id}/panels/{panel}/clampings/{number}/machining")
+    @ResponseBody
+    MachiningView machining(
+            @PathVariable long id, @PathVariable String panel, @PathVariable int number) {
+        return programs.machining(products.find(id), panel, number);
+    }
+
     // ---- papers
 
     @GetMapping("/{id}/cut-list.pdf")

@@ -181,6 +181,32 @@ public class ProductPrograms implements WorkKind {
     }
 
     /**
+     * A clamping while it is worked.
+     *
+     * @throws NotFoundException when it has no program
+     */
+    MachiningView machining(ProductState state, String panel, int number) {
+        Link link =
+                table.of(state.id()).stream()
+                        .filter(l -> l.panel().equals(panel) && l.clamping() == number)
+                        .findFirst()
+                        .orElseThrow(
+                                () ->
+                                        new NotFoundException(
+                                                "Clamping %d of panel %s has no program."
+                                                        .formatted(number, panel)));
+        JobResult result = jobs.finished(link.job()).result();
+        if (!result.isPlanned()) {
+            throw new NotFoundException("Job %d has no plan.".formatted(link.job()));
+        }
+        return MachiningView.of(
+                link.job(),
+                result.run().layout().stock(),
+                result.document().thickness().value(),
+                result.timeline());
+    }
+
+    /**
      * How many of a clamping are done.
      *
      * @throws RefusedEditException when there are not so many
