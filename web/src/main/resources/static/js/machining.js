@@ -46,7 +46,7 @@ class Machining extends Stage {
     const count = path.length / STEP;
     const places = [];
     const shades = [];
-    const [cut, rapid] = [new THREE.Color(c.must ?? c.leafDeep), new THREE.Color(c.inkSoft)];
+    const [cut, rapid] = [new THREE.Color(c.rose), new THREE.Color(c.inkSoft)];
     for (let i = 1; i < count; i++) {
       const shade = path[STEP * i + CUTS] ? cut : rapid;
       for (const j of [i - 1, i]) {

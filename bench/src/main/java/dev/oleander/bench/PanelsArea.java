@@ -171,7 +171,10 @@ final class PanelsArea implements Area {
             for (Clamping clamping : decided.get(i)) {
                 PanelJob<RouterChoices> job =
                         RouterMilling.ROUTER
-                                .panelJob(new PanelJob.Wished(panel, clamping, true, 0, 0), BOOK)
+                                .panelJob(
+                                        new PanelJob.Wished(panel, clamping, true, 0, 0, false),
+                                        HAZEL,
+                                        BOOK)
                                 .orElseThrow();
                 RouterRun run = planned(panel, job);
                 RoutedSheet.proved(run);

@@ -1,6 +1,7 @@
 package dev.oleander.work;
 
 import dev.oleander.drawing.write.WrittenChain;
+import dev.oleander.geometry.Box;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.clamping.Clamping;
 import java.util.List;
@@ -14,13 +15,17 @@ import java.util.Set;
  * @param choices what is decided of the work
  * @param made by which rule each feature is made, in the order of the panel
  * @param without features that no rule fits
+ * @param pods on which it lies, as it lies on the machine; none: it lies flat
+ * @param told what should be looked at in how it lies; sentences
  */
 public record PanelJob<C>(
         List<WrittenChain> drawing,
         Set<String> marks,
         C choices,
         List<Made> made,
-        List<Unmade> without) {
+        List<Unmade> without,
+        List<Box> pods,
+        List<String> told) {
 
     /**
      * What is asked for.
@@ -29,9 +34,15 @@ public record PanelJob<C>(
      *     cut out
      * @param allowance mm that the bander mills off an edge before it bands it
      * @param trim mm round a panel on a board that are sawn off afterwards
+     * @param pods whether a panel that lies alone lies on pods
      */
     public record Wished(
-            Panel panel, Clamping clamping, boolean last, double allowance, double trim) {}
+            Panel panel,
+            Clamping clamping,
+            boolean last,
+            double allowance,
+            double trim,
+            boolean pods) {}
 
     /**
      * How a feature is made.
@@ -62,5 +73,7 @@ public record PanelJob<C>(
         marks = Set.copyOf(marks);
         made = List.copyOf(made);
         without = List.copyOf(without);
+        pods = List.copyOf(pods);
+        told = List.copyOf(told);
     }
 }

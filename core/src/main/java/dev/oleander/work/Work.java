@@ -134,7 +134,7 @@ public interface Work<C extends Choices<C, S>, S extends Choice<S>> {
     }
 
     /** One clamping of a panel as a job; empty when the machine works no panels. */
-    default Optional<PanelJob<C>> panelJob(PanelJob.Wished wished, Book<?> book) {
+    default Optional<PanelJob<C>> panelJob(PanelJob.Wished wished, Machine machine, Book<?> book) {
         return Optional.empty();
     }
 

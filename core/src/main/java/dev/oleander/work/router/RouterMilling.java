@@ -22,6 +22,7 @@ import dev.oleander.work.Starter;
 import dev.oleander.work.Task;
 import dev.oleander.work.Work;
 import dev.oleander.work.router.book.RouterBook;
+import dev.oleander.work.router.book.RouterUnit;
 import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.choice.RouterKind;
@@ -263,8 +264,9 @@ public final class RouterMilling implements Work<RouterChoices, RouterChoice> {
     }
 
     @Override
-    public Optional<PanelJob<RouterChoices>> panelJob(PanelJob.Wished wished, Book<?> book) {
-        return Optional.of(PanelJobs.of(wished, (RouterBook) book));
+    public Optional<PanelJob<RouterChoices>> panelJob(
+            PanelJob.Wished wished, Machine machine, Book<?> book) {
+        return Optional.of(PanelJobs.of(wished, RouterUnit.of(machine), (RouterBook) book));
     }
 
     @Override

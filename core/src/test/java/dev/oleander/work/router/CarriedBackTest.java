@@ -43,8 +43,10 @@ class CarriedBackTest {
     }
 
     private static TakenAway taken(Panel panel, Clamping clamping, boolean last) {
-        PanelJob.Wished wished = new PanelJob.Wished(panel, clamping, last, 0, 0);
-        return PanelRuns.run(panel, PanelJobs.of(wished, PanelRuns.BOOK)).takenAway().orElseThrow();
+        PanelJob.Wished wished = new PanelJob.Wished(panel, clamping, last, 0, 0, false);
+        return PanelRuns.run(panel, PanelJobs.of(wished, PanelRuns.UNIT, PanelRuns.BOOK))
+                .takenAway()
+                .orElseThrow();
     }
 
     private static List<Clamping> alone(Panel panel) {

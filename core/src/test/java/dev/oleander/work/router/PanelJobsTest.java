@@ -41,7 +41,8 @@ class PanelJobsTest {
     }
 
     private static PanelJob<RouterChoices> job(Panel panel, Clamping clamping) {
-        return PanelJobs.of(new PanelJob.Wished(panel, clamping, true, 0, 0), BOOK);
+        return PanelJobs.of(
+                new PanelJob.Wished(panel, clamping, true, 0, 0, false), PanelRuns.UNIT, BOOK);
     }
 
     /** Where something of one layer lies on the machine. */
@@ -112,7 +113,9 @@ class PanelJobsTest {
                         BOOK.machine(), BOOK.tools(), BOOK.stations(), List.of(), BOOK.rows());
         PanelJob<RouterChoices> job =
                 PanelJobs.of(
-                        new PanelJob.Wished(bottom, decided(bottom).clampings().get(0), true, 0, 0),
+                        new PanelJob.Wished(
+                                bottom, decided(bottom).clampings().get(0), true, 0, 0, false),
+                        PanelRuns.UNIT,
                         none);
         assertThat(job.without()).hasSize(11);
         assertThat(job.without().get(0).sentence())
@@ -189,8 +192,8 @@ class PanelJobsTest {
         RouterBook plain =
                 new RouterBook(BOOK.machine(), BOOK.tools(), BOOK.stations(), rules, BOOK.rows());
         PanelJob.Wished wished =
-                new PanelJob.Wished(panel, decided(panel).clampings().get(0), true, 0, 0);
-        assertThat(PanelJobs.of(wished, plain).choices().operations()).hasSize(1);
-        assertThat(PanelJobs.of(wished, BOOK).choices().operations()).hasSize(2);
+                new PanelJob.Wished(panel, decided(panel).clampings().get(0), true, 0, 0, false);
+        assertThat(PanelJobs.of(wished, PanelRuns.UNIT, plain).choices().operations()).hasSize(1);
+        assertThat(PanelJobs.of(wished, PanelRuns.UNIT, BOOK).choices().operations()).hasSize(2);
     }
 }

@@ -11,6 +11,7 @@ import dev.oleander.drawing.write.DxfWriter;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.work.PanelJob;
 import dev.oleander.work.router.book.RouterBook;
+import dev.oleander.work.router.book.RouterUnit;
 import dev.oleander.work.router.choice.RouterChoices;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
@@ -20,6 +21,8 @@ import java.util.Map;
 final class PanelRuns {
 
     static final RouterBook BOOK = (RouterBook) RouterJobs.LIBRARY.book(RouterJobs.HAZEL);
+
+    static final RouterUnit UNIT = RouterUnit.of(RouterJobs.HAZEL);
 
     private PanelRuns() {}
 

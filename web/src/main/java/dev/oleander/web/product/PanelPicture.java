@@ -82,6 +82,15 @@ final class PanelPicture {
 
     /** How it lies in one clamping, seen from above, as SVG. */
     String lying(Clamping clamping) {
+        return lying(clamping, List.of());
+    }
+
+    /**
+     * The same with the pods under it.
+     *
+     * @param pods as they lie on the machine
+     */
+    String lying(Clamping clamping, List<Box> pods) {
         Lying lying = clamping.lying();
         Face.Size on = lying.on(panel.size());
         Box box = Box.of(Point.ORIGIN, new Point(on.length(), on.width()));
@@ -89,6 +98,7 @@ final class PanelPicture {
         SvgFigure figure =
                 new SvgFigure(box.grown(margin), LYING, clamping.lying().up().label() + " up");
         figure.path(panel.contour().transformed(lying.of(Face.TOP, panel.size())), "face");
+        pods.forEach(pod -> figure.path(Contour.rectangle(pod), "pod"));
         for (Face edge : Face.edges()) {
             boolean reference = clamping.reference().contains(edge);
             Path side = side(lying.looks(edge), on);

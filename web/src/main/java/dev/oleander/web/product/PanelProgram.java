@@ -3,6 +3,7 @@ package dev.oleander.web.product;
 import dev.oleander.book.Book;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.write.DxfWriter;
+import dev.oleander.geometry.Box;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.Choice;
 import dev.oleander.plan.Choices;
@@ -25,6 +26,8 @@ import tools.jackson.databind.json.JsonMapper;
  *
  * @param drawing as DXF
  * @param decided what is decided of the work
+ * @param pods on which the panel lies; none: it lies flat
+ * @param told what should be looked at in how it lies
  * @param hash of all that it is made of
  */
 record PanelProgram(
@@ -33,6 +36,8 @@ record PanelProgram(
         UnaryOperator<JobDocument> decided,
         List<PanelJob.Made> made,
         List<PanelJob.Unmade> without,
+        List<Box> pods,
+        List<String> told,
         String hash) {
 
     private static final int LONGEST = 150;
@@ -60,7 +65,7 @@ record PanelProgram(
             Machine machine,
             Book<?> book,
             Work<C, S> kind) {
-        PanelJob<C> job = job(state, panel, number, kind, book);
+        PanelJob<C> job = job(state, panel, number, machine, kind, book);
         JobDocument.Order order =
                 new JobDocument.Order(
                         name(state, panel, number),
@@ -85,12 +90,19 @@ record PanelProgram(
                 decided,
                 job.made(),
                 job.without(),
+                job.pods(),
+                job.told(),
                 Hashes.sha256(all));
     }
 
     /** How a clamping is made, by the rules. */
     static <C extends Choices<C, S>, S extends Choice<S>> PanelJob<C> job(
-            ProductState state, Panel panel, int number, Work<C, S> kind, Book<?> book) {
+            ProductState state,
+            Panel panel,
+            int number,
+            Machine machine,
+            Work<C, S> kind,
+            Book<?> book) {
         List<Clamping> clampings = state.decision(panel).clampings();
         ProductDocument document = state.document();
         // what was cut out of a board has its form
@@ -101,8 +113,9 @@ record PanelProgram(
                         clampings.get(number - 1),
                         last,
                         document.preMilling(),
-                        document.trim());
-        return kind.panelJob(wished, book).orElseThrow();
+                        document.trim(),
+                        document.pods());
+        return kind.panelJob(wished, machine, book).orElseThrow();
     }
 
     private static Clamping clamping(ProductState state, Panel panel, int number) {

@@ -160,8 +160,8 @@ public class PanelRules implements BookTrial {
                     changed(
                                     state,
                                     panel,
-                                    made(state, panel, kind, before),
-                                    made(state, panel, kind, after))
+                                    made(state, panel, of, kind, before),
+                                    made(state, panel, of, kind, after))
                             .ifPresent(all::add);
                 }
             }
@@ -188,10 +188,10 @@ public class PanelRules implements BookTrial {
 
     /** How each feature is made, in words that tell rules apart. */
     private static Map<String, String> made(
-            ProductState state, Panel panel, Work<?, ?> kind, Book<?> book) {
+            ProductState state, Panel panel, Machine of, Work<?, ?> kind, Book<?> book) {
         Map<String, String> made = new LinkedHashMap<>();
         for (int number = 1; number <= state.decision(panel).clampings().size(); number++) {
-            PanelJob<?> job = PanelProgram.job(state, panel, number, kind, book);
+            PanelJob<?> job = PanelProgram.job(state, panel, number, of, kind, book);
             for (PanelJob.Made one : job.made()) {
                 made.put(
                         one.feature(),

@@ -151,6 +151,7 @@ class ProductApi {
             Boolean roundCorners,
             Boolean boards,
             Double trim,
+            Boolean pods,
             Map<String, String> materials) {}
 
     @GetMapping
@@ -231,6 +232,9 @@ class ProductApi {
                     changed.onBoards(
                             Objects.requireNonNullElse(patch.boards(), changed.boards()),
                             Objects.requireNonNullElse(patch.trim(), changed.trim()));
+        }
+        if (patch.pods() != null) {
+            changed = changed.onPods(patch.pods());
         }
         if (patch.materials() != null) {
             for (Map.Entry<String, String> called : patch.materials().entrySet()) {

@@ -1,6 +1,7 @@
 package dev.oleander.web.product;
 
 import dev.oleander.drawing.DrawingException;
+import dev.oleander.geometry.Box;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.clamping.Clamping;
@@ -187,6 +188,7 @@ class ProductController {
             @RequestParam(defaultValue = "false") boolean roundCorners,
             @RequestParam(defaultValue = "false") boolean boards,
             @RequestParam(defaultValue = "0") String trim,
+            @RequestParam(defaultValue = "false") boolean pods,
             @RequestParam Map<String, String> all,
             @AuthenticationPrincipal SignedIn who,
             Model model,
@@ -201,7 +203,8 @@ class ProductController {
                                     d.on(machine)
                                             .milling(milled)
                                             .rounding(roundCorners)
-                                            .onBoards(boards, sawn);
+                                            .onBoards(boards, sawn)
+                                            .onPods(pods);
                     return products.edit(
                             id, step, "How it is made", d -> called(change.apply(d), all), who);
                 },
@@ -317,6 +320,7 @@ class ProductController {
         fill(product, problem, who, model);
         Panel panel = product.panel(id);
         PanelPicture picture = new PanelPicture(panel, product.decision(panel), feature);
+        List<ProductPrograms.Lies> lies = programs.lies(product, panel);
         model.addAttribute("panel", panel);
         model.addAttribute("jobs", programs.states(product).of(panel).jobs());
         model.addAttribute(
@@ -330,9 +334,8 @@ class ProductController {
         model.addAttribute("wishes", product.document().wishes(id));
         model.addAttribute("cost", product.cost(panel));
         model.addAttribute("faces", picture.faces());
-        model.addAttribute(
-                "lyings",
-                product.decision(panel).clampings().stream().map(picture::lying).toList());
+        model.addAttribute("lyings", lyings(picture, product.decision(panel).clampings(), lies));
+        model.addAttribute("lies", lies.stream().flatMap(l -> l.told().stream()).toList());
         model.addAttribute("turns", turns(panel, product.decision(panel).clampings()));
         List<FeatureView> features =
                 panel.features().stream().map(f -> FeatureView.of(product, panel, f)).toList();
@@ -341,6 +344,16 @@ class ProductController {
                 "selected",
                 features.stream().filter(f -> f.id().equals(feature)).findFirst().orElse(null));
         return "panel";
+    }
+
+    private static List<String> lyings(
+            PanelPicture picture, List<Clamping> clampings, List<ProductPrograms.Lies> lies) {
+        List<String> pictures = new ArrayList<>();
+        for (int i = 0; i < clampings.size(); i++) {
+            List<Box> pods = i < lies.size() ? lies.get(i).pods() : List.of();
+            pictures.add(picture.lying(clampings.get(i), pods));
+        }
+        return pictures;
     }
 
     /** A turn as a picture, and in words. */

@@ -19,6 +19,7 @@ import java.util.TreeMap;
  * @param boards whether panels are cut out of boards by the machine that works them
  * @param trim mm round a panel on its board that are sawn off afterwards; 0: it is cut to size
  *     there
+ * @param pods whether panels that lie alone lie on pods
  * @param roundCorners whether inner corners may stay as round as the tools are
  * @param wishes how panels lie, by their ids
  */
@@ -30,6 +31,7 @@ public record ProductDocument(
         boolean roundCorners,
         boolean boards,
         double trim,
+        boolean pods,
         Map<String, Wishes> wishes) {
 
     public ProductDocument {
@@ -39,7 +41,7 @@ public record ProductDocument(
 
     /** Nothing said of how panels lie, and nothing milled off. */
     public static ProductDocument of(ProductFile product, String machine) {
-        return new ProductDocument(product, machine, 0, Map.of(), false, false, 0, Map.of());
+        return new ProductDocument(product, machine, 0, Map.of(), false, false, 0, false, Map.of());
     }
 
     /**
@@ -109,27 +111,35 @@ public record ProductDocument(
             changed.put(panel, wished);
         }
         return new ProductDocument(
-                product, machine, preMilling, materials, roundCorners, boards, trim, changed);
+                product, machine, preMilling, materials, roundCorners, boards, trim, pods, changed);
     }
 
     ProductDocument with(ProductFile other) {
         return new ProductDocument(
-                other, machine, preMilling, materials, roundCorners, boards, trim, wishes);
+                other, machine, preMilling, materials, roundCorners, boards, trim, pods, wishes);
     }
 
     ProductDocument on(String otherMachine) {
         return new ProductDocument(
-                product, otherMachine, preMilling, materials, roundCorners, boards, trim, wishes);
+                product,
+                otherMachine,
+                preMilling,
+                materials,
+                roundCorners,
+                boards,
+                trim,
+                pods,
+                wishes);
     }
 
     ProductDocument milling(double millimetres) {
         return new ProductDocument(
-                product, machine, millimetres, materials, roundCorners, boards, trim, wishes);
+                product, machine, millimetres, materials, roundCorners, boards, trim, pods, wishes);
     }
 
     ProductDocument rounding(boolean corners) {
         return new ProductDocument(
-                product, machine, preMilling, materials, corners, boards, trim, wishes);
+                product, machine, preMilling, materials, corners, boards, trim, pods, wishes);
     }
 
     /**
@@ -137,7 +147,20 @@ public record ProductDocument(
      */
     ProductDocument onBoards(boolean cut, double millimetres) {
         return new ProductDocument(
-                product, machine, preMilling, materials, roundCorners, cut, millimetres, wishes);
+                product,
+                machine,
+                preMilling,
+                materials,
+                roundCorners,
+                cut,
+                millimetres,
+                pods,
+                wishes);
+    }
+
+    ProductDocument onPods(boolean lies) {
+        return new ProductDocument(
+                product, machine, preMilling, materials, roundCorners, boards, trim, lies, wishes);
     }
 
     /**
@@ -151,6 +174,6 @@ public record ProductDocument(
             changed.put(material, called);
         }
         return new ProductDocument(
-                product, machine, preMilling, changed, roundCorners, boards, trim, wishes);
+                product, machine, preMilling, changed, roundCorners, boards, trim, pods, wishes);
     }
 }

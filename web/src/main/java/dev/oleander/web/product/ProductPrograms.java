@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.book.Book;
 import dev.oleander.book.CutDataException;
 import dev.oleander.drawing.DrawingException;
+import dev.oleander.geometry.Box;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.bed.PlanException;
@@ -245,6 +246,23 @@ public class ProductPrograms implements WorkKind {
             programs.add(PanelProgram.of(state, panel, number, machine, kind, book));
         }
         return programs;
+    }
+
+    /**
+     * What a panel lies on in a clamping.
+     *
+     * @param pods none: it lies flat
+     * @param told what should be looked at; sentences
+     */
+    record Lies(List<Box> pods, List<String> told) {}
+
+    /** In each clamping; none where nothing is known of them. */
+    List<Lies> lies(ProductState state, Panel panel) {
+        try {
+            return programs(state, panel).stream().map(p -> new Lies(p.pods(), p.told())).toList();
+        } catch (RefusedEditException | PlanException | CutDataException impossible) {
+            return List.of();
+        }
     }
 
     /** By which rules the features of a panel are made; none where they cannot be. */

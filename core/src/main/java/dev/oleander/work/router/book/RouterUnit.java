@@ -21,6 +21,7 @@ import java.util.List;
  * @param bank of drills; null: none
  * @param stops against which flat stock lies
  * @param side where drills that lie can be; null: there are none
+ * @param pods on which panels can lie; null: there are none
  */
 public record RouterUnit(
         Spindle spindle,
@@ -35,7 +36,8 @@ public record RouterUnit(
         Rotary rotary,
         Bank bank,
         List<Stop> stops,
-        Side side)
+        Side side,
+        Pods pods)
         implements MachineUnit {
 
     public RouterUnit {
@@ -116,6 +118,35 @@ public record RouterUnit(
         }
     }
 
+    /**
+     * Pods that hold panels by suction, on rails across the table.
+     *
+     * @param length along X, mm
+     * @param width along Y, mm
+     * @param height over the table, mm
+     * @param step between places of a rail, mm
+     * @param overhang of a panel beyond them at most, mm
+     * @param clear mm beside a tool that cuts through
+     */
+    public record Pods(
+            double length,
+            double width,
+            double height,
+            double step,
+            double overhang,
+            double clear) {
+
+        /**
+         * @throws IllegalArgumentException when a size is none
+         */
+        public Pods {
+            boolean sizes = length > 0 && width > 0 && height > 0 && step > 0;
+            if (!(sizes && overhang > 0 && clear >= 0)) {
+                throw new IllegalArgumentException("pods: all sizes must be above 0");
+            }
+        }
+    }
+
     /** The same with another bank of drills. */
     public RouterUnit with(Bank other) {
         return with(rotary, other, stops);
@@ -145,7 +176,8 @@ public record RouterUnit(
                 axis,
                 drills,
                 others,
-                side);
+                side,
+                pods);
     }
 
     /**

@@ -12,6 +12,7 @@ import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.offset.OffsetOptions;
 import dev.oleander.geometry.offset.Offsetter;
+import dev.oleander.plan.bed.KeepOut;
 import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.PanelFeature;
 import dev.oleander.plan.panel.clamping.Clamping;
@@ -21,12 +22,14 @@ import dev.oleander.work.PanelJob.Made;
 import dev.oleander.work.PanelJob.Unmade;
 import dev.oleander.work.router.book.PanelRule;
 import dev.oleander.work.router.book.RouterBook;
+import dev.oleander.work.router.book.RouterUnit;
 import dev.oleander.work.router.choice.Block;
 import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterChoices;
 import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.operation.Wish;
+import dev.oleander.work.router.tool.Tool;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -54,6 +57,9 @@ public final class PanelJobs {
     /** The same on a board, where others lie beside it. */
     private static final double BEYOND_ON_BOARD = 6;
 
+    /** Widest mill that outlines are cut with, mm. */
+    private static final double WIDEST = 16;
+
     /** mm2 from which a panel holds on a board by suction. */
     private static final double LARGE = 1e5;
 
@@ -65,6 +71,7 @@ public final class PanelJobs {
 
     private final Panel panel;
     private final Clamping clamping;
+    private final RouterUnit unit;
     private final RouterBook book;
     private final OnMachine on;
     private final List<WrittenChain> drawing = new ArrayList<>();
@@ -77,18 +84,22 @@ public final class PanelJobs {
     private final List<Made> made = new ArrayList<>();
     private final List<Unmade> without = new ArrayList<>();
 
-    private PanelJobs(PanelJob.Wished wished, RouterBook book) {
+    private PanelJobs(PanelJob.Wished wished, RouterUnit unit, RouterBook book) {
+        this.unit = unit;
         this.panel = wished.panel();
         this.clamping = wished.clamping();
         this.book = book;
         this.on = new OnMachine(panel, clamping, wished.allowance());
     }
 
-    public static PanelJob<RouterChoices> of(PanelJob.Wished wished, RouterBook book) {
-        return new PanelJobs(wished, book).job(wished.last(), wished.trim());
+    public static PanelJob<RouterChoices> of(
+            PanelJob.Wished wished, RouterUnit unit, RouterBook book) {
+        return new PanelJobs(wished, unit, book).job(wished);
     }
 
-    private PanelJob<RouterChoices> job(boolean last, double trim) {
+    private PanelJob<RouterChoices> job(PanelJob.Wished wished) {
+        boolean last = wished.last();
+        double trim = wished.trim();
         drawing.add(new WrittenChain(OUTLINE, trimmed(trim), false));
         for (String id : clamping.features()) {
             add(panel.feature(id).orElseThrow());
@@ -101,7 +112,50 @@ public final class PanelJobs {
                 RouterChoices.NOTHING
                         .withOperations(List.copyOf(wishes.values()), true)
                         .withBlock(clamping.onBoard() ? null : block);
-        return new PanelJob<>(drawing, marks, choices, made, without);
+        Optional<PodPlanner.Laid> pods =
+                wished.pods() && !clamping.onBoard() && unit.pods() != null
+                        ? Optional.of(pods(last))
+                        : Optional.empty();
+        return new PanelJob<>(
+                drawing,
+                marks,
+                pods.map(p -> choices.withPods(p.pods().stream().map(this::pod).toList()))
+                        .orElse(choices),
+                made,
+                without,
+                pods.map(PodPlanner.Laid::pods).orElse(List.of()),
+                pods.map(PodPlanner.Laid::told).orElse(List.of()));
+    }
+
+    private KeepOut pod(Box box) {
+        return new KeepOut(
+                box.min().x(), box.min().y(), box.width(), box.height(), unit.pods().height());
+    }
+
+    /** Under what the panel is when it comes to lie there, clear of all that is cut through. */
+    private PodPlanner.Laid pods(boolean last) {
+        List<Region> through = new ArrayList<>();
+        for (String id : clamping.features()) {
+            PanelFeature feature = panel.feature(id).orElseThrow();
+            if (feature.belongsToNone()) {
+                feature.area()
+                        .ifPresent(area -> through.add(area.transformed(on.of(feature.face()))));
+            }
+        }
+        double clear = widest() / 2 + unit.pods().clear();
+        boolean cut = last && panel.outline().isPresent();
+        Contour body =
+                cut ? Offsetter.round().offset(on.outline(), -clear).get(0).outer() : on.outline();
+        return new PodPlanner(body, through, clear, unit.pods()).laid();
+    }
+
+    /** Diameter of the widest mill that outlines are cut with, mm. */
+    private double widest() {
+        return book.tools().stream()
+                .filter(t -> t.kind().isFlat() && t.diameter() <= WIDEST)
+                .mapToDouble(Tool::diameter)
+                .max()
+                .orElse(0);
     }
 
     /** On a board so much larger as is sawn off afterwards. */
