@@ -90,13 +90,10 @@ class ProductBoards {
      * Panels whose programs are there and fresh are laid; nests of which nothing has changed stay
      * as they are.
      *
-     * @throws RefusedEditException when a board does not lie on the machine
+     * @throws RefusedEditException see {@link #require}
      */
     void lay(ProductState state, PanelStates states, SignedIn who) {
-        if (!state.document().boards()) {
-            throw new RefusedEditException(
-                    "Panels of this product lie alone; say first that they are cut from boards.");
-        }
+        require(state);
         Map<String, List<Laid>> byMaterial = new TreeMap<>();
         List<Link> links = table.of(state.id());
         for (Panel panel : state.product().made()) {
@@ -111,6 +108,21 @@ class ProductBoards {
                                             .add(laid(state, panel, link)));
         }
         byMaterial.forEach((material, parts) -> lay(state, material, parts, who));
+    }
+
+    /**
+     * @throws RefusedEditException when panels are not cut from boards, or a board does not lie on
+     *     the machine
+     */
+    static void require(ProductState state) {
+        if (!state.document().boards()) {
+            throw new RefusedEditException(
+                    "Panels of this product lie alone; say first that they are cut from boards.");
+        }
+        state.product().made().stream()
+                .map(Panel::material)
+                .distinct()
+                .forEach(m -> requireOnTable(state, state.product().materials().get(m)));
     }
 
     private static Optional<Link> link(List<Link> links, Panel panel) {
@@ -128,7 +140,6 @@ class ProductBoards {
 
     private void lay(ProductState state, String material, List<Laid> parts, SignedIn who) {
         Product.Material of = state.product().materials().get(material);
-        requireOnTable(state, of);
         String madeOf = Hashes.sha256(parts.toString() + of.board());
         Optional<Nest> before =
                 table.nests(state.id()).stream()

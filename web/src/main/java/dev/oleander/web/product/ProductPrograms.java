@@ -123,10 +123,14 @@ public class ProductPrograms implements WorkKind {
     /**
      * Begins; what is under way for the product ends.
      *
-     * @throws dev.oleander.web.job.document.NotFoundException when there is no such product
+     * @throws NotFoundException when there is no such product
+     * @throws RefusedEditException when its panels cannot be laid on boards
      */
     public WorkState begin(long product, Wanted wanted, SignedIn who) {
-        products.find(product);
+        ProductState state = products.find(product);
+        if (wanted == Wanted.LAY) {
+            ProductBoards.require(state);
+        }
         long version = clock.millis();
         String key = "%d/%s/%d/%d".formatted(product, wanted, who.id(), version);
         table.programs(product, key);

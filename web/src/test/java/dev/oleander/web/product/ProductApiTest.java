@@ -3,84 +3,23 @@ package dev.oleander.web.product;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import dev.oleander.web.WebTest;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
-import java.nio.file.Path;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Products over HTTP and their pages, against figures that were worked out by other code. */
-class ProductApiTest extends WebTest {
-
-    private static final Path SAMPLES = Path.of("..", "samples", "router", "panels");
-    private static final Duration LONG = Duration.ofSeconds(120);
-
-    private ApiClient api;
-
-    @BeforeEach
-    void call() {
-        api = new ApiClient(port, "mira");
-    }
-
-    private static String text(String name) {
-        try {
-            return Files.readString(SAMPLES.resolve(name));
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
-        }
-    }
-
-    private static JsonNode truth(String name) {
-        return JsonMapper.shared().readTree(text(name));
-    }
-
-    private long locker() {
-        ApiClient.Answer made = api.post("/api/products", text("galley_locker.product.json"));
-        assertThat(made.status()).as(made.text()).isEqualTo(201);
-        assertThat(made.header("Location")).startsWith("/api/products/");
-        return made.json().get("id").asLong();
-    }
-
-    private JsonNode get(String path, Object... with) {
-        ApiClient.Answer answer = api.get(path.formatted(with));
-        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
-        return answer.json();
-    }
-
-    private JsonNode panel(long id, String name) {
-        for (JsonNode panel : get("/api/products/%d", id).get("panels")) {
-            if (panel.get("id").asString().equals(name)) {
-                return panel;
-            }
-        }
-        throw new AssertionError("no panel " + name);
-    }
-
-    private void programs(long id, String what) {
-        ApiClient.Answer begun = api.post("/api/products/%d/%s".formatted(id, what), "{}");
-        assertThat(begun.status()).as(begun.text()).isEqualTo(202);
-        long until = System.nanoTime() + LONG.toNanos();
-        String phase = "";
-        while (!phase.equals("done")) {
-            assertThat(System.nanoTime()).as(phase).isLessThan(until);
-            phase = get("/api/products/%d/programs", id).get("phase").asString();
-            assertThat(phase).isIn("waiting", "running", "done");
-        }
-    }
+class ProductApiTest extends ProductTest {
 
     @Test
     void panelsAreDecidedAsTheyShould() {
