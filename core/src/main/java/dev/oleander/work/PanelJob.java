@@ -50,6 +50,8 @@ public record PanelJob<C>(
      * @param operation word of how it is made
      * @param deed the same for people
      * @param tool its number; 0: one that can is found
+     * @param how what the rule says besides, and tools that it takes one after the other; empty:
+     *     nothing
      * @param others rules before it that nearly fit, and why they do not
      */
     public record Made(
@@ -58,6 +60,7 @@ public record PanelJob<C>(
             String operation,
             String deed,
             int tool,
+            String how,
             List<String> others) {
 
         public Made {

@@ -195,11 +195,12 @@ public class PanelRules implements BookTrial {
             for (PanelJob.Made one : job.made()) {
                 made.put(
                         one.feature(),
-                        "%s by rule %s%s"
+                        "%s by rule %s%s%s"
                                 .formatted(
                                         one.deed(),
                                         one.rule(),
-                                        one.tool() == 0 ? "" : " with tool " + one.tool()));
+                                        one.tool() == 0 ? "" : " with tool " + one.tool(),
+                                        one.how().isEmpty() ? "" : " (" + one.how() + ")"));
             }
             job.without().forEach(w -> made.put(w.feature(), "no rule fits"));
         }

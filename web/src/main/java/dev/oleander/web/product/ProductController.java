@@ -231,9 +231,18 @@ class ProductController {
     String programs(
             @PathVariable long id,
             @RequestParam ProductPrograms.Wanted wanted,
-            @AuthenticationPrincipal SignedIn who) {
-        programs.begin(id, wanted, who);
-        return "redirect:/products/" + id;
+            @AuthenticationPrincipal SignedIn who,
+            Model model,
+            HttpServletResponse response) {
+        return changed(
+                id,
+                () -> {
+                    programs.begin(id, wanted, who);
+                    return products.find(id);
+                },
+                who,
+                model,
+                response);
     }
 
     @PostMapping("/{id}/programs/stop")

@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.oleander.web.account.PageClient;
 import dev.oleander.web.api.ApiClient;
 import java.io.IOException;
+import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -154,5 +157,41 @@ class ProductOnBoardsTest extends ProductTest {
         assertThat(pages.get(path).body()).doesNotContain("class=\"pod\"");
         api.send("PATCH", "/api/products/" + id, "{\"pods\": true}");
         assertThat(pages.get(path).body()).contains("class=\"pod\"").doesNotContain("On its pods");
+    }
+
+    /** What a pocket's rule says besides counts too. */
+    @Test
+    void aRuleIsTriedInItsFormBeforeItIsKept() {
+        long id = locker();
+        PageClient lead = new PageClient(port).signedIn("anselm");
+        String row = "/machines/hazel/rules/rows/6";
+        lead.takeToken(row);
+        Map<String, String> rule =
+                new TreeMap<>(
+                        Map.of(
+                                "number", "6",
+                                "name", "pockets",
+                                "kind", "pocket",
+                                "face", "any",
+                                "tag", "any",
+                                "from", "0",
+                                "to", "0",
+                                "depth", "any",
+                                "form", "any",
+                                "operation", "pocket"));
+        rule.put("tool", "0");
+        rule.put("values", "rest=2");
+        assertThat(lead.post(row + "/trial", rule).body()).contains("Nothing would change");
+        rule.put("tool", "3");
+        rule.put("values", "any");
+        String tried = lead.post(row + "/trial", rule).body();
+        assertThat(tried)
+                .contains("would be made otherwise", "/products/%d/panels/".formatted(id))
+                .contains("with tool 3 instead of");
+        rule.put("values", "rest=much");
+        HttpResponse<String> wrong = lead.post(row + "/trial", rule);
+        assertThat(wrong.statusCode()).isEqualTo(422);
+        assertThat(wrong.body()).contains("rest is &quot;much&quot;");
+        assertThat(get("/api/machines/hazel/rules").at("/5/values").asString()).isEqualTo("rest=2");
     }
 }

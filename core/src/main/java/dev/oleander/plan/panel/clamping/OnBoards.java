@@ -7,6 +7,7 @@ import dev.oleander.plan.panel.PanelFeature;
 import dev.oleander.plan.panel.Product;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -56,8 +57,19 @@ public final class OnBoards {
                         there.stream().map(PanelFeature::id).toList(),
                         true,
                         why));
-        clampings.addAll(after.clampings());
+        after.clampings().forEach(c -> clampings.add(afterTheBoard(c)));
         return new Decision(clampings, after.refused(), why);
+    }
+
+    private static Clamping afterTheBoard(Clamping then) {
+        String why = then.why();
+        return new Clamping(
+                then.lying(),
+                then.reference(),
+                then.features(),
+                "After the board: "
+                        + why.substring(0, 1).toLowerCase(Locale.ROOT)
+                        + why.substring(1));
     }
 
     private static boolean isMade(PanelFeature feature, Face up, ClampingWishes wishes) {

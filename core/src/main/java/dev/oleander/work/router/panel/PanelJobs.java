@@ -197,7 +197,7 @@ public final class PanelJobs {
         for (PanelRule rule : book.panelRules()) {
             Optional<String> why = whyNot(rule, feature);
             if (why.isEmpty()) {
-                draw(feature, rule);
+                Optional<TwoTools> two = draw(feature, rule);
                 made.add(
                         new Made(
                                 feature.id(),
@@ -205,6 +205,7 @@ public final class PanelJobs {
                                 rule.operation(),
                                 RouterKind.of(rule.operation()).orElseThrow().label(),
                                 rule.tool(),
+                                how(rule, two),
                                 others));
                 return;
             }
@@ -223,6 +224,14 @@ public final class PanelJobs {
                                         others.isEmpty()
                                                 ? ""
                                                 : " (" + String.join("; ", others) + ")")));
+    }
+
+    private static String how(PanelRule rule, Optional<TwoTools> two) {
+        String values = rule.values().strip();
+        String with = values.equals(PanelRule.ANY) ? "" : values;
+        return two.map(t -> "tool %d, then %d for what it leaves".formatted(t.first(), t.then()))
+                .map(t -> with.isEmpty() ? t : t + "; " + with)
+                .orElse(with);
     }
 
     private Optional<String> whyNot(PanelRule rule, PanelFeature feature) {
@@ -244,7 +253,8 @@ public final class PanelJobs {
 
     // ---- drawn
 
-    private void draw(PanelFeature feature, PanelRule rule) {
+    /** With the tools of what is cut in two. */
+    private Optional<TwoTools> draw(PanelFeature feature, PanelRule rule) {
         for (PanelFeature.Step step : feature.steps()) {
             RouterChoice wide =
                     values(rule)
@@ -256,13 +266,13 @@ public final class PanelJobs {
         }
         if (feature.face().isEdge()) {
             drawBore(feature, rule);
-            return;
+            return Optional.empty();
         }
         Chain line = feature.line().transformed(on.of(feature.face()));
         RouterChoice values = values(rule).with(WishValues.DEPTH, depth(feature));
         if (rule.operation().equals(RouterKind.GROOVE.word())) {
             put(layer(feature), values.with(WishValues.WIDTH, width(feature)), line, false, true);
-            return;
+            return Optional.empty();
         }
         boolean area = rule.operation().equals(RouterKind.POCKET.word());
         if (rule.operation().equals(RouterKind.CHAMFER.word())) {
@@ -275,7 +285,7 @@ public final class PanelJobs {
             for (Region region : Offsetter.round().band(path, feature.width().getAsDouble() / 2)) {
                 put(layer(feature), values, beyond(region.outer()), false, true);
             }
-            return;
+            return Optional.empty();
         }
         boolean open = reaches(line.box());
         Chain drawn = area && open && line instanceof Contour closed ? beyond(closed) : line;
@@ -286,11 +296,12 @@ public final class PanelJobs {
                         : Optional.empty();
         if (two.isEmpty()) {
             put(layer(feature), values, drawn, feature.isHole(), mark);
-            return;
+            return Optional.empty();
         }
         RouterChoice first = values.with(WishValues.TOOL, "" + two.get().first());
         Wish wide = put(layer(feature), first, drawn, feature.isHole(), mark);
         rest(wide, values, two.get());
+        return two;
     }
 
     /** Where the rule says how much one tool may leave; corners that are asked sharp: nothing. */
