@@ -1,6 +1,7 @@
 import {registerAlong} from './along.js';
 import {askOfRun} from './ask.js';
 import {closed, registerHeights} from './heights.js';
+import {registerPods} from './pods.js';
 import {registerRound} from './round.js';
 import {trace} from './paths.js';
 
@@ -12,6 +13,7 @@ export function register(bench) {
   registerAlong(bench);
   registerHeights(bench);
   registerRound(bench);
+  registerPods(bench);
   bench.table.underlays.push((ctx, painter) => paintGaps(bench, ctx, painter));
   new DepthAt(bench);
   new SectionAlong(bench);
@@ -20,8 +22,8 @@ export function register(bench) {
 /** What is drawn instead of parts and paths of stops: parts without what lies in them, depths, ways, what is left. */
 class RouterDrawing {
   constructor(scene) {
-    const {thickness, round, shaded, bounds, stock, bodies, kept, floors, grooves, holes, ways, gaps, rests, left, gone} = scene.router;
-    Object.assign(this, {thickness, round, shaded, bounds, bodies, rests});
+    const {thickness, round, shaded, bounds, stock, bodies, pods, kept, floors, grooves, holes, ways, gaps, rests, left, gone} = scene.router;
+    Object.assign(this, {thickness, round, shaded, bounds, bodies, pods, rests});
     this.stock = closed(stock);
     this.left = closed(left);
     this.gaps = new Map(gaps.map(({stop, d}) => [stop, closed(d)]));

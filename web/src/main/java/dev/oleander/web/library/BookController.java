@@ -107,7 +107,17 @@ class BookController {
 
     /** A row as its form shows it. */
     private record RowForm(
-            Shelf shelf, String row, boolean copy, RowText text, String note, String error) {}
+            Shelf shelf, String row, boolean copy, RowText text, String note, String error) {
+
+        /** The row that is changed; empty: a new one. */
+        String changes() {
+            return copy ? "" : row;
+        }
+
+        RowForm with(String problem) {
+            return new RowForm(shelf, row, copy, text, note, problem);
+        }
+    }
 
     private String form(RowForm shown, SignedIn who, Model model) {
         BookForm<?> form = books.of(shown.shelf()).form();
@@ -140,18 +150,25 @@ class BookController {
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
-        Shelf shelf = shelf(id, table);
-        boolean copy = Boolean.parseBoolean(sent.get("copy"));
-        RowText text = SentRows.read(books.of(shelf).form(), sent);
-        String note = sent.getOrDefault("note", "").strip();
+        RowForm typed = typed(shelf(id, table), row, sent);
         try {
-            String saved = books.save(shelf, copy ? "" : row, text, note, who);
-            return "redirect:%s#%s".formatted(shelf.path(), saved);
+            String saved =
+                    books.save(typed.shelf(), typed.changes(), typed.text(), typed.note(), who);
+            return "redirect:%s#%s".formatted(typed.shelf().path(), saved);
         } catch (CutDataException wrong) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            RowForm shown = new RowForm(shelf, row, copy, text, note, wrong.getMessage());
-            return form(shown, who, model);
+            return form(typed.with(wrong.getMessage()), who, model);
         }
+    }
+
+    private RowForm typed(Shelf shelf, String row, Map<String, String> sent) {
+        return new RowForm(
+                shelf,
+                row,
+                Boolean.parseBoolean(sent.get("copy")),
+                SentRows.read(books.of(shelf).form(), sent),
+                sent.getOrDefault("note", "").strip(),
+                "");
     }
 
     private Optional<BookTrial> trial(Shelf shelf) {
@@ -168,21 +185,18 @@ class BookController {
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
-        Shelf shelf = shelf(id, table);
-        boolean copy = Boolean.parseBoolean(sent.get("copy"));
-        RowText text = SentRows.read(books.of(shelf).form(), sent);
-        String note = sent.getOrDefault("note", "").strip();
+        RowForm typed = typed(shelf(id, table), row, sent);
         BookTrial trial =
-                trial(shelf)
+                trial(typed.shelf())
                         .orElseThrow(
                                 () -> new NotFoundException("Rows of this table have no trial."));
         try {
-            model.addAttribute("tried", trial.wouldChange(shelf, copy ? "" : row, text));
-            return form(new RowForm(shelf, row, copy, text, note, ""), who, model);
+            model.addAttribute(
+                    "tried", trial.wouldChange(typed.shelf(), typed.changes(), typed.text()));
+            return form(typed, who, model);
         } catch (CutDataException wrong) {
             response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
-            RowForm shown = new RowForm(shelf, row, copy, text, note, wrong.getMessage());
-            return form(shown, who, model);
+            return form(typed.with(wrong.getMessage()), who, model);
         }
     }
 

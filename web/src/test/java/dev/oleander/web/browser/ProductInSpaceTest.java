@@ -42,4 +42,31 @@ class ProductInSpaceTest extends SpaceBrowserTest {
         browser.until(b -> !b.all("#space[data-shown='1'] canvas").isEmpty());
         browser.until(b -> drawn() > 5_000);
     }
+
+    @Test
+    void aClampingIsShownWhileItIsWorked() {
+        browser.open("/products/1");
+        browser.click("button[value=MAKE]");
+        browser.until(b -> b.text(".panel-table").contains("proved"));
+        browser.open("/products/1/panels/side-l");
+        browser.click("[data-machining]");
+        browser.until(b -> !b.all("#machining[data-shown] canvas").isEmpty());
+        String canvas = "#machining canvas";
+        browser.until(
+                b ->
+                        pixels(
+                                        canvas,
+                                        "(r, g, b) => Math.abs(r - 236) + Math.abs(g - 232) + Math.abs(b - 221) > 24")
+                                > 5_000);
+        long before = colours(canvas);
+        browser.script(
+                "const a = document.getElementById('machining-moment'); a.value = 1; a.dispatchEvent(new Event('input'));");
+        // holes and the way of the tool
+        browser.until(b -> colours(canvas) > before);
+        assertThat(browser.text("#machining-clock")).matches("\\d+:\\d\\d");
+        browser.click("#machining-play");
+        browser.until(
+                b -> b.find("#machining-play").getDomAttribute("aria-pressed").equals("true"));
+        browser.until(b -> b.text("#machining-clock").startsWith("0:"));
+    }
 }

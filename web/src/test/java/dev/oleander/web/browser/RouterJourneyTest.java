@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.plan.bed.KeepOut;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.plan.stop.Tab;
 import dev.oleander.web.work.router.RouterCalls;
+import dev.oleander.work.router.RouterMilling;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
@@ -203,6 +205,32 @@ class RouterJourneyTest extends BrowserTest {
         browser.actions().moveToLocation(free[0], free[1]).click().perform();
         browser.until(b -> b.text("#slip").contains("7 put by hand"));
         assertThat(outline(job).tabs()).hasSize(7);
+    }
+
+    @Test
+    void aPodIsDraggedUnderTheStock() {
+        long job = calls.requested("instrument_panel");
+        browser.openStage(job, "cuts");
+        browser.set("#f-pods", "20, 20, 120, 60; 300, 20, 120, 60");
+        browser.until(b -> pods(job).size() == 2);
+        browser.openStage(job, "cuts");
+        int[] from = screen(new Point(80, 50));
+        int[] to = screen(new Point(80, 90));
+        browser.actions()
+                .moveToLocation(from[0], from[1])
+                .clickAndHold()
+                .moveToLocation((from[0] + to[0]) / 2, (from[1] + to[1]) / 2)
+                .moveToLocation(to[0], to[1])
+                .release()
+                .perform();
+        browser.until(b -> pods(job).get(0).y() > 50);
+        assertThat(pods(job).get(0).y()).isBetween(57.0, 63.0);
+        assertThat(pods(job).get(0).x()).isBetween(19.0, 21.0);
+        assertThat(pods(job).get(1).y()).isEqualTo(20);
+    }
+
+    private List<KeepOut> pods(long job) {
+        return jobs.view(job).result().document().choices(RouterMilling.ROUTER).pods();
     }
 
     private int[] screen(Point place) {

@@ -36,6 +36,7 @@ import java.util.TreeMap;
  * @param bounds of the stock: least x and y, greatest x and y, mm
  * @param stock its outline
  * @param bodies of the table that tools must not come to: left, bottom, right, top, mm
+ * @param pods under the stock, which are moved by hand: left, bottom, right, top, mm
  * @param kept outlines of what comes of it; the stock where nothing is cut out
  * @param floors what flat tools leave, the shallowest first
  * @param grooves what other tools leave, the shallowest first
@@ -53,6 +54,7 @@ record RouterScene(
         double[] bounds,
         List<double[]> stock,
         List<double[]> bodies,
+        List<double[]> pods,
         List<double[]> kept,
         List<Floor> floors,
         List<Groove> grooves,
@@ -92,6 +94,7 @@ record RouterScene(
                         .filter(Body::ofTable)
                         .map(b -> bounds(b.shape().box()))
                         .toList(),
+                run.plan().choices().pods().stream().map(p -> bounds(p.box())).toList(),
                 kept(run),
                 floors(run, thickness),
                 grooves(run),
