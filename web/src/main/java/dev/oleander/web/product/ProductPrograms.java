@@ -284,7 +284,10 @@ public class ProductPrograms implements WorkKind {
         long product = Long.parseLong(parts[0]);
         SignedIn who = SignedIn.of(accounts.findById(Long.valueOf(parts[2])).orElseThrow());
         switch (Wanted.valueOf(parts[1])) {
-            case MAKE -> make(products.find(product), who, progress);
+            case MAKE -> {
+                make(products.find(product), who, progress);
+                acceptOnBoards(products.find(product), who);
+            }
             case LAY -> {
                 make(products.find(product), who, progress.within(0, MADE));
                 ProductState state = products.find(product);
@@ -333,6 +336,18 @@ public class ProductPrograms implements WorkKind {
                 .map(CarriedBack.Finding::sentence)
                 .findFirst()
                 .orElse("");
+    }
+
+    /** Boards take over what may stay round of all panels, once something lies on them. */
+    private void acceptOnBoards(ProductState state, SignedIn who) {
+        for (ProductJobTable.Nest nest : nests(state)) {
+            JobView view = jobs.finished(nest.job());
+            if (state.document().roundCorners() && view.result().isProved()) {
+                jobs.edit(nest.job(), "Round corners accepted", ProductPrograms::rounded, who);
+                jobs.finished(nest.job());
+                jobs.refreshSummary(nest.job());
+            }
+        }
     }
 
     private JobResult make(
@@ -387,6 +402,7 @@ public class ProductPrograms implements WorkKind {
     }
 
     private void release(long product, SignedIn who, WorkProgress progress) {
+        acceptOnBoards(products.find(product), who);
         List<Link> links = table.of(product);
         PanelStates states = states(products.find(product));
         Set<Long> programs = new HashSet<>();

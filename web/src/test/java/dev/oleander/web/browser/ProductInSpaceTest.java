@@ -49,7 +49,7 @@ class ProductInSpaceTest extends SpaceBrowserTest {
         browser.click("button[value=MAKE]");
         browser.until(b -> b.text(".panel-table").contains("proved"));
         browser.open("/products/1/panels/side-l");
-        browser.click("[data-machining]");
+        browser.script("document.querySelector('[data-machining]').click()");
         browser.until(b -> !b.all("#machining[data-shown] canvas").isEmpty());
         String canvas = "#machining canvas";
         browser.until(
