@@ -8,10 +8,20 @@ import static dev.oleander.drawing.draw.Parameter.y;
 import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.draw.Command.Group;
 import dev.oleander.drawing.draw.Command.Targets;
+import dev.oleander.drawing.letter.LetterException;
+import dev.oleander.drawing.letter.LetterOutlines;
+import dev.oleander.drawing.letter.StrokeFont;
+import dev.oleander.drawing.letter.TextLayout;
+import dev.oleander.drawing.letter.TextSpec;
+import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Transform;
 import java.util.List;
 
 /** What is not cut itself: guides, points, dimensions, text to mark, groups and layers. */
 final class NoteCommands {
+
+    /** Characters of a text at most. */
+    private static final int LONGEST = 120;
 
     private NoteCommands() {}
 
@@ -90,16 +100,27 @@ final class NoteCommands {
 
     private static void text(Sketch sketch, Args args) {
         double height = args.positive("height", "The letter height");
+        String text = args.text("text");
+        if (text.isBlank() || text.length() > LONGEST) {
+            throw DrawException.about("text", "A text has 1 to %d characters.".formatted(LONGEST));
+        }
+        Transform place = Figures.at(args.point("x", "y"), args.angle("turn"));
         sketch.drawAll(
                 args.step(),
                 "TEXT",
-                Lettering.shipped().lines(args.text("text"), height).stream()
-                        .map(
-                                p ->
-                                        p.transformed(
-                                                Figures.at(
-                                                        args.point("x", "y"), args.angle("turn"))))
-                        .toList());
+                strokes(text, height).stream().map(p -> p.transformed(place)).toList());
+    }
+
+    private static List<Path> strokes(String text, double height) {
+        try {
+            TextLayout.Laid laid =
+                    TextLayout.of(StrokeFont.marking(), TextSpec.plain(text, height));
+            return LetterOutlines.of(laid, true, LetterOutlines.TOLERANCE).stream()
+                    .map(o -> (Path) o.chain())
+                    .toList();
+        } catch (LetterException wrong) {
+            throw DrawException.about("text", wrong.getMessage());
+        }
     }
 
     private static void group(Sketch sketch, Args args) {

@@ -343,7 +343,7 @@ class DrawStepsTest {
                                 .max())
                 .hasValue(32);
         assertThat(new Steps().draw("text", "x=0 y=0 text=é").trouble())
-                .contains("cannot be written");
+                .contains("Marking has no letter \"é\" (U+00E9)");
     }
 
     @Test

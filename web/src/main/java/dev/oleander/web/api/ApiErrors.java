@@ -4,6 +4,7 @@ import dev.oleander.book.CutDataException;
 import dev.oleander.dialect.DialectException;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.drawing.draw.DrawException;
+import dev.oleander.drawing.letter.LetterException;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.value.ValueException;
@@ -52,6 +53,7 @@ class ApiErrors extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler({
         DrawException.class,
+        LetterException.class,
         FormulaException.class,
         ValueException.class,
         CutDataException.class,

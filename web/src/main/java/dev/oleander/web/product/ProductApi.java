@@ -244,17 +244,26 @@ class ProductApi {
         return changed;
     }
 
-    /** Makes all programs, and renews those that are stale. */
+    /** Panels by their ids; none: all. */
+    record SomePanels(List<String> panels) {}
+
+    private static List<String> ids(SomePanels some) {
+        return some == null || some.panels() == null ? List.of() : some.panels();
+    }
+
+    /** Makes all programs, or those of some panels, and renews those that are stale. */
     @PostMapping("/{id}/programs")
     ResponseEntity<WorkJson> programs(
-            @PathVariable long id, @AuthenticationPrincipal SignedIn who) {
-        return begun(id, programs.begin(id, ProductPrograms.Wanted.MAKE, who));
+            @PathVariable long id,
+            @RequestBody(required = false) SomePanels some,
+            @AuthenticationPrincipal SignedIn who) {
+        return begun(id, programs.begin(id, ProductPrograms.Wanted.MAKE, ids(some), who));
     }
 
     /** Makes all programs, lays panels on boards by material, and searches for nests of them. */
     @PostMapping("/{id}/boards")
     ResponseEntity<WorkJson> boards(@PathVariable long id, @AuthenticationPrincipal SignedIn who) {
-        return begun(id, programs.begin(id, ProductPrograms.Wanted.LAY, who));
+        return begun(id, programs.begin(id, ProductPrograms.Wanted.LAY, List.of(), who));
     }
 
     /** The nests on which panels lie, by material. */
@@ -272,8 +281,10 @@ class ProductApi {
     /** Releases all programs that are ready. */
     @PostMapping("/{id}/releases")
     ResponseEntity<WorkJson> releases(
-            @PathVariable long id, @AuthenticationPrincipal SignedIn who) {
-        return begun(id, programs.begin(id, ProductPrograms.Wanted.RELEASE, who));
+            @PathVariable long id,
+            @RequestBody(required = false) SomePanels some,
+            @AuthenticationPrincipal SignedIn who) {
+        return begun(id, programs.begin(id, ProductPrograms.Wanted.RELEASE, ids(some), who));
     }
 
     /** Releases of the product, the newest first. */

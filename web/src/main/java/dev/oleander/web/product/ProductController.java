@@ -231,13 +231,14 @@ class ProductController {
     String programs(
             @PathVariable long id,
             @RequestParam ProductPrograms.Wanted wanted,
+            @RequestParam(defaultValue = "") List<String> panel,
             @AuthenticationPrincipal SignedIn who,
             Model model,
             HttpServletResponse response) {
         return changed(
                 id,
                 () -> {
-                    programs.begin(id, wanted, who);
+                    programs.begin(id, wanted, panel, who);
                     return products.find(id);
                 },
                 who,

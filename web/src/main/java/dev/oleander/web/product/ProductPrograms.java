@@ -40,6 +40,7 @@ import dev.oleander.work.PanelJob;
 import dev.oleander.work.Work;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -56,6 +57,9 @@ import org.springframework.stereotype.Component;
 public class ProductPrograms implements WorkKind {
 
     private static final Logger LOG = LoggerFactory.getLogger(ProductPrograms.class);
+
+    /** Parts of the key of a work: product, what, who, when, and panels. */
+    private static final int KEY = 5;
 
     /** Share of the way when all programs are there. */
     private static final double MADE = 0.95;
@@ -123,16 +127,20 @@ public class ProductPrograms implements WorkKind {
     /**
      * Begins; what is under way for the product ends.
      *
-     * @throws NotFoundException when there is no such product
+     * @param panels for which it is wanted; none: for all
+     * @throws NotFoundException when there is no such product or panel
      * @throws RefusedEditException when its panels cannot be laid on boards
      */
-    public WorkState begin(long product, Wanted wanted, SignedIn who) {
+    public WorkState begin(long product, Wanted wanted, Collection<String> panels, SignedIn who) {
         ProductState state = products.find(product);
+        panels.forEach(state::panel);
         if (wanted == Wanted.LAY) {
             ProductBoards.require(state);
         }
         long version = clock.millis();
-        String key = "%d/%s/%d/%d".formatted(product, wanted, who.id(), version);
+        String key =
+                "%d/%s/%d/%d/%s"
+                        .formatted(product, wanted, who.id(), version, String.join(",", panels));
         table.programs(product, key);
         return works.want(wish(key));
     }
@@ -280,27 +288,35 @@ public class ProductPrograms implements WorkKind {
 
     @Override
     public void run(String key, WorkProgress progress) {
-        String[] parts = key.split("/");
+        String[] parts = key.split("/", KEY);
+        Set<String> only = only(parts);
         long product = Long.parseLong(parts[0]);
         SignedIn who = SignedIn.of(accounts.findById(Long.valueOf(parts[2])).orElseThrow());
         switch (Wanted.valueOf(parts[1])) {
             case MAKE -> {
-                make(products.find(product), who, progress);
+                make(products.find(product), only, who, progress);
                 acceptOnBoards(products.find(product), who);
             }
             case LAY -> {
-                make(products.find(product), who, progress.within(0, MADE));
+                make(products.find(product), Set.of(), who, progress.within(0, MADE));
                 ProductState state = products.find(product);
                 boards.lay(state, states(state), who);
             }
-            default -> release(product, who, progress);
+            default -> release(product, only, who, progress);
         }
     }
 
-    private void make(ProductState state, SignedIn who, Progress progress) {
+    /** Panels that a work is about; none: all. */
+    private static Set<String> only(String[] key) {
+        boolean some = key.length == KEY && !key[KEY - 1].isEmpty();
+        return some ? Set.of(key[KEY - 1].split(",")) : Set.of();
+    }
+
+    private void make(ProductState state, Set<String> only, SignedIn who, Progress progress) {
         List<Panel> panels =
                 state.product().made().stream()
                         .filter(p -> state.twins().equalTo(p.id()).isEmpty())
+                        .filter(p -> only.isEmpty() || only.contains(p.id()))
                         .toList();
         for (int i = 0; i < panels.size(); i++) {
             Panel panel = panels.get(i);
@@ -401,9 +417,12 @@ public class ProductPrograms implements WorkKind {
         return document;
     }
 
-    private void release(long product, SignedIn who, WorkProgress progress) {
+    private void release(long product, Set<String> only, SignedIn who, WorkProgress progress) {
         acceptOnBoards(products.find(product), who);
-        List<Link> links = table.of(product);
+        List<Link> links =
+                table.of(product).stream()
+                        .filter(l -> only.isEmpty() || only.contains(l.panel()))
+                        .toList();
         PanelStates states = states(products.find(product));
         Set<Long> programs = new HashSet<>();
         for (int i = 0; i < links.size(); i++) {

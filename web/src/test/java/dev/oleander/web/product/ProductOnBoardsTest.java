@@ -194,4 +194,16 @@ class ProductOnBoardsTest extends ProductTest {
         assertThat(wrong.body()).contains("rest is &quot;much&quot;");
         assertThat(get("/api/machines/hazel/rules").at("/5/values").asString()).isEqualTo("rest=2");
     }
+
+    @Test
+    void programsAreMadeOfSomePanels() {
+        long id = locker();
+        String path = "/api/products/%d/programs".formatted(id);
+        assertThat(api.post(path, "{\"panels\": [\"lid\"]}").status()).isEqualTo(404);
+        assertThat(api.post(path, "{\"panels\": [\"kick\", \"shelf\"]}").status()).isEqualTo(202);
+        done(id);
+        assertThat(get("/api/products/%d/panels/kick", id).get("jobs")).hasSize(1);
+        assertThat(get("/api/products/%d/panels/shelf", id).get("jobs")).hasSize(1);
+        assertThat(panel(id, "door").get("state").asString()).isEqualTo("no program");
+    }
 }

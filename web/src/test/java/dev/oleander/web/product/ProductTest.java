@@ -64,6 +64,10 @@ abstract class ProductTest extends WebTest {
     void programs(long id, String what) {
         ApiClient.Answer begun = api.post("/api/products/%d/%s".formatted(id, what), "{}");
         assertThat(begun.status()).as(begun.text()).isEqualTo(202);
+        done(id);
+    }
+
+    void done(long id) {
         long until = System.nanoTime() + LONG.toNanos();
         String phase = "";
         while (!phase.equals("done")) {

@@ -1,0 +1,111 @@
+package dev.oleander.web.letter;
+
+import dev.oleander.drawing.bridge.Bridge;
+import dev.oleander.drawing.bridge.Bridges;
+import dev.oleander.drawing.letter.LetterException;
+import dev.oleander.geometry.Contour;
+import dev.oleander.web.api.ApiOfWork;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import tools.jackson.databind.JsonNode;
+
+/** Bridges over HTTP; nothing is kept. */
+@ApiOfWork
+@RequestMapping("/api/bridges")
+class BridgeApi {
+
+    private static final int MOST = 5_000;
+    private static final double WIDEST = 1_000;
+
+    /**
+     * What is to be held.
+     *
+     * @param keep outside: what lies inside an odd number of contours is cut away
+     * @param width of bridges, mm
+     * @param direction vertical, horizontal or degrees; null: none is wished
+     * @param perIsland 1 or 2
+     */
+    record BridgesRequest(
+            List<ChainJson> contours,
+            String keep,
+            Double width,
+            JsonNode direction,
+            Integer perIsland) {}
+
+    record BridgeJson(double[] from, double[] to, double width) {
+
+        static BridgeJson of(Bridge bridge) {
+            return new BridgeJson(
+                    new double[] {bridge.from().x(), bridge.from().y()},
+                    new double[] {bridge.to().x(), bridge.to().y()},
+                    bridge.width());
+        }
+    }
+
+    record FoundJson(
+            int islands,
+            List<BridgeJson> bridges,
+            List<ChainJson> contours,
+            int keptPieces,
+            List<String> findings) {}
+
+    @PostMapping
+    FoundJson bridges(@RequestBody BridgesRequest request) {
+        if (request.keep() != null && !request.keep().equals("outside")) {
+            throw new LetterException("keep is \"%s\"; outside is known.", request.keep());
+        }
+        double width = Objects.requireNonNullElse(request.width(), 0.0);
+        if (!(width > 0 && width <= WIDEST)) {
+            throw new LetterException(
+                    "Bridges of %s mm; they are more than 0 and at most 1,000 mm wide.", width);
+        }
+        int perIsland = Objects.requireNonNullElse(request.perIsland(), 1);
+        if (perIsland < 1 || perIsland > 2) {
+            throw new LetterException("%d bridges an island; there are 1 or 2.", perIsland);
+        }
+        Bridges.Found found =
+                Bridges.of(contours(request), width, direction(request.direction()), perIsland);
+        return new FoundJson(
+                found.islands(),
+                found.bridges().stream().map(BridgeJson::of).toList(),
+                found.contours().stream().map(ChainJson::of).toList(),
+                found.keptPieces(),
+                found.findings());
+    }
+
+    private static List<Contour> contours(BridgesRequest request) {
+        List<ChainJson> sent = request.contours() == null ? List.of() : request.contours();
+        if (sent.isEmpty() || sent.size() > MOST) {
+            throw new LetterException("%d contours; there are 1 to %d.", sent.size(), MOST);
+        }
+        List<Contour> contours = new ArrayList<>();
+        for (ChainJson one : sent) {
+            String what = "Contour " + (contours.size() + 1);
+            contours.add((Contour) new ChainJson(one.vertices(), true).chain(what));
+        }
+        return contours;
+    }
+
+    private static Optional<Double> direction(JsonNode sent) {
+        if (sent == null || sent.isNull()) {
+            return Optional.empty();
+        }
+        return switch (sent.asString()) {
+            case "vertical" -> Optional.of(90.0);
+            case "horizontal" -> Optional.of(0.0);
+            default -> {
+                if (!sent.isNumber()) {
+                    throw new LetterException(
+                            "direction is \"%s\"; it is vertical, horizontal or degrees.",
+                            sent.asString());
+                }
+                yield Optional.of(sent.asDouble());
+            }
+        };
+    }
+}

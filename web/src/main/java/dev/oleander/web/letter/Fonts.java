@@ -1,0 +1,156 @@
+package dev.oleander.web.letter;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import dev.oleander.drawing.letter.FontFile;
+import dev.oleander.drawing.letter.StrokeFont;
+import dev.oleander.drawing.letter.TypeFace;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.document.NotFoundException;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+
+/** The fonts of the shop: those that ship, and those that people have brought in. */
+@Service
+public class Fonts {
+
+    private static final int KEPT = 40;
+
+    /** Files within the application, each with its licence. */
+    private static final Map<String, String> SHIPPED =
+            Map.of("commissioner-400.ttf", "OFL-1.1", "commissioner-700.ttf", "OFL-1.1");
+
+    private final JdbcTemplate sql;
+    private final Clock clock;
+    private final Map<String, Font> shipped = new LinkedHashMap<>();
+
+    /** Those that ship stay in memory. */
+    private final Map<String, TypeFace> pinned = new LinkedHashMap<>();
+
+    /** Reading a font takes a while, and texts ask for the same ones. */
+    private final Cache<String, Optional<TypeFace>> read =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    Fonts(JdbcTemplate sql, Clock clock) {
+        this.sql = sql;
+        this.clock = clock;
+        SHIPPED.keySet().stream().sorted().forEach(this::ship);
+        keep(StrokeFont.marking(), "ours");
+    }
+
+    /**
+     * A font.
+     *
+     * @param kind outline or stroke
+     * @param capHeight of H, in units
+     * @param licence empty: nobody said
+     * @param owner who brought it in; empty: it ships
+     */
+    public record Font(
+            String sha256,
+            String family,
+            String style,
+            String kind,
+            int unitsPerEm,
+            double capHeight,
+            String licence,
+            String owner) {
+
+        static Font of(TypeFace face, String licence, String owner) {
+            return new Font(
+                    face.names().sha256(),
+                    face.names().family(),
+                    face.names().style(),
+                    face.names().strokes() ? "stroke" : "outline",
+                    face.unitsPerEm(),
+                    face.capHeight(),
+                    licence,
+                    owner);
+        }
+    }
+
+    private void ship(String file) {
+        try (InputStream in = Fonts.class.getResourceAsStream("/fonts/" + file)) {
+            TypeFace face = FontFile.read(in.readAllBytes(), file);
+            keep(face, SHIPPED.get(file));
+        } catch (IOException missing) {
+            throw new UncheckedIOException(missing);
+        }
+    }
+
+    private void keep(TypeFace face, String licence) {
+        shipped.put(face.names().sha256(), Font.of(face, licence, ""));
+        pinned.put(face.names().sha256(), face);
+    }
+
+    /** Those that ship first, then those brought in last. */
+    public List<Font> all() {
+        List<Font> all = new ArrayList<>(shipped.values());
+        all.addAll(
+                sql.query(
+                        "select f.sha256, a.full_name from font f join account a"
+                                + " on a.id = f.account_id order by f.made_at desc",
+                        (row, i) ->
+                                Font.of(
+                                        face(row.getString("sha256")),
+                                        "",
+                                        row.getString("full_name"))));
+        return all;
+    }
+
+    /**
+     * Brings a font in; the same file again changes nothing.
+     *
+     * @throws dev.oleander.drawing.letter.LetterException when it cannot be read
+     */
+    public Font bring(byte[] file, String name, SignedIn who) {
+        TypeFace face = FontFile.read(file, name);
+        String sha256 = face.names().sha256();
+        if (!shipped.containsKey(sha256)) {
+            sql.update(
+                    "insert into font (sha256, name, file, account_id, made_at)"
+                            + " values (?, ?, ?, ?, ?) on conflict do nothing",
+                    sha256,
+                    name.substring(0, Math.min(200, name.length())),
+                    file,
+                    who.id(),
+                    Timestamp.from(clock.instant()));
+        }
+        read.put(sha256, Optional.of(face));
+        return shipped.getOrDefault(sha256, Font.of(face, "", who.fullName()));
+    }
+
+    /**
+     * @throws NotFoundException when the shop has no such font
+     */
+    public TypeFace face(String sha256) {
+        TypeFace own = pinned.get(sha256);
+        return own != null
+                ? own
+                : read.get(sha256, this::kept)
+                        .orElseThrow(
+                                () ->
+                                        new NotFoundException(
+                                                "The shop has no font %s.".formatted(sha256)));
+    }
+
+    private Optional<TypeFace> kept(String sha256) {
+        return sql
+                .query(
+                        "select name, file from font where sha256 = ?",
+                        (row, i) -> FontFile.read(row.getBytes("file"), row.getString("name")),
+                        sha256)
+                .stream()
+                .findFirst();
+    }
+}
