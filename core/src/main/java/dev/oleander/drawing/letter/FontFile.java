@@ -53,39 +53,29 @@ public final class FontFile {
             throw new LetterException("%s has no outlines.", name);
         }
         TrueTypeOutlines outlines = new TrueTypeOutlines(font, name);
-        CmapLookup letters = letters(font, name);
-        return new TypeFace(
-                names(file, font, name),
-                font.getUnitsPerEm(),
-                code -> {
-                    int number = letters.getGlyphId(code);
-                    return number == 0
-                            ? Optional.empty()
-                            : Optional.of(glyph(font, number, () -> outlines.of(number)));
-                },
-                kerning(font));
+        return face(file, font, name, outlines::of);
     }
 
     private static TypeFace cubic(byte[] file, byte[] sfnt, String name) throws IOException {
         OpenTypeFont font = new OTFParser().parse(new RandomAccessReadBuffer(sfnt));
         CFFFont cff = font.getCFF().getFont();
+        return face(
+                file,
+                font,
+                name,
+                number -> CubicOutlines.of(cff.getType2CharString(number).getPath()));
+    }
+
+    private static TypeFace face(byte[] file, TrueTypeFont font, String name, Outlines outlines)
+            throws IOException {
         CmapLookup letters = letters(font, name);
         return new TypeFace(
                 names(file, font, name),
                 font.getUnitsPerEm(),
-                code -> {
-                    int number = letters.getGlyphId(code);
-                    return number == 0
-                            ? Optional.empty()
-                            : Optional.of(
-                                    glyph(
-                                            font,
-                                            number,
-                                            () ->
-                                                    CubicOutlines.of(
-                                                            cff.getType2CharString(number)
-                                                                    .getPath())));
-                },
+                code ->
+                        Optional.of(letters.getGlyphId(code))
+                                .filter(number -> number != 0)
+                                .map(number -> glyph(font, number, outlines)),
                 kerning(font));
     }
 
@@ -97,15 +87,15 @@ public final class FontFile {
         return letters;
     }
 
-    /** Outlines that may fail to be read. */
+    /** Outlines by the number of the letter; reading may fail. */
     private interface Outlines {
-        List<List<Span>> get() throws IOException;
+        List<List<Span>> of(int number) throws IOException;
     }
 
     private static Glyph glyph(TrueTypeFont font, int number, Outlines outlines) {
         try {
             synchronized (font) {
-                return new Glyph(number, font.getAdvanceWidth(number), outlines.get());
+                return new Glyph(number, font.getAdvanceWidth(number), outlines.of(number));
             }
         } catch (LetterException said) {
             throw said;

@@ -3,13 +3,10 @@ package dev.oleander.drawing.bridge;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.oleander.drawing.letter.LetterCases;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
-import dev.oleander.geometry.Segment;
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,43 +15,20 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Islands that would fall, and what holds them. */
 class BridgesTest {
 
-    private static JsonNode of(String name) {
-        try (InputStream in =
-                BridgesTest.class.getResourceAsStream("/cases/lettering/" + name + ".case.json")) {
-            return JsonMapper.shared().readTree(in.readAllBytes());
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
-        }
-    }
-
     private static List<Contour> contours(JsonNode request) {
         List<Contour> all = new ArrayList<>();
-        for (JsonNode contour : request.get("contours")) {
-            JsonNode vertices = contour.get("vertices");
-            List<Segment> segments = new ArrayList<>();
-            for (int i = 0; i < vertices.size(); i++) {
-                JsonNode here = vertices.get(i);
-                JsonNode next = vertices.get((i + 1) % vertices.size());
-                segments.add(
-                        Segment.of(
-                                new Point(here.get(0).asDouble(), here.get(1).asDouble()),
-                                new Point(next.get(0).asDouble(), next.get(1).asDouble()),
-                                here.get(2).asDouble()));
-            }
-            all.add(new Contour(segments));
-        }
+        request.get("contours").forEach(c -> all.add((Contour) LetterCases.chain(c)));
         return all;
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"letter_o", "word_board", "target", "window_of_five"})
     void asManyBridgesAsIslandsHoldEverything(String name) {
-        JsonNode of = of(name);
+        JsonNode of = LetterCases.of(name);
         JsonNode request = of.get("request");
         JsonNode truth = of.get("truth");
         Optional<Double> direction =

@@ -16,7 +16,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Texts whose places were worked out by other code. */
-final class LetterCases {
+public final class LetterCases {
 
     static final TypeFace BLOCK = FontFile.read(bytes("slip_block.ttf"), "slip_block.ttf");
 
@@ -30,7 +30,7 @@ final class LetterCases {
         }
     }
 
-    static JsonNode of(String name) {
+    public static JsonNode of(String name) {
         return JsonMapper.shared().readTree(bytes(name + ".case.json"));
     }
 
@@ -76,7 +76,8 @@ final class LetterCases {
                 fit);
     }
 
-    static Chain chain(JsonNode path) {
+    /** Of vertices x, y and bulge. */
+    public static Chain chain(JsonNode path) {
         boolean closed = path.get("closed").asBoolean();
         JsonNode vertices = path.get("vertices");
         List<Segment> segments = new ArrayList<>();
