@@ -63,6 +63,15 @@ public final class TypeFace {
         return names;
     }
 
+    /** The same under another name: files of one weight of many often say only the family. */
+    public TypeFace called(String family, String style) {
+        return new TypeFace(
+                new Names(names.sha256(), family, style, names.strokes()),
+                unitsPerEm,
+                glyphs,
+                kerning);
+    }
+
     public int unitsPerEm() {
         return unitsPerEm;
     }

@@ -26,9 +26,13 @@ public class Fonts {
 
     private static final int KEPT = 40;
 
-    /** Files within the application, each with its licence. */
-    private static final Map<String, String> SHIPPED =
-            Map.of("commissioner-400.ttf", "OFL-1.1", "commissioner-700.ttf", "OFL-1.1");
+    /** A file within the application. */
+    private record Shipped(String file, String family, String style, String licence) {}
+
+    private static final List<Shipped> SHIPPED =
+            List.of(
+                    new Shipped("commissioner-400.ttf", "Commissioner", "regular", "OFL-1.1"),
+                    new Shipped("commissioner-700.ttf", "Commissioner", "bold", "OFL-1.1"));
 
     private final JdbcTemplate sql;
     private final Clock clock;
@@ -44,7 +48,7 @@ public class Fonts {
     Fonts(JdbcTemplate sql, Clock clock) {
         this.sql = sql;
         this.clock = clock;
-        SHIPPED.keySet().stream().sorted().forEach(this::ship);
+        SHIPPED.forEach(this::ship);
         keep(StrokeFont.marking(), "ours");
     }
 
@@ -79,10 +83,10 @@ public class Fonts {
         }
     }
 
-    private void ship(String file) {
-        try (InputStream in = Fonts.class.getResourceAsStream("/fonts/" + file)) {
-            TypeFace face = FontFile.read(in.readAllBytes(), file);
-            keep(face, SHIPPED.get(file));
+    private void ship(Shipped font) {
+        try (InputStream in = Fonts.class.getResourceAsStream("/fonts/" + font.file())) {
+            TypeFace face = FontFile.read(in.readAllBytes(), font.file());
+            keep(face.called(font.family(), font.style()), font.licence());
         } catch (IOException missing) {
             throw new UncheckedIOException(missing);
         }
