@@ -18,6 +18,7 @@ public final class Commands {
         commands.addAll(LineCommands.all());
         commands.addAll(FigureCommands.all());
         commands.addAll(ShapeCommands.all());
+        commands.addAll(FlangeCommands.all());
         commands.addAll(ChangeCommands.all());
         commands.addAll(CopyCommands.all());
         commands.addAll(NoteCommands.all());

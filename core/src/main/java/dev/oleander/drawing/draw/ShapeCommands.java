@@ -89,8 +89,8 @@ final class ShapeCommands {
                         ShapeCommands::toothed));
     }
 
-    private static Command command(
-            String word, String label, List<Parameter> own, Command.Deed deed) {
+    /** A whole part: its place comes before its own values, its turn after them. */
+    static Command command(String word, String label, List<Parameter> own, Command.Deed deed) {
         List<Parameter> parameters = new ArrayList<>();
         parameters.add(x("x", "Centre x"));
         parameters.add(y("y", "Centre y"));
@@ -99,7 +99,7 @@ final class ShapeCommands {
         return new Command(word, label, Group.SHAPES, Targets.NONE, parameters, deed);
     }
 
-    private static void drawAll(Sketch sketch, Args args, List<Contour> contours) {
+    static void drawAll(Sketch sketch, Args args, List<Contour> contours) {
         Transform place = Figures.at(args.point("x", "y"), args.angle("turn"));
         sketch.drawAll(
                 args.step(),
@@ -107,7 +107,7 @@ final class ShapeCommands {
                 contours.stream().map(c -> c.transformed(place)).toList());
     }
 
-    private static Contour hole(double x, double y, double diameter) {
+    static Contour hole(double x, double y, double diameter) {
         return Contour.circle(new Point(x, y), diameter / 2);
     }
 

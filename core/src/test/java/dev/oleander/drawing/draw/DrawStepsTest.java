@@ -130,6 +130,24 @@ class DrawStepsTest {
         assertThat(strip.forms()).hasSize(1);
         assertThat(strip.forms().get(0).form().label()).isEqualTo("Slot 24 × 9");
         assertThat(strip.forms().get(0).count()).isEqualTo(4);
+        Reading oval = new Steps().draw("ovalFlange", "x=0 y=0").reading();
+        // hull of circles of 70 and 24 mm, 52 mm apart, less a bore of 42 and two holes of 11
+        assertThat(oval.parts().get(0).region().area()).isCloseTo(4251.312571675, within(1e-6));
+        assertThat(oval.features()).hasSize(4);
+        Reading square = new Steps().draw("squareFlange", "x=0 y=0 first=22.5").reading();
+        assertThat(square.parts().get(0).region().area()).isCloseTo(10940.017944005, within(1e-6));
+        assertThat(square.features()).hasSize(10);
+        Reading segment =
+                new Steps().draw("ringSegment", "x=0 y=0 sweep=90 holes=0 turn=30").reading();
+        assertThat(segment.parts().get(0).region().area())
+                .isCloseTo(Math.PI / 4 * (100 * 100 - 60 * 60), within(1e-6));
+        Reading frame = new Steps().draw("frame", "x=0 y=0 radius=0").reading();
+        assertThat(frame.parts().get(0).region().area())
+                .isCloseTo(200 * 120 - 160 * 80, within(1e-9));
+        assertThat(new Steps().draw("ovalFlange", "x=0 y=0 bore=80").trouble())
+                .contains("A bore of 80");
+        assertThat(new Steps().draw("ringSegment", "x=0 y=0 holes=40").trouble())
+                .contains("cut into each other");
         Reading toothed = new Steps().draw("toothed", "x=0 y=0 teeth=12").reading();
         assertThat(toothed.features().get(0).lines()).isEqualTo(48);
         assertThat(toothed.openFaults()).isEmpty();
