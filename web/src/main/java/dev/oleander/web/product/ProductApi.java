@@ -8,13 +8,24 @@ import dev.oleander.plan.panel.file.ProductFile;
 import dev.oleander.plan.panel.file.ProductReader;
 import dev.oleander.plan.panel.whole.CutList;
 import dev.oleander.plan.panel.whole.Mates;
-import dev.oleander.plan.panel.whole.PanelChecks;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.api.ApiOfWork;
 import dev.oleander.web.api.SeenStep;
 import dev.oleander.web.job.document.NotFoundException;
 import dev.oleander.web.job.source.Uploads;
 import dev.oleander.web.longwork.WorkState;
+import dev.oleander.web.product.ProductViews.ClampingJson;
+import dev.oleander.web.product.ProductViews.CutJson;
+import dev.oleander.web.product.ProductViews.CutRowJson;
+import dev.oleander.web.product.ProductViews.DecidedJson;
+import dev.oleander.web.product.ProductViews.FaultJson;
+import dev.oleander.web.product.ProductViews.MatesJson;
+import dev.oleander.web.product.ProductViews.OperationJson;
+import dev.oleander.web.product.ProductViews.PanelJson;
+import dev.oleander.web.product.ProductViews.ProductJson;
+import dev.oleander.web.product.ProductViews.ProductPatch;
+import dev.oleander.web.product.ProductViews.RefusedJson;
+import dev.oleander.web.product.ProductViews.WorkJson;
 import java.io.IOException;
 import java.net.URI;
 import java.util.List;
@@ -44,115 +55,21 @@ class ProductApi {
     private final Products products;
     private final ProductPapers papers;
     private final ProductPrograms programs;
+    private final PanelPrograms panels;
     private final ProductReleases releases;
 
     ProductApi(
             Products products,
             ProductPapers papers,
             ProductPrograms programs,
+            PanelPrograms panels,
             ProductReleases releases) {
+        this.panels = panels;
         this.releases = releases;
         this.programs = programs;
         this.products = products;
         this.papers = papers;
     }
-
-    /**
-     * @param step to be given back as {@code If-Match} with a change
-     */
-    record ProductJson(
-            long id,
-            String name,
-            int quantity,
-            String machine,
-            double preMilling,
-            int step,
-            List<PanelJson> panels,
-            List<PanelChecks.Finding> checks) {}
-
-    /**
-     * A panel in the list.
-     *
-     * @param quantity in all products
-     * @param sentence why it lies as it does
-     * @param clampings how many
-     * @param equalTo a panel before it that is the same body; null: none
-     * @param mirrorOf a panel before it whose mirror image it is; null: none
-     */
-    record PanelJson(
-            String id,
-            String name,
-            String role,
-            int quantity,
-            String state,
-            String sentence,
-            int clampings,
-            String equalTo,
-            String mirrorOf) {}
-
-    /** A way in which a panel lies. */
-    record ClampingJson(
-            String up,
-            int turn,
-            String corner,
-            List<String> reference,
-            List<String> features,
-            String why) {}
-
-    /** A feature that cannot be made. */
-    record RefusedJson(String feature, String sentence) {}
-
-    /** How a feature is made; tool 0: one that can is found. */
-    record OperationJson(
-            String feature, String rule, String kind, int tool, List<String> whyNotBefore) {}
-
-    /** How far the programs are. */
-    record WorkJson(String phase, double share, String doing) {}
-
-    /** Before banding, mm. */
-    record CutJson(double length, double width) {}
-
-    /**
-     * A panel with all that is decided of it.
-     *
-     * @param cost of what is wished, against what would be decided: 1 clamping more
-     */
-    record DecidedJson(
-            String id,
-            String state,
-            String why,
-            List<ClampingJson> clampings,
-            List<RefusedJson> refused,
-            CutJson cut,
-            List<OperationJson> operations,
-            List<Long> jobs,
-            ProductDocument.Wishes wishes,
-            String cost) {}
-
-    /** A line of the cut list. */
-    record CutRowJson(
-            String panel,
-            String material,
-            double length,
-            double width,
-            String grain,
-            int count,
-            Map<String, String> bands) {}
-
-    /** Dowel holes that meet, and those that do not. */
-    record MatesJson(List<List<String>> pairs, List<FaultJson> faults) {}
-
-    record FaultJson(List<String> holes, String sentence) {}
-
-    /** What is changed of a product; null: as it is. */
-    record ProductPatch(
-            String machine,
-            Double preMilling,
-            Boolean roundCorners,
-            Boolean boards,
-            Double trim,
-            Boolean pods,
-            Map<String, String> materials) {}
 
     @GetMapping
     List<Products.Entry> list(@RequestParam(defaultValue = "") String text) {
@@ -455,7 +372,7 @@ class ProductApi {
                         .map(r -> new RefusedJson(r.feature(), r.sentence()))
                         .toList(),
                 new CutJson(cut.length(), cut.width()),
-                programs.operations(state, panel).stream()
+                panels.operations(state, panel).stream()
                         .map(
                                 m ->
                                         new OperationJson(

@@ -1,11 +1,7 @@
 package dev.oleander.web.product;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import dev.oleander.book.Book;
 import dev.oleander.book.CutDataException;
 import dev.oleander.drawing.DrawingException;
-import dev.oleander.geometry.Box;
 import dev.oleander.machine.Machine;
 import dev.oleander.machine.MachineLibrary;
 import dev.oleander.plan.bed.PlanException;
@@ -35,9 +31,6 @@ import dev.oleander.web.longwork.Works;
 import dev.oleander.web.product.ProductJobTable.Link;
 import dev.oleander.web.release.ReleaseRefusedException;
 import dev.oleander.web.release.ReleaseService;
-import dev.oleander.work.Kinds;
-import dev.oleander.work.PanelJob;
-import dev.oleander.work.Work;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -77,6 +70,7 @@ public class ProductPrograms implements WorkKind {
     private final AccountRepository accounts;
     private final PriceList prices;
     private final ProductBoards boards;
+    private final PanelPrograms ofPanels;
     private final ProductReleases kept;
     private final Clock clock;
 
@@ -91,9 +85,11 @@ public class ProductPrograms implements WorkKind {
             AccountRepository accounts,
             PriceList prices,
             ProductBoards boards,
+            PanelPrograms ofPanels,
             ProductReleases kept,
             Clock clock) {
         this.kept = kept;
+        this.ofPanels = ofPanels;
         this.boards = boards;
         this.prices = prices;
         this.products = products;
@@ -168,14 +164,11 @@ public class ProductPrograms implements WorkKind {
     /** How far panels are. */
     public PanelStates states(ProductState state) {
         return PanelStates.of(
-                state, table.of(state.id()), table.faults(state.id()), p -> programs(state, p));
+                state,
+                table.of(state.id()),
+                table.faults(state.id()),
+                p -> ofPanels.programs(state, p));
     }
-
-    private record Key(long product, int step, long books, String panel) {}
-
-    /** What a step becomes does not change while the books do not. */
-    private final Cache<Key, List<PanelProgram>> known =
-            Caffeine.newBuilder().maximumSize(2_000).build();
 
     /** The work of a product in its order. */
     public ProductOrder order(ProductState state) {
@@ -241,51 +234,6 @@ public class ProductPrograms implements WorkKind {
         table.tick(product, panel, clamping, done, who.id());
     }
 
-    // ---- what panels become
-
-    /** Of each clamping; none where nothing is machined. */
-    List<PanelProgram> programs(ProductState state, Panel panel) {
-        Key key = new Key(state.id(), state.step(), books.version(), panel.id());
-        return known.get(key, k -> made(state, panel));
-    }
-
-    private List<PanelProgram> made(ProductState state, Panel panel) {
-        Machine machine = machines.find(state.document().machine()).orElseThrow();
-        Work<?, ?> kind = Kinds.of(machine);
-        Book<?> book = books.of(machine);
-        List<PanelProgram> programs = new ArrayList<>();
-        for (int number = 1; number <= state.decision(panel).clampings().size(); number++) {
-            programs.add(PanelProgram.of(state, panel, number, machine, kind, book));
-        }
-        return programs;
-    }
-
-    /**
-     * What a panel lies on in a clamping.
-     *
-     * @param pods none: it lies flat
-     * @param told what should be looked at; sentences
-     */
-    record Lies(List<Box> pods, List<String> told) {}
-
-    /** In each clamping; none where nothing is known of them. */
-    List<Lies> lies(ProductState state, Panel panel) {
-        try {
-            return programs(state, panel).stream().map(p -> new Lies(p.pods(), p.told())).toList();
-        } catch (RefusedEditException | PlanException | CutDataException impossible) {
-            return List.of();
-        }
-    }
-
-    /** By which rules the features of a panel are made; none where they cannot be. */
-    List<PanelJob.Made> operations(ProductState state, Panel panel) {
-        try {
-            return programs(state, panel).stream().flatMap(p -> p.made().stream()).toList();
-        } catch (RefusedEditException | PlanException | CutDataException impossible) {
-            return List.of();
-        }
-    }
-
     @Override
     public void run(String key, WorkProgress progress) {
         String[] parts = key.split("/", KEY);
@@ -323,7 +271,7 @@ public class ProductPrograms implements WorkKind {
             progress.at((double) i / panels.size(), panel.name());
             table.keepFirst(state.id(), panel.id(), state.decision(panel).clampings().size());
             try {
-                List<PanelProgram> programs = programs(state, panel);
+                List<PanelProgram> programs = ofPanels.programs(state, panel);
                 List<CarriedBack.Done> done = new ArrayList<>();
                 for (int number = 1; number <= programs.size(); number++) {
                     JobResult made = make(state, panel, number, programs.get(number - 1), who);
