@@ -24,6 +24,9 @@ final class Candidates {
 
     private static final double MEETS = 1e-7;
 
+    /** Corners of others that a straight element looks at. */
+    private static final int CORNERS = 12;
+
     /** mm that a strip reaches into material beyond what it needs. */
     private static final double INTO = 1e-3;
 
@@ -110,19 +113,25 @@ final class Candidates {
         return places;
     }
 
-    /** Where corners of others lie across from a straight element: just beside them. */
+    /** Where corners of others lie across from a straight element, the nearest: beside them. */
     private void beside(Line line, int island, double half, List<Double> places) {
         Point way = line.direction(0);
-        for (int i = 0; i < pieces.contours().size(); i++) {
-            if (i != island) {
-                for (Segment other : pieces.contours().get(i).segments()) {
-                    Point from = other.start().minus(line.start());
-                    double t = (from.x() * way.x() + from.y() * way.y()) / line.length();
-                    for (double place : new double[] {t - half, t + half}) {
-                        if (place >= half && place <= 1 - half) {
-                            places.add(place);
-                        }
+        double reach = line.length();
+        List<Point> corners = new ArrayList<>();
+        index.visit(
+                line.box().grown(reach),
+                i -> {
+                    if (index.get(i).item() != island) {
+                        corners.add(index.get(i).segment().start());
                     }
+                });
+        corners.sort(Comparator.comparingDouble(line::distance));
+        for (Point corner : corners.subList(0, Math.min(CORNERS, corners.size()))) {
+            Point from = corner.minus(line.start());
+            double t = (from.x() * way.x() + from.y() * way.y()) / line.length();
+            for (double place : new double[] {t - half, t + half}) {
+                if (place >= half && place <= 1 - half) {
+                    places.add(place);
                 }
             }
         }

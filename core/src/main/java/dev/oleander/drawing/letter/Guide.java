@@ -8,7 +8,9 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.edit.EditException;
 import dev.oleander.geometry.edit.ParallelPath;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** The parallel of a chain along which a text runs, measured from its beginning. */
 final class Guide {
@@ -19,6 +21,7 @@ final class Guide {
     private final List<Segment> segments;
     private final boolean closed;
     private final double[] ends;
+    private final double[] corners;
 
     /**
      * @param left mm to the left of the way
@@ -37,6 +40,7 @@ final class Guide {
             sum += segments.get(i).length();
             ends[i] = sum;
         }
+        this.corners = corners();
     }
 
     private List<Segment> parallel(List<Segment> of, double left) {
@@ -71,10 +75,8 @@ final class Guide {
     /** Before the beginning and beyond the end it goes on straight, or round. */
     Place at(double along) {
         double s = closed ? along - Math.floor(along / length()) * length() : along;
-        int index = 0;
-        while (index < ends.length - 1 && s > ends[index]) {
-            index++;
-        }
+        int found = Arrays.binarySearch(ends, s);
+        int index = Math.min(found >= 0 ? found : -found - 1, ends.length - 1);
         Segment segment = segments.get(index);
         double begin = index == 0 ? 0 : ends[index - 1];
         double t = (s - begin) / segment.length();
@@ -89,17 +91,22 @@ final class Guide {
 
     /** Whether its way turns at a joint between two places. */
     boolean hasCorner(double from, double to) {
-        for (int i = 0; i < segments.size() - (closed ? 0 : 1); i++) {
-            Point before = segments.get(i).direction(1);
-            Point after = segments.get((i + 1) % segments.size()).direction(0);
-            double turn = before.x() * after.y() - before.y() * after.x();
-            boolean sharp =
-                    Math.abs(turn) > CORNER || before.x() * after.x() + before.y() * after.y() < 0;
-            if (sharp && lies(ends[i], from, to)) {
-                return true;
-            }
-        }
-        return false;
+        return Arrays.stream(corners).anyMatch(joint -> lies(joint, from, to));
+    }
+
+    /** How far along joints lie at which the way turns. */
+    private double[] corners() {
+        return IntStream.range(0, segments.size() - (closed ? 0 : 1))
+                .filter(this::isCorner)
+                .mapToDouble(i -> ends[i])
+                .toArray();
+    }
+
+    private boolean isCorner(int joint) {
+        Point before = segments.get(joint).direction(1);
+        Point after = segments.get((joint + 1) % segments.size()).direction(0);
+        double turn = before.x() * after.y() - before.y() * after.x();
+        return Math.abs(turn) > CORNER || before.x() * after.x() + before.y() * after.y() < 0;
     }
 
     private boolean lies(double joint, double from, double to) {

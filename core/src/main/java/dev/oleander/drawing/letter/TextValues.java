@@ -19,7 +19,10 @@ public final class TextValues {
     private static final Pattern BRACES = Pattern.compile("\\{\\{|}}|\\{([^{}]*)}|[{}]");
     private static final Pattern ZEROS = Pattern.compile("n:(0+)");
     private static final String NUMBER = "n";
-    private static final int MOST = 100_000;
+    private static final int MOST = 10_000;
+
+    /** Letters of a text with its braces. */
+    private static final int LONGEST = 1_000;
 
     /** Digits after the point of a formula's value. */
     private static final int DIGITS = 6;
@@ -53,6 +56,10 @@ public final class TextValues {
             String text, Counting numbers, String csv, Map<String, String> names) {
         if (numbers.copies() < 1 || numbers.copies() > MOST) {
             throw new LetterException("%d copies; there are 1 to %d.", numbers.copies(), MOST);
+        }
+        if (text.length() > LONGEST) {
+            throw new LetterException(
+                    "The text has %d letters; %d at most.", text.length(), LONGEST);
         }
         TextTable table = TextTable.read(csv);
         TextValues values = new TextValues(text, table, names);

@@ -142,4 +142,23 @@ class ClampingChecksTest {
                 .lying()
                 .turn();
     }
+
+    @Test
+    void anEdgeThatWasCutBeforeIsTold() {
+        String rebate =
+                """
+                {"id": "r1", "face": "top", "kind": "rebate", "depth": 5,
+                 "outline": [[0, 0], [40, 0], [40, 400], [0, 400]]}
+                """;
+        Product product = Panels.product(Panels.panel("a", "", rebate));
+        List<Face> corner = List.of(Face.LEFT, Face.FRONT);
+        Clamping first = new Clamping(new Lying(Face.TOP, 0), corner, List.of("r1"), "");
+        Clamping then = new Clamping(new Lying(Face.BOTTOM, 0), corner, List.of(), "");
+        Map<String, Decision> decisions =
+                Map.of("a", new Decision(List.of(first, then), List.of(), ""));
+        assertThat(found(product, HAZEL, decisions))
+                .extracting(Finding::sentence)
+                .contains(
+                        "Panel a: its left edge lies at the stops with the bottom up; it was cut before.");
+    }
 }

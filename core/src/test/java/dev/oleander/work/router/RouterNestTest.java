@@ -11,6 +11,7 @@ import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
+import dev.oleander.plan.RunChoices;
 import dev.oleander.plan.bed.PartRef;
 import dev.oleander.plan.bed.Placement;
 import dev.oleander.plan.bed.PlanException;
@@ -25,6 +26,7 @@ import dev.oleander.work.Together;
 import dev.oleander.work.router.book.FlatTool;
 import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterChoices;
+import dev.oleander.work.router.choice.RouterOrders;
 import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.operation.Wish;
 import dev.oleander.work.router.plan.RouterStop;
@@ -81,6 +83,11 @@ class RouterNestTest {
     }
 
     private static Task<RouterChoices> nest(RouterChoices frame, RouterChoices shelf) {
+        return nest(frame, shelf, RouterChoices.NOTHING);
+    }
+
+    private static Task<RouterChoices> nest(
+            RouterChoices frame, RouterChoices shelf, RouterChoices own) {
         SheetLayout layout =
                 new SheetLayout(
                         Box.of(Point.ORIGIN, new Point(1000, 500)),
@@ -100,7 +107,7 @@ class RouterNestTest {
                 ORDER,
                 layout,
                 joined,
-                RouterChoices.NOTHING);
+                own);
     }
 
     private static Together.Source<RouterChoices> source(
@@ -267,5 +274,37 @@ class RouterNestTest {
                 .filter(p -> FeatureKey.sourceOf(p.id()).equals(source))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** Also where parts are cut one after the other. */
+    @Test
+    void whatLiesInAnOpeningComesFirstCopyByCopyToo() {
+        RouterChoices own =
+                RouterChoices.NOTHING.withRun(
+                        RunChoices.USUAL.by(RouterOrders.COPY_BY_COPY.word()));
+        RouterRun run = RouterJobs.run(nest(choices("7"), choices("7"), own));
+        List<String> cuts =
+                run.plan().stops().stream()
+                        .filter(s -> s.operation().endsWith("cut"))
+                        .map(s -> s.copy() + " " + isOutline(s))
+                        .toList();
+        assertThat(cuts.indexOf("2 true")).isLessThan(cuts.indexOf("1 false"));
+    }
+
+    /** What is told of a part takes no name that somebody has given. */
+    @Test
+    void aPartThatIsNotCutOutTakesNothingFromWhatIsCalledOutline() {
+        RouterChoice round = does("contour", "through").with(WishValues.TOOL, "3");
+        RouterChoices outline =
+                RouterChoices.NOTHING.withOperations(
+                        List.of(wish("outline", "HOLE", round.with(WishValues.SIDE, "inside"))),
+                        true);
+        RouterRun run = RouterJobs.run(nest(choices("7"), outline));
+        assertThat(run.run().refused())
+                .extracting(s -> s.refusalSentence().orElseThrow())
+                .anyMatch(s -> s.contains("nothing cuts round this part"));
+        assertThat(run.plan().done()).anyMatch(s -> s.operation().equals("b:outline"));
+        assertThat(run.plan().done())
+                .allSatisfy(s -> assertThat(run.plan().deed(s).refusal()).isEmpty());
     }
 }

@@ -19,7 +19,11 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api/bridges")
 class BridgeApi {
 
-    private static final int MOST = 5_000;
+    private static final int MOST = 1_000;
+
+    /** Vertices of all contours together: what a request can wait for. */
+    private static final int MOST_VERTICES = 4_000;
+
     private static final double WIDEST = 1_000;
 
     /**
@@ -82,6 +86,12 @@ class BridgeApi {
         List<ChainJson> sent = request.contours() == null ? List.of() : request.contours();
         if (sent.isEmpty() || sent.size() > MOST) {
             throw new LetterException("%d contours; there are 1 to %d.", sent.size(), MOST);
+        }
+        long vertices =
+                sent.stream().mapToLong(c -> c.vertices() == null ? 0 : c.vertices().size()).sum();
+        if (vertices > MOST_VERTICES) {
+            throw new LetterException(
+                    "%d vertices; there are at most %d.", vertices, MOST_VERTICES);
         }
         List<Contour> contours = new ArrayList<>();
         for (ChainJson one : sent) {

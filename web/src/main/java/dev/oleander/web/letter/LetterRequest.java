@@ -51,7 +51,11 @@ record LetterRequest(
 
     private static final double USUAL_HEIGHT = 10;
     private static final double FARTHEST = 1e6;
-    private static final double FINEST = 500;
+
+    /** Capitals are so many times as high as outlines may lie beside their curves, and at most. */
+    private static final double COARSEST = 500;
+
+    private static final double FINEST = 1e6;
 
     /** What of the text lies at the place. */
     record AnchorJson(String x, String y) {}
@@ -88,11 +92,15 @@ record LetterRequest(
 
     /** mm, never more than a five-hundredth of the height of capitals. */
     double within() {
-        double wished = number(tolerance, LetterOutlines.TOLERANCE, "tolerance");
-        if (!(wished > 0)) {
-            throw new LetterException("The tolerance is %s mm; it is more than 0.", wished);
+        double high = number(capHeight, USUAL_HEIGHT, "capHeight");
+        double usual = Math.min(LetterOutlines.TOLERANCE, high / COARSEST);
+        double wished = number(tolerance, usual, "tolerance");
+        if (!(wished >= high / FINEST)) {
+            throw new LetterException(
+                    "The tolerance is %s mm; for capitals of %s mm it is at least %s.",
+                    wished, high, high / FINEST);
         }
-        return Math.min(wished, number(capHeight, USUAL_HEIGHT, "capHeight") / FINEST);
+        return Math.min(wished, high / COARSEST);
     }
 
     private Point place() {

@@ -98,7 +98,7 @@ class ProductBoards {
         List<Link> links = table.of(state.id());
         for (Panel panel : state.product().made()) {
             link(links, panel)
-                    .filter(link -> !states.isStale(link))
+                    .filter(link -> !states.isStale(link) && states.isSound(link))
                     .filter(link -> state.twins().equalTo(panel.id()).isEmpty())
                     .ifPresent(
                             link ->
@@ -140,7 +140,13 @@ class ProductBoards {
 
     private void lay(ProductState state, String material, List<Laid> parts, SignedIn who) {
         Product.Material of = state.product().materials().get(material);
-        String madeOf = Hashes.sha256(parts.toString() + of.board());
+        String madeOf =
+                Hashes.sha256(
+                        parts.stream()
+                                        .map(Laid::wish)
+                                        .map(w -> w.job() + " " + new TreeMap<>(w.values()))
+                                        .toList()
+                                + of.board().toString());
         Optional<Nest> before =
                 table.nests(state.id()).stream()
                         .filter(n -> n.material().equals(material))

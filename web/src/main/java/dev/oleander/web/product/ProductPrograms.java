@@ -201,9 +201,10 @@ public class ProductPrograms implements WorkKind {
                                         new NotFoundException(
                                                 "Clamping %d of panel %s has no program."
                                                         .formatted(number, panel)));
-        JobResult result = jobs.finished(link.job()).result();
+        JobResult result = jobs.view(link.job()).result();
         if (!result.isPlanned()) {
-            throw new NotFoundException("Job %d has no plan.".formatted(link.job()));
+            throw new NotFoundException(
+                    "Job %d is being planned; ask again in a moment.".formatted(link.job()));
         }
         return MachiningView.of(
                 link.job(),

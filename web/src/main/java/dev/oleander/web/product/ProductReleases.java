@@ -73,7 +73,11 @@ public class ProductReleases {
     }
 
     private void keep(ProductState state, List<Part> parts, long account) {
-        int number = all(state.id()).size() + 1;
+        int number =
+                sql.queryForObject(
+                        "select coalesce(max(number), 0) + 1 from product_release where product_id = ?",
+                        Integer.class,
+                        state.id());
         sql.update(
                 "insert into product_release (product_id, number, step, account_id, made_at)"
                         + " values (?, ?, ?, ?, ?)",

@@ -14,7 +14,7 @@ import java.util.List;
  * Chooses the edges that lie at the stops: none that is curved, cut in this clamping or banded
  * later where there is a better one; then those that the features lie nearest to.
  */
-final class References {
+public final class References {
 
     /** mm within which a line lies in an edge. */
     private static final double AT = 1e-3;
@@ -78,7 +78,12 @@ final class References {
     }
 
     private static boolean isCut(Panel panel, Clamped clamped, Face edge) {
-        return clamped.features().stream()
+        return isCut(panel, clamped.features(), edge);
+    }
+
+    /** Whether features of the top or the bottom, other than holes, reach an edge. */
+    public static boolean isCut(Panel panel, List<PanelFeature> features, Face edge) {
+        return features.stream()
                 .filter(f -> !f.face().isEdge() && !f.isHole())
                 .anyMatch(f -> reaches(panel, f, edge));
     }

@@ -7,6 +7,7 @@ import dev.oleander.plan.panel.Product;
 import dev.oleander.plan.panel.clamping.Clamping;
 import dev.oleander.plan.panel.clamping.Decision;
 import dev.oleander.plan.panel.clamping.PanelMachine;
+import dev.oleander.plan.panel.clamping.References;
 import dev.oleander.plan.panel.whole.PanelChecks.Finding;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
@@ -78,6 +79,27 @@ public final class ClampingChecks {
             Clamping then = alone.get(i);
             if (!then.reference().equals(first.reference())) {
                 parted(panel, first, then);
+            }
+            cut(panel, alone.subList(0, i), then);
+        }
+    }
+
+    /** An edge at the stops that was cut before is no longer where it was. */
+    private void cut(Panel panel, List<Clamping> before, Clamping then) {
+        List<PanelFeature> done =
+                before.stream()
+                        .flatMap(c -> c.features().stream())
+                        .map(id -> panel.feature(id).orElseThrow())
+                        .toList();
+        for (Face edge : then.reference()) {
+            if (References.isCut(panel, done, edge)) {
+                add(
+                        "reference",
+                        panel,
+                        "",
+                        "its %s edge lies at the stops with the %s up; it was cut before.",
+                        edge.label(),
+                        then.lying().up().label());
             }
         }
     }

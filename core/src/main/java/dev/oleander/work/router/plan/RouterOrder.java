@@ -70,22 +70,32 @@ public final class RouterOrder {
 
     /** Small parts come free while what lies beside them still holds the sheet down. */
     private RouterOrder smallFirst() {
+        // what is left to the end as a skin comes after everything anyhow
+        smallFirst(false);
+        smallFirst(true);
+        return this;
+    }
+
+    private void smallFirst(boolean skins) {
         Map<Integer, List<Integer>> bySize = new TreeMap<>();
         for (int i = 0; i < stops.size(); i++) {
             RouterStop stop = stops.get(i);
-            if (cutsOut(stop) && stop.features().stream().anyMatch(this::isOutline)) {
+            boolean outline = stop.features().stream().anyMatch(this::isOutline);
+            if (stop.skin() == skins && outline && cutsOut(stop)) {
                 bySize.computeIfAbsent(size(stop), s -> new ArrayList<>()).add(i);
             }
         }
         List<Integer> smaller = List.of();
         for (List<Integer> group : bySize.values()) {
-            waiting(smaller, group, (f, s) -> f.skin() == s.skin());
+            waiting(smaller, group, (f, s) -> true);
             smaller = group;
         }
-        return this;
     }
 
     private RouterOrder innerFirst(Map<Integer, Transform> places) {
+        if (places.isEmpty()) {
+            return this;
+        }
         for (int i = 0; i < stops.size(); i++) {
             RouterStop opening = stops.get(i);
             for (String feature : opening.features()) {
@@ -163,8 +173,13 @@ public final class RouterOrder {
         return order.laid(order.ordered(), all);
     }
 
-    /** The same for one copy after the other; what holds parts is cut after all copies. */
-    public static Laid copyByCopy(RouterTask task, List<RouterStop> all) {
+    /**
+     * The same for one copy after the other; what holds parts is cut after all copies.
+     *
+     * @param places of the copies, where they are parts of several jobs; else none
+     */
+    public static Laid copyByCopy(
+            RouterTask task, List<RouterStop> all, Map<Integer, Transform> places) {
         List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
         Map<Integer, List<RouterStop>> byCopy = new TreeMap<>();
         for (RouterStop stop : done) {
@@ -173,7 +188,7 @@ public final class RouterOrder {
         }
         List<RouterStop> ordered = new ArrayList<>();
         byCopy.values().forEach(c -> ordered.addAll(new RouterOrder(task, c).ordered()));
-        return new RouterOrder(task, done).laid(ordered, all);
+        return new RouterOrder(task, done).innerFirst(places).laid(ordered, all);
     }
 
     private Laid laid(List<RouterStop> ordered, List<RouterStop> all) {

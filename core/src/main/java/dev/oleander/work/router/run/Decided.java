@@ -35,6 +35,9 @@ import java.util.stream.Stream;
 /** What is decided for what lies on the bed: in the job alone, or in each job of a nest. */
 final class Decided {
 
+    /** Name of what is missing; the brackets keep it apart from what people call theirs. */
+    private static final String NOT_CUT = "(not cut out)";
+
     private Decided() {}
 
     /** What was decided in each job that lies there, by its name; alone without one. */
@@ -185,7 +188,7 @@ final class Decided {
         int number = 0;
         for (Part part : own.parts()) {
             if (!cut.contains(part.outline())) {
-                String id = Operation.id("outline", ++number);
+                String id = Operation.id(NOT_CUT, ++number);
                 Deed missing =
                         Deed.refused(
                                 id,

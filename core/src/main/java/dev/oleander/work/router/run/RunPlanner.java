@@ -353,16 +353,17 @@ public final class RunPlanner {
     // ---- order
 
     private RouterOrder.Laid ordered(RouterTask one, List<RouterStop> laid, SheetLayout layout) {
-        if (choices.rule() == RouterOrders.COPY_BY_COPY) {
-            return RouterOrder.copyByCopy(one, laid);
-        }
-        if (task.together().isEmpty()) {
-            return RouterOrder.laid(one, laid);
-        }
         Map<Integer, Transform> places =
-                layout.placements().stream()
-                        .collect(Collectors.toMap(Placement::copy, Placement::transform));
-        return RouterOrder.nested(one, laid, places);
+                task.together().isEmpty()
+                        ? Map.of()
+                        : layout.placements().stream()
+                                .collect(Collectors.toMap(Placement::copy, Placement::transform));
+        if (choices.rule() == RouterOrders.COPY_BY_COPY) {
+            return RouterOrder.copyByCopy(one, laid, places);
+        }
+        return places.isEmpty()
+                ? RouterOrder.laid(one, laid)
+                : RouterOrder.nested(one, laid, places);
     }
 
     private static String why(Stop stop, Stop must) {
