@@ -22,4 +22,9 @@ public interface WorkProgress extends Progress {
      * @throws dev.oleander.progress.CancelledException when it is not wanted any more
      */
     void keep(String soFar);
+
+    /** Whether it is still wanted; asked anew each time. */
+    default boolean isWanted() {
+        return true;
+    }
 }

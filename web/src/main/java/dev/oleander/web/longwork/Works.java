@@ -214,5 +214,10 @@ public class Works {
                 throw new CancelledException();
             }
         }
+
+        @Override
+        public boolean isWanted() {
+            return !closing && table.workOf(task).isPresent();
+        }
     }
 }

@@ -119,27 +119,36 @@ class LongPlans implements WorkKind {
 
     private void look() {
         try {
-            Map<String, WorkState> told = works.told(List.copyOf(watched.keySet()));
-            watched.forEach(
-                    (id, work) -> {
-                        WorkState state = told.get(id);
-                        if (state == null && work.isWanted()) {
-                            // it found no place in the queue before, or nobody knows it any more
-                            state = ask(work.what());
-                        }
-                        if (state != null) {
-                            hear(work, state);
-                        }
-                    });
+            Map<String, PlanWork> present = Map.copyOf(watched);
+            Map<String, WorkState> told = works.told(List.copyOf(present.keySet()));
+            present.forEach((id, work) -> look(id, work, told.get(id)));
         } catch (RuntimeException away) {
             LOG.warn("how far long plans are is not known at this moment: {}", away.getMessage());
+        }
+    }
+
+    /**
+     * @param told null: nothing is known of it
+     */
+    private void look(String id, PlanWork work, WorkState told) {
+        if (watched.get(id) != work) {
+            // what was told is of one before it
+            return;
+        }
+        if (told != null) {
+            hear(work, told);
+        } else if (work.isWanted()) {
+            // it found no place in the queue before, or nobody knows it any more
+            hear(work, ask(work.what()));
+        } else {
+            watched.remove(id, work);
         }
     }
 
     private void hear(PlanWork work, WorkState state) {
         boolean over = state.phase().isOver() || !work.isWanted() || work.result().isComplete();
         if (over) {
-            watched.remove(state.id());
+            watched.remove(state.id(), work);
         }
         switch (state.phase()) {
             case WAITING, RUNNING -> work.tell(state.share(), state.doing());
@@ -166,21 +175,27 @@ class LongPlans implements WorkKind {
                 new Planning.Wanted(
                         state.id(), state.version(), state.step(), state.account(), result);
         PlanWork work = planning.runLong(wanted, progress);
-        while (isWantedAgain(key, work)) {
+        while (isWantedAgain(key, work, progress)) {
             work = planning.runLong(wanted, progress);
         }
         if (work.hasFailed()) {
             throw new IllegalStateException("the plan failed; see above");
         }
-        if (!result.isComplete() && !work.isWanted()) {
+        if (!result.isComplete()) {
             throw new CancelledException();
         }
     }
 
-    /** Whether somebody came just when all who had waited for a plan had left. */
-    private boolean isWantedAgain(String key, PlanWork work) {
+    /**
+     * Whether somebody came just when all who had waited for a plan had left, or it was stopped and
+     * begun again before the thread that ran it heard of it.
+     */
+    private boolean isWantedAgain(String key, PlanWork work, WorkProgress progress) {
+        if (work.isWanted()) {
+            return false;
+        }
         PlanWork newer = watched.get(word() + ":" + key);
-        return !work.isWanted() && newer != null && newer != work && newer.isWanted();
+        return newer != null && newer != work && newer.isWanted() || progress.isWanted();
     }
 
     @PreDestroy

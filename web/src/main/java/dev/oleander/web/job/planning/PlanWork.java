@@ -8,6 +8,7 @@ import dev.oleander.web.load.CallerLeftException;
 import dev.oleander.web.load.Waiters;
 import java.time.Duration;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -191,6 +192,24 @@ final class PlanWork implements Progress {
             }
         } catch (InterruptedException closing) {
             Thread.currentThread().interrupt();
+        }
+    }
+
+    /**
+     * Waits until it ends on the thread that runs it.
+     *
+     * @param also is told how far it is
+     * @throws CancelledException when who is told does not want it any more
+     */
+    void follow(Progress also) {
+        try {
+            while (!ended.await(Waiters.LOOKS_EVERY.toMillis(), TimeUnit.MILLISECONDS)) {
+                State present = state;
+                also.at(present.done(), present.doing());
+            }
+        } catch (InterruptedException closing) {
+            Thread.currentThread().interrupt();
+            throw new CancelledException();
         }
     }
 

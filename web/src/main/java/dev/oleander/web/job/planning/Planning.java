@@ -166,18 +166,21 @@ public class Planning {
 
     /** Ends a plan that was waited for by people who all have left. */
     private void endForsaken(PlanWork work) {
+        AtomicBoolean forsaken = new AtomicBoolean();
         works.computeIfPresent(
                 work.what().job(),
                 (id, present) -> {
                     if (present != work || !work.waiters().isForsaken()) {
                         return present;
                     }
-                    work.stop();
+                    forsaken.set(true);
                     return null;
                 });
-        if (!work.isWanted()) {
-            // asks the database, which is not to be waited for within the map
+        if (forsaken.get()) {
+            // asks the database, which is not to be waited for within the map; whoever runs it is
+            // to find nothing there to call stopped when somebody comes at this moment
             longPlans.forget(work);
+            work.stop();
         }
     }
 
@@ -309,17 +312,23 @@ public class Planning {
     }
 
     /**
-     * Plans a state of a job on the thread of the caller, as long work.
+     * Plans a state of a job on the thread of the caller, as long work, or waits for the thread of
+     * this node that does.
      *
-     * @return the work, which is over
+     * @return the work: over, or that of a newer state
+     * @throws CancelledException when it waited and is not to go on
      */
     PlanWork runLong(Wanted wanted, Progress also) {
         // it is wanted again, whatever became of it here before
         forgetEnded(wanted.job());
         PlanWork work = newest(wanted, waiters -> {});
         work.enqueue();
-        boolean here = work.result() == wanted.result() && work.begin();
-        if (here && run(work, also)) {
+        if (work.result() != wanted.result()) {
+            return work;
+        }
+        if (!work.begin()) {
+            work.follow(also);
+        } else if (run(work, also)) {
             // nobody may have waited for it on this node, but the board shows what came of it
             tell(wanted.job());
         }
