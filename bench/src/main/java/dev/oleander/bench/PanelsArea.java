@@ -172,7 +172,14 @@ final class PanelsArea implements Area {
                 PanelJob<RouterChoices> job =
                         RouterMilling.ROUTER
                                 .panelJob(
-                                        new PanelJob.Wished(panel, clamping, true, 0, 0, false),
+                                        new PanelJob.Wished(
+                                                panel,
+                                                clamping,
+                                                "birch plywood",
+                                                true,
+                                                0,
+                                                0,
+                                                false),
                                         HAZEL,
                                         BOOK)
                                 .orElseThrow();

@@ -30,6 +30,7 @@ public record PanelJob<C>(
     /**
      * What is asked for.
      *
+     * @param material as the machine's book calls it; the panel's own word: it knows none such
      * @param last whether no other clamping comes after it: then a panel that is not a rectangle is
      *     cut out
      * @param allowance mm that the bander mills off an edge before it bands it
@@ -39,6 +40,7 @@ public record PanelJob<C>(
     public record Wished(
             Panel panel,
             Clamping clamping,
+            String material,
             boolean last,
             double allowance,
             double trim,

@@ -49,7 +49,10 @@ public record RouterStopOf(RouterWork work, Side side, RouterPlan plan) {
         return switch (word) {
             case WishValues.WAY -> Optional.of("climb");
             case WishValues.MANNER -> Optional.of("parallel");
-            case WishValues.ALLOWANCE, WishValues.FINISH_CUTS, WishValues.FINISH_FLOOR ->
+            case WishValues.ALLOWANCE,
+                    WishValues.RANK,
+                    WishValues.FINISH_CUTS,
+                    WishValues.FINISH_FLOOR ->
                     Optional.of("0");
             case WishValues.FINISH_WIDTH -> Optional.of(Numbers.plain(Finish.USUAL_WIDTH, 3));
             case WishValues.FINISH_AT -> Optional.of("levels");

@@ -12,6 +12,7 @@ import dev.oleander.value.Word;
 import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.RouterKind;
 import dev.oleander.work.router.choice.WishValues;
+import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.plan.Suitable;
 import dev.oleander.work.router.tool.Tool;
 import java.util.ArrayList;
@@ -148,6 +149,7 @@ final class RouterStopValues {
                             "Several at once",
                             Word.same("yes"),
                             Word.same("no")),
+                    number(WishValues.RANK, "rank", 0, Operation.LAST_RANK, "Rank", ""),
                     words(
                             WishValues.BEYOND_FLUTES,
                             "depth beyond the flutes",

@@ -43,7 +43,8 @@ class CarriedBackTest {
     }
 
     private static TakenAway taken(Panel panel, Clamping clamping, boolean last) {
-        PanelJob.Wished wished = new PanelJob.Wished(panel, clamping, last, 0, 0, false);
+        PanelJob.Wished wished =
+                new PanelJob.Wished(panel, clamping, "birch plywood", last, 0, 0, false);
         return PanelRuns.run(panel, PanelJobs.of(wished, PanelRuns.UNIT, PanelRuns.BOOK))
                 .takenAway()
                 .orElseThrow();

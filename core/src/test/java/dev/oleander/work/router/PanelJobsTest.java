@@ -25,7 +25,10 @@ import dev.oleander.work.router.panel.PanelJobs;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Clampings of panels as jobs: planned, proved, written and read back. */
 class PanelJobsTest {
@@ -42,7 +45,9 @@ class PanelJobsTest {
 
     private static PanelJob<RouterChoices> job(Panel panel, Clamping clamping) {
         return PanelJobs.of(
-                new PanelJob.Wished(panel, clamping, true, 0, 0, false), PanelRuns.UNIT, BOOK);
+                new PanelJob.Wished(panel, clamping, "birch plywood", true, 0, 0, false),
+                PanelRuns.UNIT,
+                BOOK);
     }
 
     /** Where something of one layer lies on the machine. */
@@ -114,7 +119,13 @@ class PanelJobsTest {
         PanelJob<RouterChoices> job =
                 PanelJobs.of(
                         new PanelJob.Wished(
-                                bottom, decided(bottom).clampings().get(0), true, 0, 0, false),
+                                bottom,
+                                decided(bottom).clampings().get(0),
+                                "birch plywood",
+                                true,
+                                0,
+                                0,
+                                false),
                         PanelRuns.UNIT,
                         none);
         assertThat(job.without()).hasSize(11);
@@ -143,13 +154,15 @@ class PanelJobsTest {
     }
 
     private static Panel withPocket(double depth, String more) {
-        String pocket =
-                """
-                {"id": "p1", "face": "top", "kind": "pocket", "depth": %s, %s
-                 "outline": [[100, 100], [300, 100], [300, 200], [100, 200]]}
-                """
-                        .formatted(depth, more);
-        return Panels.product(Panels.panel("a", "", pocket)).made().get(0);
+        return Panels.product(Panels.panel("a", "", pocket(depth, more))).made().get(0);
+    }
+
+    private static String pocket(double depth, String more) {
+        return """
+        {"id": "p1", "face": "top", "kind": "pocket", "depth": %s, %s
+         "outline": [[100, 100], [300, 100], [300, 200], [100, 200]]}
+        """
+                .formatted(depth, more);
     }
 
     private static List<Integer> tools(Panel panel) {
@@ -171,29 +184,122 @@ class PanelJobsTest {
     void aRuleThatLeavesWhatItLikesUsesOneTool() {
         List<PanelRule> rules =
                 BOOK.panelRules().stream()
-                        .map(
-                                r ->
-                                        new PanelRule(
-                                                r.number(),
-                                                r.name(),
-                                                r.kind(),
-                                                r.face(),
-                                                r.tag(),
-                                                r.from(),
-                                                r.to(),
-                                                r.depth(),
-                                                r.form(),
-                                                r.operation(),
-                                                r.tool(),
-                                                "any"))
+                        .map(r -> PanelRules.with(r, Map.of("values", "any")))
                         .toList();
         assertThat(rules).allMatch(r -> r.rest().isEmpty());
         Panel panel = withPocket(10, "");
         RouterBook plain =
                 new RouterBook(BOOK.machine(), BOOK.tools(), BOOK.stations(), rules, BOOK.rows());
         PanelJob.Wished wished =
-                new PanelJob.Wished(panel, decided(panel).clampings().get(0), true, 0, 0, false);
+                new PanelJob.Wished(
+                        panel,
+                        decided(panel).clampings().get(0),
+                        "birch plywood",
+                        true,
+                        0,
+                        0,
+                        false);
         assertThat(PanelJobs.of(wished, PanelRuns.UNIT, plain).choices().operations()).hasSize(1);
         assertThat(PanelJobs.of(wished, PanelRuns.UNIT, BOOK).choices().operations()).hasSize(2);
+    }
+
+    /** By which rule a pocket of 10 mm in 18 mm plywood is made when one comes first. */
+    private static String ruleOf(Panel panel, Map<String, Object> conditions) {
+        return jobBy(panel, conditions).made().get(0).rule();
+    }
+
+    private static PanelJob<RouterChoices> jobBy(Panel panel, Map<String, Object> conditions) {
+        PanelRule pockets =
+                BOOK.panelRules().stream().filter(r -> r.number() == 6).findFirst().orElseThrow();
+        List<PanelRule> rules = new ArrayList<>(BOOK.panelRules());
+        rules.add(0, PanelRules.with(PanelRules.with(pockets, Map.of("name", "ours")), conditions));
+        RouterBook book =
+                new RouterBook(BOOK.machine(), BOOK.tools(), BOOK.stations(), rules, BOOK.rows());
+        return PanelJobs.of(
+                new PanelJob.Wished(
+                        panel,
+                        decided(panel).clampings().get(0),
+                        "birch plywood",
+                        true,
+                        0,
+                        0,
+                        false),
+                PanelRuns.UNIT,
+                book);
+    }
+
+    @Test
+    void rulesAskForDepthStockThicknessAndFace() {
+        Panel panel = withPocket(10, "");
+        String ours = "6, ours";
+        String usual = "6, pockets";
+        assertThat(ruleOf(panel, Map.of("depthFrom", 10, "depthTo", 10))).isEqualTo(ours);
+        assertThat(ruleOf(panel, Map.of("depthFrom", 10.5))).isEqualTo(usual);
+        assertThat(ruleOf(panel, Map.of("depthTo", 9.5))).isEqualTo(usual);
+        assertThat(ruleOf(panel, Map.of("stock", "Birch plywood"))).isEqualTo(ours);
+        assertThat(ruleOf(panel, Map.of("stock", "oak"))).isEqualTo(usual);
+        assertThat(ruleOf(panel, Map.of("thinnest", 18, "thickest", 18))).isEqualTo(ours);
+        assertThat(ruleOf(panel, Map.of("thinnest", 19))).isEqualTo(usual);
+        assertThat(ruleOf(panel, Map.of("shown", "unseen"))).isEqualTo(ours);
+        assertThat(ruleOf(panel, Map.of("shown", "seen"))).isEqualTo(usual);
+        assertThat(jobBy(panel, Map.of("stock", "oak")).made().get(0).others())
+                .contains("6, ours: it is of birch plywood");
+        assertThat(jobBy(panel, Map.of("thinnest", 19)).made().get(0).others())
+                .contains("6, ours: the panel's 18 is less than 19");
+    }
+
+    /** As it was written down before there were conditions of depth, stock and face, and ranks. */
+    @Test
+    void aRuleThatWasChangedLongAgoAsksForNothingMore() {
+        PanelRule rule = BOOK.panelRules().get(5);
+        ObjectNode old = JsonMapper.shared().valueToTree(rule);
+        old.remove(
+                List.of("depthFrom", "depthTo", "stock", "thinnest", "thickest", "shown", "rank"));
+        RouterBook book = (RouterBook) BOOK.changed("rules:6", Optional.of(old));
+        assertThat(book.panelRules().get(5)).isEqualTo(rule);
+    }
+
+    /** A pocket and a hole beside it. */
+    @Test
+    void whatHasALowerRankIsMadeBefore() {
+        String hole =
+                "{\"id\": \"h1\", \"face\": \"top\", \"kind\": \"hole\", \"at\": [400, 150], \"diameter\": 5, \"depth\": 8}";
+        Panel panel =
+                Panels.product(Panels.panel("a", "", hole + "," + pocket(10, ""))).made().get(0);
+        assertThat(deeds(panel, 1, 2)).startsWith("hole-8").endsWith("pocket-10");
+        assertThat(deeds(panel, 2, 1)).startsWith("pocket-10").endsWith("hole-8");
+        assertThat(deeds(panel, 0, 0)).containsOnlyOnce("hole-8");
+    }
+
+    /** Operations in the order in which they are done. */
+    private static List<String> deeds(Panel panel, int holes, int pockets) {
+        List<PanelRule> rules =
+                BOOK.panelRules().stream()
+                        .map(r -> r.kind().equals("hole") ? ranked(r, holes) : ranked(r, pockets))
+                        .toList();
+        RouterBook book =
+                new RouterBook(BOOK.machine(), BOOK.tools(), BOOK.stations(), rules, BOOK.rows());
+        PanelJob<RouterChoices> job =
+                PanelJobs.of(
+                        new PanelJob.Wished(
+                                panel,
+                                decided(panel).clampings().get(0),
+                                "birch plywood",
+                                true,
+                                0,
+                                0,
+                                false),
+                        PanelRuns.UNIT,
+                        book);
+        RouterRun run = PanelRuns.run(panel, job);
+        RouterJobs.requireSound(run);
+        return run.plan().done().stream()
+                .map(s -> s.operation().replace("-rest", ""))
+                .distinct()
+                .toList();
+    }
+
+    private static PanelRule ranked(PanelRule rule, int rank) {
+        return PanelRules.with(rule, Map.of("rank", rank));
     }
 }

@@ -26,7 +26,7 @@ class PodsTest {
 
     private static PanelJob<RouterChoices> job(Panel panel, Clamping clamping) {
         return PanelJobs.of(
-                new PanelJob.Wished(panel, clamping, true, 0, 0, true),
+                new PanelJob.Wished(panel, clamping, "birch plywood", true, 0, 0, true),
                 PanelRuns.UNIT,
                 PanelRuns.BOOK);
     }

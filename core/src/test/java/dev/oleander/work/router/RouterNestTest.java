@@ -18,8 +18,11 @@ import dev.oleander.plan.bed.PlanException;
 import dev.oleander.plan.bed.SheetLayout;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.progress.Progress;
+import dev.oleander.proof.Finding;
 import dev.oleander.proof.Prover;
 import dev.oleander.proof.Severity;
+import dev.oleander.value.Entry;
+import dev.oleander.value.Value;
 import dev.oleander.work.Spacing;
 import dev.oleander.work.Task;
 import dev.oleander.work.Together;
@@ -306,5 +309,44 @@ class RouterNestTest {
         assertThat(run.plan().done()).anyMatch(s -> s.operation().equals("b:outline"));
         assertThat(run.plan().done())
                 .allSatisfy(s -> assertThat(run.plan().deed(s).refusal()).isEmpty());
+    }
+
+    /** The second copy of the shelf is turned by a quarter, and the grain of its wood with it. */
+    @Test
+    void theTopIsJudgedAsTheJobOfEachPartSays() {
+        RouterChoice conventional =
+                does("contour", "through").with(WishValues.TOOL, "3").with("way", "conventional");
+        RouterChoices plain =
+                RouterChoices.NOTHING.withOperations(
+                        List.of(wish("cut", "CUT", conventional)), true);
+        assertThat(tears(plain, plain)).isEmpty();
+        assertThat(tears(plain, said(plain, "shown", "top")))
+                .singleElement()
+                .satisfies(
+                        f ->
+                                assertThat(f.alike())
+                                        .hasSize(2)
+                                        .allMatch(stop -> stop.startsWith("b")));
+        // both copies are cut alike, so that both end along the grain or both across it
+        int along = ends(said(plain, "grain", "x"));
+        int across = ends(said(plain, "grain", "y"));
+        assertThat(List.of(along, across)).containsExactlyInAnyOrder(0, 2);
+    }
+
+    private static int ends(RouterChoices shelf) {
+        return tears(choices("7"), shelf).stream().mapToInt(f -> f.alike().size()).sum();
+    }
+
+    private static RouterChoices said(RouterChoices choices, String word, String value) {
+        return Value.find(RouterJobValues.ALL, word)
+                .orElseThrow()
+                .put(choices, new Entry(value, Map.of()));
+    }
+
+    private static List<Finding> tears(RouterChoices frame, RouterChoices shelf) {
+        RouterRun run = RouterJobs.run(nest(frame, shelf));
+        return Prover.withAllRules().prove(run.proofInput(), Map.of()).findings().stream()
+                .filter(f -> f.rule().equals("tear"))
+                .toList();
     }
 }

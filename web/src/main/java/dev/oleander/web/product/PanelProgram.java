@@ -111,6 +111,8 @@ record PanelProgram(
                 new PanelJob.Wished(
                         panel,
                         clampings.get(number - 1),
+                        ProductMaterials.called(state, panel.material(), book)
+                                .orElse(panel.material()),
                         last,
                         document.preMilling(),
                         document.trim(),

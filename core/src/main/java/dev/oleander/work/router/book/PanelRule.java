@@ -3,9 +3,11 @@ package dev.oleander.work.router.book;
 import dev.oleander.book.BookRow;
 import dev.oleander.book.CutDataException;
 import dev.oleander.plan.panel.FeatureKind;
+import dev.oleander.plan.panel.Panel;
 import dev.oleander.plan.panel.PanelFeature;
 import dev.oleander.quantity.Numbers;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -19,11 +21,18 @@ import java.util.Optional;
  * @param from least diameter of a hole, or width of what is narrower one way
  * @param to the greatest
  * @param depth blind or through
+ * @param depthFrom least depth of what is blind; through is as deep as the panel is thick
+ * @param depthTo the greatest
  * @param form line or area
+ * @param stock material of the panel
+ * @param thinnest panel
+ * @param thickest panel
+ * @param shown seen or unseen: whether the face it lies on will be seen
  * @param operation how it is made, such as drill
  * @param tool its number; 0: one that can is found
  * @param values of the operation besides: tabs.count=3; stepDown=D/2; of pockets rest=2: more mm2
  *     than that which a wide tool leaves are cut with a narrow one
+ * @param rank what has a lower one is made before it; 0: none
  */
 public record PanelRule(
         int number,
@@ -34,10 +43,17 @@ public record PanelRule(
         double from,
         double to,
         String depth,
+        double depthFrom,
+        double depthTo,
         String form,
+        String stock,
+        double thinnest,
+        double thickest,
+        String shown,
         String operation,
         int tool,
-        String values)
+        String values,
+        int rank)
         implements BookRow {
 
     /** Asks for nothing. */
@@ -47,6 +63,12 @@ public record PanelRule(
     public static final String REST = "rest";
 
     private static final double ROUNDED = 1e-6;
+
+    public PanelRule {
+        // rules that were changed before these conditions came ask for nothing
+        stock = Objects.requireNonNullElse(stock, ANY);
+        shown = Objects.requireNonNullElse(shown, ANY);
+    }
 
     /**
      * mm2 that one tool may leave of a pocket; empty: whatever it leaves.
@@ -103,8 +125,31 @@ public record PanelRule(
         return kind.equals(ANY) || kind.equals(of.word());
     }
 
-    /** The condition that a feature fails, a few words; empty when it fits. */
-    public Optional<String> whyNot(PanelFeature feature) {
+    /**
+     * The condition that a feature of a panel fails, a few words; empty when it fits.
+     *
+     * @param material of the panel, as the book calls it
+     */
+    public Optional<String> whyNot(PanelFeature feature, Panel panel, String material) {
+        if (!(stock.equals(ANY) || stock.equalsIgnoreCase(material))) {
+            return Optional.of("it is of " + material);
+        }
+        return whyNot(feature).or(() -> depth(feature, panel)).or(() -> whyNot(panel, feature));
+    }
+
+    private Optional<String> whyNot(Panel panel, PanelFeature feature) {
+        String seen = panel.show().contains(feature.face()) ? "seen" : "unseen";
+        return asks(shown, seen)
+                ? within(thinnest, thickest, panel.size().thickness(), "the panel's ")
+                : Optional.of("its face is " + seen);
+    }
+
+    private Optional<String> depth(PanelFeature feature, Panel panel) {
+        double deep = feature.through() ? panel.size().thickness() : feature.depth();
+        return within(depthFrom, depthTo, deep, "depth ");
+    }
+
+    private Optional<String> whyNot(PanelFeature feature) {
         if (!isFor(feature.kind())) {
             return Optional.of("it is for a " + kind);
         }
@@ -120,16 +165,21 @@ public record PanelRule(
             return Optional.of("it is " + deep);
         }
         String drawn = isLine(feature) ? "line" : "area";
-        return asks(form, drawn) ? size(feature) : Optional.of("it is drawn as a " + drawn);
+        return asks(form, drawn)
+                ? within(from, to, across(feature), "")
+                : Optional.of("it is drawn as a " + drawn);
     }
 
-    private Optional<String> size(PanelFeature feature) {
-        double across = across(feature);
-        if (from > 0 && across < from - ROUNDED) {
-            return Optional.of("%s is less than %s".formatted(mm(across), mm(from)));
+    /**
+     * @param least 0: anything
+     * @param most 0: anything
+     */
+    private static Optional<String> within(double least, double most, double size, String what) {
+        if (least > 0 && size < least - ROUNDED) {
+            return Optional.of("%s%s is less than %s".formatted(what, mm(size), mm(least)));
         }
-        return to > 0 && across > to + ROUNDED
-                ? Optional.of("%s is more than %s".formatted(mm(across), mm(to)))
+        return most > 0 && size > most + ROUNDED
+                ? Optional.of("%s%s is more than %s".formatted(what, mm(size), mm(most)))
                 : Optional.empty();
     }
 

@@ -5,6 +5,7 @@ import dev.oleander.book.BookForm;
 import dev.oleander.book.BookTable;
 import dev.oleander.book.CutDataException;
 import dev.oleander.plan.panel.FeatureKind;
+import dev.oleander.quantity.Numbers;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -28,6 +29,20 @@ public record RuleTable(String machine, List<PanelRule> rows)
             BookField.from0("to", "To", "mm", 10_000, PanelRule::to);
     private static final BookField<PanelRule> DEPTH =
             BookField.text("depth", "Depth", PanelRule::depth);
+    private static final BookField<PanelRule> DEPTH_FROM =
+            BookField.from0("depthFrom", "Depth from", "mm", 1_000, PanelRule::depthFrom);
+    private static final BookField<PanelRule> DEPTH_TO =
+            BookField.from0("depthTo", "Depth to", "mm", 1_000, PanelRule::depthTo);
+    private static final BookField<PanelRule> STOCK =
+            BookField.text("stock", "Material", PanelRule::stock);
+    private static final BookField<PanelRule> THINNEST =
+            BookField.from0("thinnest", "Thickness from", "mm", 1_000, PanelRule::thinnest);
+    private static final BookField<PanelRule> THICKEST =
+            BookField.from0("thickest", "Thickness to", "mm", 1_000, PanelRule::thickest);
+    private static final BookField<PanelRule> SHOWN =
+            BookField.text("shown", "Face", PanelRule::shown);
+    private static final BookField<PanelRule> RANK =
+            BookField.from0("rank", "Rank", "", 99, PanelRule::rank).whole();
     private static final BookField<PanelRule> FORM_OF =
             BookField.text("form", "Drawn as", PanelRule::form);
     private static final BookField<PanelRule> OPERATION =
@@ -41,8 +56,25 @@ public record RuleTable(String machine, List<PanelRule> rows)
             BookForm.of(
                     PanelRule.class,
                     List.of(
-                            NUMBER, NAME, KIND, FACE, TAG, FROM, TO, DEPTH, FORM_OF, OPERATION,
-                            TOOL, VALUES),
+                            NUMBER,
+                            NAME,
+                            KIND,
+                            FACE,
+                            TAG,
+                            FROM,
+                            TO,
+                            DEPTH,
+                            DEPTH_FROM,
+                            DEPTH_TO,
+                            FORM_OF,
+                            STOCK,
+                            THINNEST,
+                            THICKEST,
+                            SHOWN,
+                            OPERATION,
+                            TOOL,
+                            VALUES,
+                            RANK),
                     List.of(NUMBER),
                     RuleTable::read);
 
@@ -79,10 +111,17 @@ public record RuleTable(String machine, List<PanelRule> rows)
                         given.number(FROM),
                         given.number(TO),
                         given.text(DEPTH),
+                        given.number(DEPTH_FROM),
+                        given.number(DEPTH_TO),
                         given.text(FORM_OF),
+                        given.text(STOCK),
+                        given.number(THINNEST),
+                        given.number(THICKEST),
+                        given.text(SHOWN),
                         given.text(OPERATION),
                         (int) given.number(TOOL),
-                        given.text(VALUES));
+                        given.text(VALUES),
+                        (int) given.number(RANK));
         return checked(rule);
     }
 
@@ -96,14 +135,25 @@ public record RuleTable(String machine, List<PanelRule> rows)
         one("face", rule.face(), List.of(PanelRule.ANY, "top", "bottom", "edge"));
         one("depth", rule.depth(), List.of(PanelRule.ANY, "blind", "through"));
         one("form", rule.form(), List.of(PanelRule.ANY, "line", "area"));
+        one("shown", rule.shown(), List.of(PanelRule.ANY, "seen", "unseen"));
         one("operation", rule.operation(), OPERATIONS);
         rule.rest();
-        if (rule.to() > 0 && rule.to() < rule.from()) {
-            throw new CutDataException(
-                    "Rule %d is for sizes from %s to %s mm: there are none."
-                            .formatted(rule.number(), rule.from(), rule.to()));
-        }
+        some(rule, "sizes", rule.from(), rule.to());
+        some(rule, "depths", rule.depthFrom(), rule.depthTo());
+        some(rule, "thicknesses", rule.thinnest(), rule.thickest());
         return rule;
+    }
+
+    private static void some(PanelRule rule, String what, double from, double to) {
+        if (to > 0 && to < from) {
+            throw new CutDataException(
+                    "Rule %d is for %s from %s to %s mm: there are none."
+                            .formatted(
+                                    rule.number(),
+                                    what,
+                                    Numbers.plain(from, 3),
+                                    Numbers.plain(to, 3)));
+        }
     }
 
     private static void one(String what, String word, List<String> known) {

@@ -44,6 +44,7 @@ public final class WishValues {
     public static final String LEAD_RADIUS = "lead.radius";
     public static final String LEAD_OVER = "lead.over";
     public static final String SKIN = "skin";
+    public static final String RANK = "rank";
 
     /** Of a whole job: whether its top is seen, and along which axis its grain runs. */
     public static final String SHOWN = "shown";
@@ -76,6 +77,7 @@ public final class WishValues {
                         .with(BANK, yesOrNo(wish.bank()))
                         .with(CREST, wish.crest())
                         .with(BY_LEVEL, yesOrNo(wish.byLevel()))
+                        .with(RANK, text(wish.rank()))
                         .with(BELOW, wish.below());
         Wish.TabWish tabs = wish.tabs();
         if (tabs != null) {
@@ -169,7 +171,8 @@ public final class WishValues {
                 values.get(BANK).map("yes"::equals).orElse(null),
                 values.get(CREST).orElse(null),
                 values.get(BY_LEVEL).map("yes"::equals).orElse(null),
-                values.get(BELOW).orElse(null));
+                values.get(BELOW).orElse(null),
+                whole(values, RANK, "rank"));
     }
 
     private static Wish.TabWish tabs(RouterChoice values) {
@@ -202,7 +205,7 @@ public final class WishValues {
         return new Wish(
                 id, null, null, null, null, null, null, null, null, null, null, null, null, null,
                 null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null);
+                null, null, null, null, null, null, null, null);
     }
 
     /** Single features. */

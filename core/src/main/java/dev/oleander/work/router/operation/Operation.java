@@ -20,6 +20,7 @@ import java.util.Optional;
  * @param copies round the rotary axis; empty: as drawn
  * @param wrapped whether the drawing is laid round the rotary axis
  * @param beyondFlutes whether it may be deeper than the tool's flutes are long
+ * @param rank of what is done to one copy, what has a lower one comes first; 0: does not matter
  */
 public record Operation(
         String id,
@@ -29,12 +30,15 @@ public record Operation(
         Optional<Turned> copies,
         boolean wrapped,
         boolean beyondFlutes,
+        int rank,
         What what) {
+
+    public static final int LAST_RANK = 99;
 
     /** As drawn, on a flat piece of stock. */
     public Operation(
             String id, On on, Optional<Integer> tool, Optional<String> floorOf, What what) {
-        this(id, on, tool, floorOf, Optional.empty(), false, false, what);
+        this(id, on, tool, floorOf, Optional.empty(), false, false, 0, what);
     }
 
     /** Between the name of an operation and the number of those of its features set otherwise. */
@@ -62,7 +66,7 @@ public record Operation(
 
     /** The same features worked otherwise. */
     public Operation doing(What other) {
-        return new Operation(id, on, tool, floorOf, copies, wrapped, beyondFlutes, other);
+        return new Operation(id, on, tool, floorOf, copies, wrapped, beyondFlutes, rank, other);
     }
 
     /** The same as one of several jobs, with what it asks for. */
@@ -75,6 +79,7 @@ public record Operation(
                 copies,
                 wrapped,
                 beyondFlutes,
+                rank,
                 what instanceof Clear clear && clear.restOf().isPresent()
                         ? clear.restOf(inSource(source, clear.restOf().get()))
                         : what);

@@ -37,6 +37,7 @@ import java.util.Optional;
  * @param bank whether holes may be drilled several at once
  * @param beyondFlutes whether it may be deeper than the tool's flutes are long
  * @param wrap whether the drawing is laid round the rotary axis
+ * @param rank what has a lower one is done before it
  */
 public record Wish(
         String id,
@@ -73,7 +74,8 @@ public record Wish(
         Boolean bank,
         String crest,
         Boolean byLevel,
-        String below) {
+        String below,
+        Integer rank) {
 
     /** Which features; see {@link On}. */
     public record Place(String layer, List<String> contours, Double diameter) {
@@ -148,7 +150,8 @@ public record Wish(
                 bank,
                 crest,
                 byLevel,
-                below);
+                below,
+                rank);
     }
 
     /** Which features it names. */

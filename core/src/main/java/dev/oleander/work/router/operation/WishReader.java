@@ -73,7 +73,16 @@ final class WishReader {
                         .map(this::turned),
                 wrapped,
                 Boolean.TRUE.equals(wish.beyondFlutes()),
+                rank(),
                 what());
+    }
+
+    private int rank() {
+        int rank = Objects.requireNonNullElse(wish.rank(), 0);
+        if (rank < 0 || rank > Operation.LAST_RANK) {
+            throw wrong("rank is %d; it is from 0 to %d.", rank, Operation.LAST_RANK);
+        }
+        return rank;
     }
 
     private Operation.Turned turned(Copies wished) {

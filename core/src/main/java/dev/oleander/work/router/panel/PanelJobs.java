@@ -70,6 +70,7 @@ public final class PanelJobs {
     private static final double SAME = 0.05;
 
     private final Panel panel;
+    private final String material;
     private final Clamping clamping;
     private final RouterUnit unit;
     private final RouterBook book;
@@ -87,6 +88,7 @@ public final class PanelJobs {
     private PanelJobs(PanelJob.Wished wished, RouterUnit unit, RouterBook book) {
         this.unit = unit;
         this.panel = wished.panel();
+        this.material = wished.material();
         this.clamping = wished.clamping();
         this.book = book;
         this.on = new OnMachine(panel, clamping, wished.allowance());
@@ -236,7 +238,7 @@ public final class PanelJobs {
 
     private Optional<String> whyNot(PanelRule rule, PanelFeature feature) {
         boolean drilled = rule.operation().equals(RouterKind.DRILL.word()) && rule.tool() == 0;
-        return rule.whyNot(feature)
+        return rule.whyNot(feature, panel, material)
                 .or(
                         () ->
                                 drilled && !hasDrill(feature.diameter())
@@ -351,6 +353,7 @@ public final class PanelJobs {
             }
         }
         return values.with(WishValues.WORK, rule.operation())
+                .with(WishValues.RANK, rule.rank() == 0 ? null : String.valueOf(rule.rank()))
                 .with(WishValues.TOOL, rule.tool() == 0 ? null : String.valueOf(rule.tool()));
     }
 

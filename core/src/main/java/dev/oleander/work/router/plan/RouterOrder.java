@@ -68,6 +68,50 @@ public final class RouterOrder {
         waiting(all, skins, (f, s) -> !f.skin() && !(f.copy() == s.copy() && isWithin(s, f)));
     }
 
+    /**
+     * On each copy what has a rank comes after all of a lower one. The last thing to be asked:
+     * whatever else says what must wait is stronger, so what waits for a higher rank has that.
+     */
+    private RouterOrder byRank() {
+        if (stops.stream().anyMatch(s -> operation(s).rank() > 0)) {
+            Map<Integer, Integer> ranks = new HashMap<>();
+            IntStream.range(0, stops.size()).forEach(i -> raise(i, ranks));
+            Map<Integer, List<Integer>> byCopy = new TreeMap<>();
+            ranks.forEach(
+                    (i, r) ->
+                            byCopy.computeIfAbsent(stops.get(i).copy(), c -> new ArrayList<>())
+                                    .add(i));
+            byCopy.values().forEach(copy -> byRank(copy, ranks));
+        }
+        return this;
+    }
+
+    private void byRank(List<Integer> copy, Map<Integer, Integer> ranks) {
+        Map<Integer, List<Integer>> byRank = new TreeMap<>();
+        copy.stream()
+                .filter(i -> ranks.get(i) > 0)
+                .forEach(i -> byRank.computeIfAbsent(ranks.get(i), r -> new ArrayList<>()).add(i));
+        List<Integer> lower = List.of();
+        for (List<Integer> group : byRank.values()) {
+            waiting(lower, group, (f, s) -> true);
+            lower = group;
+        }
+    }
+
+    /** The highest rank of it and all that it waits for; nothing waits in a circle. */
+    private int raise(int stop, Map<Integer, Integer> ranks) {
+        Integer known = ranks.get(stop);
+        if (known != null) {
+            return known;
+        }
+        int rank = operation(stops.get(stop)).rank();
+        for (int other : before.get(stop)) {
+            rank = Math.max(rank, raise(other, ranks));
+        }
+        ranks.put(stop, rank);
+        return rank;
+    }
+
     /** Small parts come free while what lies beside them still holds the sheet down. */
     private RouterOrder smallFirst() {
         // what is left to the end as a skin comes after everything anyhow
@@ -156,7 +200,7 @@ public final class RouterOrder {
      */
     public static Laid laid(RouterTask task, List<RouterStop> all) {
         List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
-        RouterOrder order = new RouterOrder(task, done);
+        RouterOrder order = new RouterOrder(task, done).byRank();
         return order.laid(order.ordered(), all);
     }
 
@@ -169,7 +213,7 @@ public final class RouterOrder {
     public static Laid nested(
             RouterTask task, List<RouterStop> all, Map<Integer, Transform> places) {
         List<RouterStop> done = all.stream().filter(RouterStop::isDone).toList();
-        RouterOrder order = new RouterOrder(task, done).smallFirst().innerFirst(places);
+        RouterOrder order = new RouterOrder(task, done).smallFirst().innerFirst(places).byRank();
         return order.laid(order.ordered(), all);
     }
 
@@ -187,8 +231,8 @@ public final class RouterOrder {
             byCopy.computeIfAbsent(group, c -> new ArrayList<>()).add(stop);
         }
         List<RouterStop> ordered = new ArrayList<>();
-        byCopy.values().forEach(c -> ordered.addAll(new RouterOrder(task, c).ordered()));
-        return new RouterOrder(task, done).innerFirst(places).laid(ordered, all);
+        byCopy.values().forEach(c -> ordered.addAll(new RouterOrder(task, c).byRank().ordered()));
+        return new RouterOrder(task, done).innerFirst(places).byRank().laid(ordered, all);
     }
 
     private Laid laid(List<RouterStop> ordered, List<RouterStop> all) {

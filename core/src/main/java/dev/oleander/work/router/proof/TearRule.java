@@ -2,8 +2,10 @@ package dev.oleander.work.router.proof;
 
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.Transform;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.work.router.choice.RouterChoice;
 import dev.oleander.work.router.choice.WishValues;
 import dev.oleander.work.router.operation.Operation;
 import dev.oleander.work.router.operation.Operation.Round;
@@ -16,6 +18,7 @@ import dev.oleander.work.router.tool.ToolKind;
 import dev.oleander.work.router.way.ContourWay;
 import dev.oleander.work.router.way.Leg;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -37,9 +40,7 @@ public final class TearRule extends RouterRule {
     @Override
     void check(RouterProof proof, Findings findings) {
         RouterPlan plan = proof.plan();
-        boolean shown =
-                plan.choices().all().get(WishValues.SHOWN).filter("top"::equals).isPresent();
-        Optional<Point> grain = plan.choices().all().get(WishValues.GRAIN).flatMap(TearRule::axis);
+        Map<Integer, Transform> places = plan.run().layout().transforms();
         for (RouterStop stop : plan.done()) {
             Tool tool = stop.tool().orElseThrow();
             Optional<What> what = plan.task().operation(stop.operation()).map(Operation::what);
@@ -47,10 +48,18 @@ public final class TearRule extends RouterRule {
                 findings.checked(1);
                 first(plan, stop, tool, findings);
             }
-            if (shown) {
+            RouterChoice said = plan.choices(stop).all();
+            if (said.get(WishValues.SHOWN).filter("top"::equals).isPresent()) {
                 findings.checked(1);
                 what.filter(w -> !w.climb()).ifPresent(w -> upwards(stop, findings));
             }
+            // the grain of a part that is turned to lie on a sheet is turned with it
+            Optional<Point> grain =
+                    said.get(WishValues.GRAIN)
+                            .flatMap(TearRule::axis)
+                            .map(
+                                    places.getOrDefault(stop.copy(), Transform.IDENTITY)
+                                            ::applyToVector);
             if (grain.isPresent() && stop.turns().isEmpty() && stop.wrap().isEmpty()) {
                 findings.checked(1);
                 what.flatMap(w -> leaving(plan, stop, w))

@@ -37,6 +37,8 @@ import java.util.concurrent.ConcurrentHashMap;
  * All that is planned for a router.
  *
  * @param task what is done to one copy, in the coordinates of the drawing
+ * @param sources what was decided in each job whose parts lie there, by its name; see {@link
+ *     #choices(RouterStop)}
  * @param stops in the order of the run, in the coordinates of the machine
  * @param deeds what the stops do, by id of the operation
  * @param feeds of stops that can be done, by id
@@ -44,6 +46,7 @@ import java.util.concurrent.ConcurrentHashMap;
 public record RouterPlan(
         RouterTask task,
         RouterChoices choices,
+        Map<String, RouterChoices> sources,
         RouterUnit unit,
         RouterBook book,
         String material,
@@ -54,6 +57,7 @@ public record RouterPlan(
         RunRules rules) {
 
     public RouterPlan {
+        sources = Map.copyOf(sources);
         stops = List.copyOf(stops);
         deeds = Map.copyOf(deeds);
         feeds = Map.copyOf(feeds);
@@ -61,6 +65,11 @@ public record RouterPlan(
 
     public Optional<RouterStop> stop(String id) {
         return stops.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    /** What was decided in the job whose part it works. */
+    public RouterChoices choices(RouterStop stop) {
+        return sources.get(deed(stop).source());
     }
 
     /** Those that can be done. */

@@ -156,6 +156,7 @@ public final class RunPlanner {
         return new RouterPlan(
                 one,
                 choices,
+                Decided.bySource(task),
                 unit,
                 book,
                 task.order().material(),
@@ -370,9 +371,21 @@ public final class RunPlanner {
         if (isLevel(stop) && isLevel(must)) {
             return "pockets with thin walls between them are cut level by level";
         }
+        if (isRanked(stop, must)) {
+            return "its rank is higher";
+        }
         return stop.feature().equals(must.feature())
                 ? "it goes on where that one ends"
                 : "what it lies in would be free before, or its floor not there yet";
+    }
+
+    private static boolean isRanked(Stop stop, Stop must) {
+        int rank = rank(must);
+        return rank > 0 && rank < rank(stop);
+    }
+
+    private static int rank(Stop stop) {
+        return ((RouterWork) stop.work()).deed().operation().map(Operation::rank).orElse(0);
     }
 
     private static boolean isLevel(Stop stop) {

@@ -272,6 +272,7 @@ final class RouterStopSlip {
             rows.add(fields.typed(WishValues.ALLOWANCE));
         }
         rows.add(fields.segments(WishValues.BEYOND_FLUTES));
+        rows.add(fields.typed(WishValues.RANK));
         if (made.size() == 1) {
             rows.add(new Own(RouterPages.TEMPLATE, "levels", levels(made.get(0))));
         }
