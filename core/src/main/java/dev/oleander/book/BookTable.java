@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -14,6 +15,12 @@ import tools.jackson.databind.json.JsonMapper;
  * @param <B> the book itself
  */
 public interface BookTable<R extends BookRow, B extends BookTable<R, B>> extends Book<R> {
+
+    /** Numbers that a row did not have when it was written down are 0, as who asks for nothing. */
+    JsonMapper KEPT_ROWS =
+            JsonMapper.builder()
+                    .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                    .build();
 
     /** The same with other rows. */
     B of(List<R> rows);
@@ -59,7 +66,7 @@ public interface BookTable<R extends BookRow, B extends BookTable<R, B>> extends
 
     @Override
     default B changed(String subject, Optional<JsonNode> after) {
-        return after.map(row -> with(JsonMapper.shared().treeToValue(row, form().type())))
+        return after.map(row -> with(KEPT_ROWS.treeToValue(row, form().type())))
                 .orElseGet(() -> without(subject));
     }
 }
