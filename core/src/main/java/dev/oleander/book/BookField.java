@@ -13,10 +13,16 @@ import java.util.function.ToDoubleFunction;
  * @param unit empty when it has none
  * @param limits of a number; empty: it is text
  * @param get the value as it is written
+ * @param silent the value that says nothing; empty: each says something
  * @param <T> what has the value: a row, or a line of one
  */
 public record BookField<T>(
-        String word, String label, String unit, Optional<Limits> limits, Function<T, String> get) {
+        String word,
+        String label,
+        String unit,
+        Optional<Limits> limits,
+        Function<T, String> get,
+        Optional<String> silent) {
 
     private static final int LONGEST = 120;
     private static final int DECIMALS = 6;
@@ -30,7 +36,7 @@ public record BookField<T>(
 
     /** Text. */
     public static <T> BookField<T> text(String word, String label, Function<T, String> get) {
-        return new BookField<>(word, label, "", Optional.empty(), get);
+        return new BookField<>(word, label, "", Optional.empty(), get, Optional.empty());
     }
 
     /** A number above 0. */
@@ -52,18 +58,34 @@ public record BookField<T>(
                 label,
                 unit,
                 Optional.of(limits),
-                of -> Numbers.plain(get.applyAsDouble(of), DECIMALS));
+                of -> Numbers.plain(get.applyAsDouble(of), DECIMALS),
+                Optional.empty());
     }
 
     /** The same, which must be a whole number. */
     public BookField<T> whole() {
         return new BookField<>(
-                word, label, unit, limits.map(l -> new Limits(l.fromZero(), l.most(), true)), get);
+                word,
+                label,
+                unit,
+                limits.map(l -> new Limits(l.fromZero(), l.most(), true)),
+                get,
+                silent);
+    }
+
+    /** The same, of which one value says nothing. */
+    public BookField<T> silent(String value) {
+        return new BookField<>(word, label, unit, limits, get, Optional.of(value));
+    }
+
+    /** Whether it says something in a row, or a line. */
+    public boolean speaks(T of) {
+        return silent.filter(get.apply(of)::equals).isEmpty();
     }
 
     /** The same under another name for people. */
     public BookField<T> named(String other, String otherUnit) {
-        return new BookField<>(word, other, otherUnit, limits, get);
+        return new BookField<>(word, other, otherUnit, limits, get, silent);
     }
 
     /**

@@ -84,7 +84,7 @@ public class BookPage {
         Machine machine = shelf.machine();
         BookView<?> own = views.get(Kinds.of(machine).word());
         return own == null || !shelf.word().isEmpty()
-                ? new FieldsView<>(Kinds.of(machine), book.form())
+                ? new FieldsView<>(Kinds.of(machine), book)
                 : (BookView<R>) own;
     }
 }

@@ -25,8 +25,17 @@ public interface BookView<R extends BookRow> {
      */
     record Figure(String label, String text) {}
 
-    /** A column with one cell for a whole row. */
-    record Column<R>(String head, Function<R, String> text) {}
+    /**
+     * A column with one cell for a whole row.
+     *
+     * @param words whether it is read rather than compared
+     */
+    record Column<R>(String head, Function<R, String> text, boolean words) {
+
+        public Column(String head, Function<R, String> text) {
+            this(head, text, false);
+        }
+    }
 
     /** A column with a cell for each line of a row; lines count from 1. */
     record LineColumn<R>(String head, BiFunction<R, Integer, String> text) {}

@@ -1,5 +1,6 @@
 package dev.oleander.web.library;
 
+import dev.oleander.book.Book;
 import dev.oleander.book.BookField;
 import dev.oleander.book.BookForm;
 import dev.oleander.book.BookRow;
@@ -10,15 +11,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 
-/** A book as the fields of its rows say it. */
+/** A book as the fields of its rows say it; fields in which no row says anything are left out. */
 final class FieldsView<R extends BookRow> implements BookView<R> {
 
     private final Work<?, ?> kind;
     private final BookForm<R> form;
+    private final Book<R> book;
 
-    FieldsView(Work<?, ?> kind, BookForm<R> form) {
+    FieldsView(Work<?, ?> kind, Book<R> book) {
         this.kind = kind;
-        this.form = form;
+        this.form = book.form();
+        this.book = book;
     }
 
     @Override
@@ -42,7 +45,14 @@ final class FieldsView<R extends BookRow> implements BookView<R> {
 
     @Override
     public List<Column<R>> columns(BookForm<R> of) {
-        return of.fields().stream().map(f -> new Column<>(head(f), f.get())).toList();
+        return of.fields().stream()
+                .filter(f -> f.silent().isEmpty() || book.rows().stream().anyMatch(f::speaks))
+                .map(f -> new Column<R>(head(f), row -> said(f, row), f.limits().isEmpty()))
+                .toList();
+    }
+
+    private static <R> String said(BookField<R> field, R row) {
+        return field.speaks(row) ? field.get().apply(row) : "";
     }
 
     @Override

@@ -21,36 +21,41 @@ public record RuleTable(String machine, List<PanelRule> rows)
             BookField.text("name", "Name", PanelRule::name);
     private static final BookField<PanelRule> KIND =
             BookField.text("kind", "Feature", PanelRule::kind);
-    private static final BookField<PanelRule> FACE = BookField.text("face", "On", PanelRule::face);
-    private static final BookField<PanelRule> TAG = BookField.text("tag", "For", PanelRule::tag);
+    private static final BookField<PanelRule> FACE =
+            BookField.text("face", "On", PanelRule::face).silent(PanelRule.ANY);
+    private static final BookField<PanelRule> TAG =
+            BookField.text("tag", "For", PanelRule::tag).silent(PanelRule.ANY);
     private static final BookField<PanelRule> FROM =
-            BookField.from0("from", "From", "mm", 10_000, PanelRule::from);
+            BookField.from0("from", "From", "mm", 10_000, PanelRule::from).silent("0");
     private static final BookField<PanelRule> TO =
-            BookField.from0("to", "To", "mm", 10_000, PanelRule::to);
+            BookField.from0("to", "To", "mm", 10_000, PanelRule::to).silent("0");
     private static final BookField<PanelRule> DEPTH =
-            BookField.text("depth", "Depth", PanelRule::depth);
+            BookField.text("depth", "Depth", PanelRule::depth).silent(PanelRule.ANY);
     private static final BookField<PanelRule> DEPTH_FROM =
-            BookField.from0("depthFrom", "Depth from", "mm", 1_000, PanelRule::depthFrom);
+            BookField.from0("depthFrom", "Depth from", "mm", 1_000, PanelRule::depthFrom)
+                    .silent("0");
     private static final BookField<PanelRule> DEPTH_TO =
-            BookField.from0("depthTo", "Depth to", "mm", 1_000, PanelRule::depthTo);
+            BookField.from0("depthTo", "Depth to", "mm", 1_000, PanelRule::depthTo).silent("0");
     private static final BookField<PanelRule> STOCK =
-            BookField.text("stock", "Material", PanelRule::stock);
+            BookField.text("stock", "Material", PanelRule::stock).silent(PanelRule.ANY);
     private static final BookField<PanelRule> THINNEST =
-            BookField.from0("thinnest", "Thickness from", "mm", 1_000, PanelRule::thinnest);
+            BookField.from0("thinnest", "Thickness from", "mm", 1_000, PanelRule::thinnest)
+                    .silent("0");
     private static final BookField<PanelRule> THICKEST =
-            BookField.from0("thickest", "Thickness to", "mm", 1_000, PanelRule::thickest);
+            BookField.from0("thickest", "Thickness to", "mm", 1_000, PanelRule::thickest)
+                    .silent("0");
     private static final BookField<PanelRule> SHOWN =
-            BookField.text("shown", "Face", PanelRule::shown);
+            BookField.text("shown", "Face", PanelRule::shown).silent(PanelRule.ANY);
     private static final BookField<PanelRule> RANK =
-            BookField.from0("rank", "Rank", "", 99, PanelRule::rank).whole();
+            BookField.from0("rank", "Rank", "", 99, PanelRule::rank).whole().silent("0");
     private static final BookField<PanelRule> FORM_OF =
-            BookField.text("form", "Drawn as", PanelRule::form);
+            BookField.text("form", "Drawn as", PanelRule::form).silent(PanelRule.ANY);
     private static final BookField<PanelRule> OPERATION =
             BookField.text("operation", "Made by", PanelRule::operation);
     private static final BookField<PanelRule> TOOL =
-            BookField.from0("tool", "Tool", "", 999, PanelRule::tool).whole();
+            BookField.from0("tool", "Tool", "", 999, PanelRule::tool).whole().silent("0");
     private static final BookField<PanelRule> VALUES =
-            BookField.text("values", "With", PanelRule::values);
+            BookField.text("values", "With", PanelRule::values).silent(PanelRule.ANY);
 
     private static final BookForm<PanelRule> FORM =
             BookForm.of(
