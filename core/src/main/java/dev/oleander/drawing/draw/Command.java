@@ -9,6 +9,7 @@ import java.util.List;
  * @param label what people read
  * @param group heading under which it is offered
  * @param targets how many entities it works on
+ * @param shown what is written on a shape
  * @param deed does it; throws {@link DrawException} when it cannot be done
  */
 public record Command(
@@ -17,10 +18,51 @@ public record Command(
         Group group,
         Targets targets,
         List<Parameter> parameters,
+        List<Shown> shown,
         Deed deed) {
 
     public Command {
         parameters = List.copyOf(parameters);
+        shown = List.copyOf(shown);
+    }
+
+    /** One on which nothing is written. */
+    Command(
+            String word,
+            String label,
+            Group group,
+            Targets targets,
+            List<Parameter> parameters,
+            Deed deed) {
+        this(word, label, group, targets, parameters, List.of(), deed);
+    }
+
+    /** The same with what is written on the shape. */
+    Command showing(Shown... sizes) {
+        return new Command(word, label, group, targets, parameters, List.of(sizes), deed);
+    }
+
+    /**
+     * A value as a dimension on the shape, between two places that are formulas of its values; both
+     * are one where a value is a number of something that stands there. The shape lies about its
+     * place, not turned.
+     */
+    public record Shown(String parameter, String x1, String y1, String x2, String y2) {
+
+        /** Along x. */
+        static Shown across(String parameter, String x1, String x2, String y) {
+            return new Shown(parameter, x1, y, x2, y);
+        }
+
+        /** Along y. */
+        static Shown up(String parameter, String x, String y1, String y2) {
+            return new Shown(parameter, x, y1, x, y2);
+        }
+
+        /** At one place. */
+        static Shown at(String parameter, String x, String y) {
+            return new Shown(parameter, x, y, x, y);
+        }
     }
 
     /** Headings. */

@@ -19,6 +19,7 @@ public final class Commands {
         commands.addAll(FigureCommands.all());
         commands.addAll(ShapeCommands.all());
         commands.addAll(FlangeCommands.all());
+        commands.addAll(FittingCommands.all());
         commands.addAll(ChangeCommands.all());
         commands.addAll(CopyCommands.all());
         commands.addAll(NoteCommands.all());

@@ -1,5 +1,8 @@
 package dev.oleander.drawing.draw;
 
+import static dev.oleander.drawing.draw.Command.Shown.across;
+import static dev.oleander.drawing.draw.Command.Shown.at;
+import static dev.oleander.drawing.draw.Command.Shown.up;
 import static dev.oleander.drawing.draw.Parameter.angle;
 import static dev.oleander.drawing.draw.Parameter.count;
 import static dev.oleander.drawing.draw.Parameter.length;
@@ -19,46 +22,71 @@ final class FlangeCommands {
     static List<Command> all() {
         return List.of(
                 ShapeCommands.command(
-                        "ovalFlange",
-                        "Oval flange",
-                        List.of(
-                                length("middle", "Middle diameter", "70"),
-                                length("ends", "Diameter at the ends", "24"),
-                                length("centres", "Between the holes", "104"),
-                                length("bore", "Bore", "42"),
-                                length("hole", "Hole diameter", "11")),
-                        FlangeCommands::ovalFlange),
+                                "ovalFlange",
+                                "Oval flange",
+                                List.of(
+                                        length("middle", "Middle diameter", "70"),
+                                        length("ends", "Diameter at the ends", "24"),
+                                        length("centres", "Between the holes", "104"),
+                                        length("bore", "Bore", "42"),
+                                        length("hole", "Hole diameter", "11")),
+                                FlangeCommands::ovalFlange)
+                        .showing(
+                                up("middle", "0", "-middle/2", "middle/2"),
+                                across("ends", "centres/2 - ends/2", "centres/2 + ends/2", "0"),
+                                across("centres", "-centres/2", "centres/2", "-middle/2"),
+                                across("bore", "-bore/2", "bore/2", "0"),
+                                across("hole", "-centres/2 - hole/2", "-centres/2 + hole/2", "0")),
                 ShapeCommands.command(
-                        "squareFlange",
-                        "Square flange",
-                        List.of(
-                                length("side", "Side", "120"),
-                                length("radius", "Corner radius", "side/10"),
-                                length("bore", "Bore", "60"),
-                                length("circle", "Bolt circle", "bore + 28"),
-                                count("holes", "Holes", "8"),
-                                length("hole", "Hole diameter", "9"),
-                                angle("first", "First hole at", "360/holes/2")),
-                        FlangeCommands::squareFlange),
+                                "squareFlange",
+                                "Square flange",
+                                List.of(
+                                        length("side", "Side", "120"),
+                                        length("radius", "Corner radius", "side/10"),
+                                        length("bore", "Bore", "60"),
+                                        length("circle", "Bolt circle", "bore + 28"),
+                                        count("holes", "Holes", "8"),
+                                        length("hole", "Hole diameter", "9"),
+                                        angle("first", "First hole at", "360/holes/2")),
+                                FlangeCommands::squareFlange)
+                        .showing(
+                                across("side", "-side/2", "side/2", "-side/2"),
+                                across("radius", "side/2 - radius", "side/2", "side/2"),
+                                across("bore", "-bore/2", "bore/2", "0"),
+                                up("circle", "0", "-circle/2", "circle/2"),
+                                at("holes", "circle/2", "0"),
+                                across("hole", "circle/2 - hole/2", "circle/2 + hole/2", "0"),
+                                at("first", "circle/2", "hole")),
                 ShapeCommands.command(
-                        "ringSegment",
-                        "Ring segment",
-                        List.of(
-                                length("outer", "Outer diameter", "200"),
-                                length("inner", "Inner diameter", "120"),
-                                angle("sweep", "Angle", "90"),
-                                count("holes", "Holes", "3"),
-                                length("hole", "Hole diameter", "9")),
-                        FlangeCommands::ringSegment),
+                                "ringSegment",
+                                "Ring segment",
+                                List.of(
+                                        length("outer", "Outer diameter", "200"),
+                                        length("inner", "Inner diameter", "120"),
+                                        angle("sweep", "Angle", "90"),
+                                        count("holes", "Holes", "3"),
+                                        length("hole", "Hole diameter", "9")),
+                                FlangeCommands::ringSegment)
+                        .showing(
+                                across("outer", "0", "outer/2", "0"),
+                                across("inner", "0", "inner/2", "0"),
+                                at("sweep", "0", "0"),
+                                at("holes", "(outer + inner)/4", "0"),
+                                at("hole", "(outer + inner)/4", "hole")),
                 ShapeCommands.command(
-                        "frame",
-                        "Frame",
-                        List.of(
-                                length("width", "Width", "200"),
-                                length("height", "Height", "120"),
-                                length("border", "Border", "20"),
-                                length("radius", "Corner radius", "10")),
-                        FlangeCommands::frame));
+                                "frame",
+                                "Frame",
+                                List.of(
+                                        length("width", "Width", "200"),
+                                        length("height", "Height", "120"),
+                                        length("border", "Border", "20"),
+                                        length("radius", "Corner radius", "10")),
+                                FlangeCommands::frame)
+                        .showing(
+                                across("width", "-width/2", "width/2", "-height/2"),
+                                up("height", "-width/2", "-height/2", "height/2"),
+                                across("border", "width/2 - border", "width/2", "0"),
+                                across("radius", "width/2 - radius", "width/2", "height/2")));
     }
 
     /** The hull of three circles in a row. */

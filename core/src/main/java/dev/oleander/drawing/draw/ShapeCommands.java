@@ -1,5 +1,8 @@
 package dev.oleander.drawing.draw;
 
+import static dev.oleander.drawing.draw.Command.Shown.across;
+import static dev.oleander.drawing.draw.Command.Shown.at;
+import static dev.oleander.drawing.draw.Command.Shown.up;
 import static dev.oleander.drawing.draw.Parameter.angle;
 import static dev.oleander.drawing.draw.Parameter.count;
 import static dev.oleander.drawing.draw.Parameter.length;
@@ -22,71 +25,132 @@ final class ShapeCommands {
     static List<Command> all() {
         return List.of(
                 command(
-                        "plate",
-                        "Plate with hole pattern",
-                        List.of(
-                                length("width", "Width", "200"),
-                                length("height", "Height", "120"),
-                                length("radius", "Corner radius", "10"),
-                                length("hole", "Hole diameter", "11"),
-                                count("columns", "Holes across", "2"),
-                                count("rows", "Holes up", "2"),
-                                length("edge", "Hole centre from edge", "20")),
-                        ShapeCommands::plate),
+                                "plate",
+                                "Plate with hole pattern",
+                                List.of(
+                                        length("width", "Width", "200"),
+                                        length("height", "Height", "120"),
+                                        length("radius", "Corner radius", "10"),
+                                        length("hole", "Hole diameter", "11"),
+                                        count("columns", "Holes across", "2"),
+                                        count("rows", "Holes up", "2"),
+                                        length("edge", "Hole centre from edge", "20")),
+                                ShapeCommands::plate)
+                        .showing(
+                                across("width", "-width/2", "width/2", "-height/2"),
+                                up("height", "-width/2", "-height/2", "height/2"),
+                                across("radius", "width/2 - radius", "width/2", "height/2"),
+                                across(
+                                        "hole",
+                                        "edge - width/2 - hole/2",
+                                        "edge - width/2 + hole/2",
+                                        "edge - height/2"),
+                                up("edge", "width/2 - edge", "-height/2", "edge - height/2"),
+                                at("columns", "0", "edge - height/2"),
+                                at("rows", "edge - width/2", "0")),
                 command(
-                        "ring",
-                        "Ring with bolt circle",
-                        List.of(
-                                length("outer", "Outer diameter", "160"),
-                                length("inner", "Inner diameter", "90"),
-                                length("circle", "Bolt circle", "(outer + inner)/2"),
-                                count("holes", "Holes", "6"),
-                                length("hole", "Hole diameter", "9"),
-                                angle("first", "First hole at", "0")),
-                        ShapeCommands::ring),
+                                "ring",
+                                "Ring with bolt circle",
+                                List.of(
+                                        length("outer", "Outer diameter", "160"),
+                                        length("inner", "Inner diameter", "90"),
+                                        length("circle", "Bolt circle", "(outer + inner)/2"),
+                                        count("holes", "Holes", "6"),
+                                        length("hole", "Hole diameter", "9"),
+                                        angle("first", "First hole at", "0")),
+                                ShapeCommands::ring)
+                        .showing(
+                                across("outer", "-outer/2", "outer/2", "0"),
+                                up("inner", "0", "-inner/2", "inner/2"),
+                                across("circle", "-circle/2", "circle/2", "-outer/2"),
+                                across("hole", "circle/2 - hole/2", "circle/2 + hole/2", "0"),
+                                at("holes", "circle/2", "0"),
+                                at("first", "circle/2", "hole")),
                 command(
-                        "bracket",
-                        "Bracket with notches",
-                        List.of(
-                                length("width", "Width", "120"),
-                                length("height", "Height", "80"),
-                                length("notch", "Notch width", "12"),
-                                length("depth", "Notch depth", "12"),
-                                length("hole", "Hole diameter", "9"),
-                                length("edge", "Hole centre from edge", "15")),
-                        ShapeCommands::bracket),
+                                "bracket",
+                                "Bracket with notches",
+                                List.of(
+                                        length("width", "Width", "120"),
+                                        length("height", "Height", "80"),
+                                        length("notch", "Notch width", "12"),
+                                        length("depth", "Notch depth", "12"),
+                                        length("hole", "Hole diameter", "9"),
+                                        length("edge", "Hole centre from edge", "15")),
+                                ShapeCommands::bracket)
+                        .showing(
+                                across("width", "-width/2", "width/2", "-height/2"),
+                                up("height", "-width/2", "-height/2", "height/2"),
+                                across("notch", "width/2 - notch", "width/2", "height/2"),
+                                up("depth", "width/2", "height/2 - depth", "height/2"),
+                                across(
+                                        "hole",
+                                        "edge - width/2 - hole/2",
+                                        "edge - width/2 + hole/2",
+                                        "0"),
+                                across("edge", "width/2 - edge", "width/2", "0")),
                 command(
-                        "strip",
-                        "Slotted strip",
-                        List.of(
-                                length("length", "Length", "300"),
-                                length("width", "Width", "40"),
-                                length("radius", "Corner radius", "5"),
-                                count("slots", "Slots", "5"),
-                                length("slot", "Slot length", "24"),
-                                length("across", "Slot width", "9"),
-                                length("pitch", "Slot pitch", "length/slots")),
-                        ShapeCommands::strip),
+                                "strip",
+                                "Slotted strip",
+                                List.of(
+                                        length("length", "Length", "300"),
+                                        length("width", "Width", "40"),
+                                        length("radius", "Corner radius", "5"),
+                                        count("slots", "Slots", "5"),
+                                        length("slot", "Slot length", "24"),
+                                        length("across", "Slot width", "9"),
+                                        length("pitch", "Slot pitch", "length/slots")),
+                                ShapeCommands::strip)
+                        .showing(
+                                across("length", "-length/2", "length/2", "-width/2"),
+                                up("width", "-length/2", "-width/2", "width/2"),
+                                across("radius", "length/2 - radius", "length/2", "width/2"),
+                                at("slots", "0", "0"),
+                                across(
+                                        "slot",
+                                        "-(slots - 1)/2*pitch - slot/2",
+                                        "-(slots - 1)/2*pitch + slot/2",
+                                        "0"),
+                                up("across", "(slots - 1)/2*pitch", "-across/2", "across/2"),
+                                across(
+                                        "pitch",
+                                        "-(slots - 1)/2*pitch",
+                                        "-(slots - 1)/2*pitch + pitch",
+                                        "width/2")),
                 command(
-                        "brace",
-                        "Corner brace",
-                        List.of(
-                                length("width", "Leg along x", "120"),
-                                length("height", "Leg along y", "120"),
-                                length("nose", "Nose at the ends", "20"),
-                                length("clip", "Clipped corner", "15"),
-                                length("hole", "Hole diameter", "0")),
-                        ShapeCommands::brace),
+                                "brace",
+                                "Corner brace",
+                                List.of(
+                                        length("width", "Leg along x", "120"),
+                                        length("height", "Leg along y", "120"),
+                                        length("nose", "Nose at the ends", "20"),
+                                        length("clip", "Clipped corner", "15"),
+                                        length("hole", "Hole diameter", "0")),
+                                ShapeCommands::brace)
+                        .showing(
+                                across("width", "0", "width", "0"),
+                                up("height", "0", "0", "height"),
+                                up("nose", "width", "0", "nose"),
+                                across("clip", "0", "clip", "clip"),
+                                at("hole", "width/3", "height/3")),
                 command(
-                        "toothed",
-                        "Toothed ring",
-                        List.of(
-                                count("teeth", "Teeth", "24"),
-                                length("outer", "Over the teeth", "150"),
-                                length("root", "At the roots", "136"),
-                                length("land", "Width of a tooth's land", "pi*outer/teeth*0.3"),
-                                length("bore", "Bore", "40")),
-                        ShapeCommands::toothed));
+                                "toothed",
+                                "Toothed ring",
+                                List.of(
+                                        count("teeth", "Teeth", "24"),
+                                        length("outer", "Over the teeth", "150"),
+                                        length("root", "At the roots", "136"),
+                                        length(
+                                                "land",
+                                                "Width of a tooth's land",
+                                                "pi*outer/teeth*0.3"),
+                                        length("bore", "Bore", "40")),
+                                ShapeCommands::toothed)
+                        .showing(
+                                at("teeth", "outer/2", "0"),
+                                across("outer", "-outer/2", "outer/2", "-outer/2"),
+                                up("root", "0", "-root/2", "root/2"),
+                                up("land", "outer/2", "-land/2", "land/2"),
+                                across("bore", "-bore/2", "bore/2", "0")));
     }
 
     /** A whole part: its place comes before its own values, its turn after them. */

@@ -27,23 +27,35 @@ final class Edges {
      */
     private static final int[][] CORNERS = {{0, 2, 1, 3}, {2, 3, 0, 1}, {3, 1, 2, 0}, {1, 0, 3, 2}};
 
+    /** How much more levels change beside a way than along it, where it follows the edge. */
+    private static final double ALONG = 1.2;
+
     private final Ink ink;
-    private final boolean twoLevels;
+    private final Kind kind;
 
     /** Down ways over the line between two pixels of a row. */
     private final BitSet seen;
 
-    private Edges(Ink ink, boolean twoLevels) {
+    private Edges(Ink ink, Kind kind) {
         this.ink = ink;
-        this.twoLevels = twoLevels;
+        this.kind = kind;
         this.seen = new BitSet((ink.width() + 1) * ink.height());
     }
 
-    /**
-     * @param twoLevels whether there are no levels between ink and paper: edges lie half way
-     */
-    static List<Loop> of(Ink ink, boolean twoLevels) {
-        return new Edges(ink, twoLevels).loops();
+    /** What the edges of a picture are like. */
+    enum Kind {
+        /** There is nothing between ink and paper: edges lie half way. */
+        STEPPED,
+
+        /** Levels are not worth much: only the two nearest to the threshold are looked at. */
+        NOISY,
+
+        /** Levels say how much of a pixel is covered. */
+        SHARP
+    }
+
+    static List<Loop> of(Ink ink, Kind kind) {
+        return new Edges(ink, kind).loops();
     }
 
     private List<Loop> loops() {
@@ -110,9 +122,26 @@ final class Edges {
 
     private void add(
             Loop.Growing points, int cellX, int cellY, int dark, int paper, double[] over) {
-        double share = twoLevels ? 0.5 : over[dark] / (over[dark] - over[paper]);
-        double x = dark % 2 + share * (paper % 2 - dark % 2);
-        double y = dark / 2 + share * (paper / 2 - dark / 2);
-        points.add(cellX + 0.5 + x, ink.height() - (cellY + 0.5 + y));
+        int dx = paper % 2 - dark % 2;
+        int dy = paper / 2 - dark / 2;
+        int x = cellX + dark % 2;
+        int y = cellY + dark / 2;
+        double share = kind == Kind.STEPPED ? 0.5 : over[dark] / (over[dark] - over[paper]);
+        if (kind == Kind.SHARP) {
+            if (isAlong(x, y, dx, dy)) {
+                // ways that follow the edge say less of where it is than those across it
+                return;
+            }
+            double covered = Coverage.edge(ink, x, y, dx, dy);
+            share = Double.isNaN(covered) ? share : covered;
+        }
+        points.add(x + 0.5 + share * dx, ink.height() - (y + 0.5 + share * dy));
+    }
+
+    private boolean isAlong(int x, int y, int dx, int dy) {
+        double across = ink.over(x, y) - ink.over(x + dx, y + dy);
+        double before = ink.over(x - dy, y - dx) + ink.over(x - dy + dx, y - dx + dy);
+        double after = ink.over(x + dy, y + dx) + ink.over(x + dy + dx, y + dx + dy);
+        return Math.abs(after - before) / 4 > ALONG * across;
     }
 }

@@ -5,6 +5,7 @@ import dev.oleander.dialect.DialectException;
 import dev.oleander.drawing.DrawingException;
 import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.drawing.letter.LetterException;
+import dev.oleander.drawing.picture.PictureException;
 import dev.oleander.plan.bed.PlanException;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.value.ValueException;
@@ -54,6 +55,7 @@ class ApiErrors extends ResponseEntityExceptionHandler {
     @ExceptionHandler({
         DrawException.class,
         LetterException.class,
+        PictureException.class,
         FormulaException.class,
         ValueException.class,
         CutDataException.class,

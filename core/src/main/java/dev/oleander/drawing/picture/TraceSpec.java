@@ -1,0 +1,78 @@
+package dev.oleander.drawing.picture;
+
+import java.util.Optional;
+
+/**
+ * How a picture becomes line work.
+ *
+ * @param mode outlines, or centre lines of strokes
+ * @param threshold the level between ink and paper; empty: found
+ * @param local whether the level is found at each place for itself
+ * @param invert whether what is lighter is the ink
+ * @param smooth width of a bell curve by which the picture is smoothed before, pixels
+ * @param speckPx pixels below which ink is a speck, and goes
+ * @param holePx pixels below which a hole in ink is a pin-hole, and goes
+ * @param tolerance greatest distance of line work from the edge, pixels; empty: as sharp as the
+ *     picture is
+ * @param corner turn from which on there is a corner, degrees
+ * @param polish what may be put right
+ */
+public record TraceSpec(
+        Mode mode,
+        Optional<Double> threshold,
+        boolean local,
+        boolean invert,
+        double smooth,
+        int speckPx,
+        int holePx,
+        Optional<Double> tolerance,
+        double corner,
+        Polish polish) {
+
+    /** Turn of a corner unless another is wished, degrees. */
+    public static final double CORNER = 35;
+
+    /** What is made of ink. */
+    public enum Mode {
+        OUTLINE,
+        CENTRE
+    }
+
+    /**
+     * What may be put right.
+     *
+     * @param circles whether what is nearly a circle is one, those of nearly one size of one
+     * @param axes whether edges that are nearly along an axis are
+     */
+    public record Polish(boolean circles, boolean axes) {
+
+        public static final Polish ALL = new Polish(true, true);
+    }
+
+    /** Outlines as they are found. */
+    public static final TraceSpec USUAL =
+            new TraceSpec(
+                    Mode.OUTLINE,
+                    Optional.empty(),
+                    false,
+                    false,
+                    0,
+                    0,
+                    0,
+                    Optional.empty(),
+                    CORNER,
+                    Polish.ALL);
+
+    /**
+     * How elements are laid along an edge.
+     *
+     * @param tolerance pixels
+     * @param corner radians
+     */
+    record Fit(double tolerance, double corner, boolean circles, boolean axes) {}
+
+    Fit fit(double within) {
+        return new Fit(
+                tolerance.orElse(within), Math.toRadians(corner), polish.circles(), polish.axes());
+    }
+}
