@@ -2,6 +2,7 @@ package dev.oleander.drawing.picture;
 
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.flat.DisjointSets;
 import dev.oleander.progress.Progress;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -39,6 +40,7 @@ final class CentreLines {
                 new TraceSpec.Fit(
                         Math.max(fit.tolerance(), Tracer.NOISY),
                         fit.corner(),
+                        fit.chip(),
                         fit.circles(),
                         fit.axes());
         this.threshold = threshold;
@@ -184,6 +186,7 @@ final class CentreLines {
                 open.add(new Through(branch.from(), branch.to(), branch.pixels()));
             }
         }
+        int[] merged = merged(open, skeleton.nodeCount());
         for (int node = 0; node < skeleton.nodeCount(); node++) {
             goOn(node, open);
         }
@@ -197,8 +200,8 @@ final class CentreLines {
                 strokes.add(
                         stroke(
                                 way.pixels,
-                                crossing(way.from, open, skeleton),
-                                crossing(way.to, open, skeleton),
+                                crossing(way.from, open, merged, skeleton),
+                                crossing(way.to, open, merged, skeleton),
                                 false));
             }
         }
@@ -206,9 +209,50 @@ final class CentreLines {
     }
 
     /** Where others meet it; null: it ends there. */
-    private Point crossing(int node, List<Through> open, Skeleton skeleton) {
+    private Point crossing(int node, List<Through> open, int[] merged, Skeleton skeleton) {
         long met = open.stream().filter(o -> o.touches(node) || o.passes(node)).count();
-        return met > 1 ? middle(skeleton.node(node)) : null;
+        if (met < 2) {
+            return null;
+        }
+        List<Integer> pixels = new ArrayList<>();
+        for (int other = 0; other < merged.length; other++) {
+            if (merged[other] == node) {
+                Arrays.stream(skeleton.node(other)).forEach(pixels::add);
+            }
+        }
+        return middle(pixels.stream().mapToInt(i -> i).toArray());
+    }
+
+    /**
+     * Thinning parts a crossing into nodes that are less than the ink's width apart: they are one.
+     *
+     * @return for each node the one that it is part of
+     */
+    private int[] merged(List<Through> open, int count) {
+        DisjointSets sets = new DisjointSets(count);
+        List<Through> within = new ArrayList<>();
+        for (Through way : open) {
+            double width = 2 * Math.max(distances[way.pixels[0]], distances[way.last()]);
+            boolean ends = isEnd(way.from, open) || isEnd(way.to, open);
+            if (way.from != way.to && !ends && way.pixels.length < width) {
+                sets.unite(way.from, way.to);
+                within.add(way);
+            }
+        }
+        open.removeAll(within);
+        int[] merged = new int[count];
+        for (int node = 0; node < count; node++) {
+            merged[node] = sets.leader(node);
+        }
+        for (Through way : open) {
+            way.from = merged[way.from];
+            way.to = merged[way.to];
+        }
+        return merged;
+    }
+
+    private static boolean isEnd(int node, List<Through> open) {
+        return open.stream().filter(o -> o.touches(node)).limit(2).count() < 2;
     }
 
     /** Branches that were joined. */
@@ -222,6 +266,10 @@ final class CentreLines {
             this.from = from;
             this.to = to;
             this.pixels = pixels;
+        }
+
+        int last() {
+            return pixels[pixels.length - 1];
         }
 
         boolean touches(int node) {
@@ -341,11 +389,11 @@ final class CentreLines {
         if (all.size() < 3) {
             all = List.of(stroke.way().get(0), stroke.way().get(n - 1));
         }
-        double half = Arrays.stream(stroke.halves()).average().orElse(0);
+        double half = inner.stream().mapToDouble(Ridge.Place::width).average().orElse(2) / 2;
         new Outliner(loop(all), fit)
                 .open(
-                        end(all, stroke.begins(), stroke.halves()[0], false),
-                        end(all, stroke.ends(), stroke.halves()[n - 1], true),
+                        end(all, stroke.begins(), half, false),
+                        end(all, stroke.ends(), half, true),
                         2 * half)
                 .ifPresent(d -> add(d.chain(), d.greatest(), inner, chains));
     }

@@ -15,6 +15,12 @@ final class Corners {
     /** Way on either side that a circle would have to follow, pixels. */
     private static final double ROUND = 7;
 
+    /** The same of a rough edge, on which a short way may be anything. */
+    private static final double ROUGH_ROUND = 10;
+
+    /** Distance from a circle from which on an edge is rough, pixels. */
+    private static final double ROUGH = 0.5;
+
     private final Loop points;
     private final double least;
     private final double tolerance;
@@ -121,8 +127,9 @@ final class Corners {
     }
 
     private boolean isRound(int i) {
-        double side = Math.min(ROUND, length / 4);
+        boolean rough = tolerance > ROUGH;
+        double side = Math.min(rough ? ROUGH_ROUND : ROUND, length / 4);
         Element circle = new ElementFit(points).circle(back(i, side), ahead(i, side));
-        return circle != null && circle.greatest() <= tolerance;
+        return circle != null && circle.greatest() <= (rough ? ROUGH : tolerance);
     }
 }

@@ -7,7 +7,7 @@ import java.util.List;
 final class Meeting {
 
     /** How far from where the points turn elements may meet, pixels. */
-    private static final double FARTHEST = 8;
+    private static final double FARTHEST = 12;
 
     private Meeting() {}
 

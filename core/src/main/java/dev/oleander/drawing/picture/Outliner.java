@@ -28,6 +28,9 @@ final class Outliner {
     private final TraceSpec.Fit fit;
     private final double tolerance;
 
+    /** Way from where points go over to another element within which both may meet, pixels. */
+    private double reach = 2 * ROUNDED;
+
     /**
      * An edge as elements.
      *
@@ -65,7 +68,7 @@ final class Outliner {
     }
 
     private Optional<Drawn<Contour>> ofElements() {
-        Corners corners = new Corners(points, fit.corner(), Math.max(tolerance, 0.3));
+        Corners corners = new Corners(points, fit.corner(), tolerance);
         List<Integer> turns = corners.found();
         Strung strung = turns.isEmpty() ? smooth() : between(turns);
         List<Segment> segments = segments(strung, true);
@@ -146,7 +149,7 @@ final class Outliner {
     private Point joint(Element before, Element own, Point at) {
         Point half = before.nearest(at).midpoint(own.nearest(at));
         Point meeting = Meeting.of(before, own, at);
-        return meeting.distance(at) <= 2 * ROUNDED ? meeting : half;
+        return meeting.distance(at) <= reach ? meeting : half;
     }
 
     private Point point(int i) {
@@ -165,7 +168,7 @@ final class Outliner {
             met.add(
                     begun.joints().stream()
                             .min(Comparator.comparingDouble(near::distance))
-                            .filter(p -> p.distance(near) < ROUNDED)
+                            .filter(p -> p.distance(near) < 2 * ROUNDED)
                             .orElse(near));
         }
         return between(turns, met);
@@ -209,11 +212,28 @@ final class Outliner {
             first = from;
             last = to;
         }
-        List<Element> elements = new FewestElements(points, tolerance).of(first, last);
+        List<Element> elements =
+                withoutChips(new FewestElements(points, tolerance).of(first, last));
         if (elements.size() == 1) {
             return strung(List.of(alongAxis(elements.get(0))), false);
         }
         return joined(elements);
+    }
+
+    /** Beside a corner of a rough edge points belong to neither side. */
+    private List<Element> withoutChips(List<Element> all) {
+        List<Element> kept = new ArrayList<>(all);
+        while (kept.size() > 1 && isChip(kept.get(0))) {
+            kept.remove(0);
+        }
+        while (kept.size() > 1 && isChip(kept.get(kept.size() - 1))) {
+            kept.remove(kept.size() - 1);
+        }
+        return kept;
+    }
+
+    private boolean isChip(Element element) {
+        return point(element.from()).distance(point(element.to())) < fit.chip();
     }
 
     /** Stretches that are smooth are made tangent, each for itself. */
@@ -276,6 +296,7 @@ final class Outliner {
         if (last < 1) {
             return Optional.empty();
         }
+        reach = Math.max(reach, 2 * cap);
         List<Element> all = new FewestElements(points, tolerance).of(0, last);
         Strung run = joined(withoutCaps(all, cap));
         List<Element> elements = run.elements();
@@ -300,7 +321,7 @@ final class Outliner {
             Element after = kept.get(i + 1);
             Point near = begin.midpoint(end);
             boolean isShort = begin.distance(end) < cap;
-            if (isShort && Meeting.of(before, after, near).distance(near) < cap) {
+            if (isShort && Meeting.of(before, after, near).distance(near) < 2 * cap) {
                 kept.remove(i);
                 i--;
             }

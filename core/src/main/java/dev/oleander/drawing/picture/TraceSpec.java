@@ -68,11 +68,16 @@ public record TraceSpec(
      *
      * @param tolerance pixels
      * @param corner radians
+     * @param chip length below which what lies beside a corner is part of it, pixels
      */
-    record Fit(double tolerance, double corner, boolean circles, boolean axes) {}
+    record Fit(double tolerance, double corner, double chip, boolean circles, boolean axes) {}
 
-    Fit fit(double within) {
+    Fit fit(double within, double chip) {
         return new Fit(
-                tolerance.orElse(within), Math.toRadians(corner), polish.circles(), polish.axes());
+                tolerance.orElse(within),
+                Math.toRadians(corner),
+                chip,
+                polish.circles(),
+                polish.axes());
     }
 }

@@ -18,6 +18,9 @@ public final class Tracer {
     static final double NOISY = 0.35;
     static final double STEPPED = 0.6;
 
+    /** Length below which what lies beside a corner of a rough edge is part of it, pixels. */
+    private static final double CHIP = 5;
+
     /** Share of the levels between ink and paper from which on they are noise. */
     private static final double NOISE = 0.012;
 
@@ -60,7 +63,7 @@ public final class Tracer {
         Specks.Gone gone = Specks.remove(ink, spec.speckPx(), spec.holePx());
         requireInk();
         Edges.Kind kind = kind();
-        TraceSpec.Fit fit = spec.fit(tolerance(kind));
+        TraceSpec.Fit fit = spec.fit(tolerance(kind), kind == Edges.Kind.SHARP ? 0 : CHIP);
         List<Loop> loops = Edges.of(ink, kind);
         if (loops.size() > MOST) {
             throw tooMany(loops);

@@ -91,7 +91,7 @@ class CentreLinesTest {
         Chain corner =
                 trace.strokes().stream().filter(Path.class::isInstance).findFirst().orElseThrow();
         assertThat(corner.segments()).hasSize(2);
-        assertThat(off(corner, all)).isLessThan(0.8);
+        assertThat(off(corner, all)).as("%s", corner).isLessThan(0.8);
         Contour ring =
                 (Contour)
                         trace.strokes().stream()

@@ -12,7 +12,7 @@ import java.util.function.BiPredicate;
 /** Pictures of made-up shapes: how much of each pixel is covered, by many places in it. */
 final class Painted {
 
-    private static final int FINE = 16;
+    private static final int FINE = 8;
 
     private Painted() {}
 

@@ -20,7 +20,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 /** Shapes by numbers over HTTP; nothing is kept. */
 @ApiOfWork
 @RequestMapping("/api")
-class ShapeApi {
+class NumberedShapesApi {
 
     /**
      * A shape.
