@@ -28,7 +28,8 @@ const given = ({gives}, p, before) =>
 const INSTANT = new Set(['line', 'circle', 'rectangle']);
 
 /** Values that stay when the command is used again. */
-const KEPT = new Set(['radius', 'length', 'other', 'layer', 'distance', 'width', 'sides', 'height', 'turn', 'keep', 'away']);
+const KEPT = new Set(['radius', 'length', 'other', 'layer', 'distance', 'width', 'sides', 'height', 'turn', 'keep', 'away',
+  'font', 'wide', 'slant', 'letters', 'words', 'pitch', 'align', 'along', 'across']);
 
 export class Drawing {
   #places = [];

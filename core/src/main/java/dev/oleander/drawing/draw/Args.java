@@ -4,6 +4,8 @@ import dev.oleander.geometry.Point;
 import dev.oleander.quantity.Formula;
 import dev.oleander.quantity.FormulaException;
 import dev.oleander.quantity.Numbers;
+import dev.oleander.quantity.Worded;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,13 +33,31 @@ final class Args {
         for (Parameter p : parameters) {
             String given = step.values().getOrDefault(p.name(), "");
             String text = given.isBlank() ? p.otherwise() : given;
-            if (p.kind() == Parameter.Kind.TEXT || p.kind() == Parameter.Kind.YES_NO) {
+            if (p.isText()) {
                 texts.put(p.name(), text.strip());
+                requireOption(p, text.strip());
             } else {
                 double value = value(p, text, known);
                 known.put(p.name(), value);
                 numbers.put(p.name(), value);
             }
+        }
+    }
+
+    private static void requireOption(Parameter p, String word) {
+        if (p.kind() == Parameter.Kind.CHOICE
+                && p.options().stream().noneMatch(o -> o.word().equals(word))) {
+            throw DrawException.about(
+                    p.name(),
+                    "%s is \"%s\"; known are %s."
+                            .formatted(
+                                    p.label(),
+                                    word,
+                                    String.join(
+                                            ", ",
+                                            p.options().stream()
+                                                    .map(Parameter.Option::word)
+                                                    .toList())));
         }
     }
 
@@ -112,6 +132,15 @@ final class Args {
 
     Point point(String x, String y) {
         return new Point(number(x), number(y));
+    }
+
+    /** The value of a choice. */
+    <E extends Enum<E> & Worded> E choice(String name, Class<E> of) {
+        String word = text(name);
+        return Arrays.stream(of.getEnumConstants())
+                .filter(e -> e.word().equals(word))
+                .findFirst()
+                .orElseThrow();
     }
 
     String text(String name) {

@@ -88,6 +88,8 @@ public record Command(
     /** How many entities a command works on. */
     public enum Targets {
         NONE,
+        /** none, or the entities of one chain that are selected */
+        CHAIN_OR_NONE,
         ONE,
         /** one with a corner, or two that make one */
         ONE_OR_TWO,

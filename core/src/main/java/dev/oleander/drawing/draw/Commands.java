@@ -22,6 +22,7 @@ public final class Commands {
         commands.addAll(FittingCommands.all());
         commands.addAll(ChangeCommands.all());
         commands.addAll(CopyCommands.all());
+        commands.addAll(TextCommands.all());
         commands.addAll(NoteCommands.all());
         Map<String, Command> byWord = new LinkedHashMap<>();
         commands.forEach(c -> byWord.put(c.word(), c));

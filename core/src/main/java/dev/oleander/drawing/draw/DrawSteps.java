@@ -1,6 +1,7 @@
 package dev.oleander.drawing.draw;
 
 import dev.oleander.drawing.Drawing;
+import dev.oleander.drawing.letter.Faces;
 import dev.oleander.geometry.GeometryException;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,16 +11,24 @@ import java.util.Map;
 public final class DrawSteps {
 
     private final Map<String, Double> names;
+    private final Faces faces;
+
+    /** With the fonts that ship only. */
+    public DrawSteps(Map<String, Double> names) {
+        this(names, Faces.SHIPPED);
+    }
 
     /**
      * @param names values that formulas may use by name, mm
+     * @param faces fonts of texts
      */
-    public DrawSteps(Map<String, Double> names) {
+    public DrawSteps(Map<String, Double> names, Faces faces) {
         this.names = Map.copyOf(names);
+        this.faces = faces;
     }
 
     public Drawn apply(Drawing drawing, List<DrawStep> steps) {
-        Sketch sketch = new Sketch(drawing);
+        Sketch sketch = new Sketch(drawing, faces);
         List<Drawn.Trouble> troubles = new ArrayList<>();
         for (DrawStep step : steps) {
             try {

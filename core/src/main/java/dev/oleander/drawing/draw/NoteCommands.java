@@ -8,20 +8,10 @@ import static dev.oleander.drawing.draw.Parameter.y;
 import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.draw.Command.Group;
 import dev.oleander.drawing.draw.Command.Targets;
-import dev.oleander.drawing.letter.LetterException;
-import dev.oleander.drawing.letter.LetterOutlines;
-import dev.oleander.drawing.letter.StrokeFont;
-import dev.oleander.drawing.letter.TextLayout;
-import dev.oleander.drawing.letter.TextSpec;
-import dev.oleander.geometry.Path;
-import dev.oleander.geometry.Transform;
 import java.util.List;
 
 /** What is not cut itself: guides, points, dimensions, text to mark, groups and layers. */
 final class NoteCommands {
-
-    /** Characters of a text at most. */
-    private static final int LONGEST = 120;
 
     private NoteCommands() {}
 
@@ -47,17 +37,6 @@ final class NoteCommands {
                         Targets.NONE,
                         List.of(x("x", "x"), y("y", "y")),
                         (sketch, args) -> sketch.point(args.point("x", "y"))),
-                command(
-                        "text",
-                        "Text to mark",
-                        Targets.NONE,
-                        List.of(
-                                x("x", "From x"),
-                                y("y", "Base line y"),
-                                new Parameter("text", "Text", Parameter.Kind.TEXT, ""),
-                                length("height", "Letter height", "8"),
-                                angle("turn", "Turned by", "0")),
-                        NoteCommands::text),
                 command(
                         "dimension",
                         "Dimension",
@@ -96,31 +75,6 @@ final class NoteCommands {
             List<Parameter> parameters,
             Command.Deed deed) {
         return new Command(word, label, Group.NOTES, targets, parameters, deed);
-    }
-
-    private static void text(Sketch sketch, Args args) {
-        double height = args.positive("height", "The letter height");
-        String text = args.text("text");
-        if (text.isBlank() || text.length() > LONGEST) {
-            throw DrawException.about("text", "A text has 1 to %d characters.".formatted(LONGEST));
-        }
-        Transform place = Figures.at(args.point("x", "y"), args.angle("turn"));
-        sketch.drawAll(
-                args.step(),
-                "TEXT",
-                strokes(text, height).stream().map(p -> p.transformed(place)).toList());
-    }
-
-    private static List<Path> strokes(String text, double height) {
-        try {
-            TextLayout.Laid laid =
-                    TextLayout.of(StrokeFont.marking(), TextSpec.plain(text, height));
-            return LetterOutlines.of(laid, true, LetterOutlines.TOLERANCE).stream()
-                    .map(o -> (Path) o.chain())
-                    .toList();
-        } catch (LetterException wrong) {
-            throw DrawException.about("text", wrong.getMessage());
-        }
     }
 
     private static void group(Sketch sketch, Args args) {

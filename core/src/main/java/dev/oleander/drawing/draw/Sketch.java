@@ -4,6 +4,7 @@ import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.Layer;
 import dev.oleander.drawing.Style;
+import dev.oleander.drawing.letter.Faces;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
@@ -28,7 +29,10 @@ final class Sketch {
     private final Map<String, List<String>> groups = new LinkedHashMap<>();
     private int segments;
 
-    Sketch(Drawing drawing) {
+    private final Faces faces;
+
+    Sketch(Drawing drawing, Faces faces) {
+        this.faces = faces;
         drawing.entities().forEach(e -> entities.put(e.key(), e));
         drawing.layers().forEach(l -> layers.put(l.name(), l));
         points.addAll(drawing.points());
@@ -61,6 +65,10 @@ final class Sketch {
         return entities.values().stream()
                 .filter(e -> e.key().equals(of) || e.key().startsWith(of + "-"))
                 .toList();
+    }
+
+    Faces faces() {
+        return faces;
     }
 
     List<Entity> others(List<Entity> than) {

@@ -68,6 +68,7 @@ class ShapeController {
         model.addAttribute("job", jobs.view(id));
         model.addAttribute("who", who);
         model.addAttribute("command", command);
+        model.addAttribute("sections", StepView.sections(command));
         model.addAttribute(
                 "places", JsonMapper.shared().writeValueAsString(CommandPlaces.of(command)));
         return "bench/draw :: command";

@@ -9,6 +9,7 @@ import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -25,7 +26,31 @@ public record StepView(
         String features,
         String note,
         String trouble,
-        List<FieldView> fields) {
+        List<Section> sections) {
+
+    /**
+     * Values that stand together.
+     *
+     * @param heading empty: always in sight
+     * @param open whether one of them is not as usual
+     */
+    public record Section(String heading, boolean open, List<Field> fields) {}
+
+    /** A value, and of what kind it is. */
+    public record Field(Parameter parameter, FieldView view) {
+
+        /** What it may be. */
+        public List<Choice> choices() {
+            return parameter.kind() == Parameter.Kind.YES_NO
+                    ? List.of(new Choice("no", "no"), new Choice("yes", "yes"))
+                    : parameter.options().stream()
+                            .map(o -> new Choice(o.word(), o.label()))
+                            .toList();
+        }
+    }
+
+    /** What a value may be. */
+    public record Choice(String value, String label) {}
 
     /** All steps of a drawing, the newest first. */
     static List<StepView> of(JobResult result, EditError error) {
@@ -55,9 +80,27 @@ public record StepView(
         if (command == null) {
             return new StepView(step.id(), step.command(), ids, "", trouble, List.of());
         }
-        List<FieldView> fields =
-                command.parameters().stream().map(p -> field(p, step, error)).toList();
-        return new StepView(step.id(), command.label(), ids, note(command, step), trouble, fields);
+        Map<String, List<Field>> fields = new LinkedHashMap<>();
+        for (Parameter p : command.parameters()) {
+            fields.computeIfAbsent(p.section(), s -> new ArrayList<>())
+                    .add(new Field(p, field(p, step, error)));
+        }
+        List<Section> sections = new ArrayList<>();
+        fields.forEach((heading, of) -> sections.add(new Section(heading, isOpen(of, step), of)));
+        return new StepView(
+                step.id(), command.label(), ids, note(command, step), trouble, sections);
+    }
+
+    private static boolean isOpen(List<Field> fields, DrawStep step) {
+        return fields.stream().anyMatch(f -> step.values().containsKey(f.parameter().name()));
+    }
+
+    /** Values of a command by their headings. */
+    static Map<String, List<Parameter>> sections(Command command) {
+        Map<String, List<Parameter>> sections = new LinkedHashMap<>();
+        command.parameters()
+                .forEach(p -> sections.computeIfAbsent(p.section(), s -> new ArrayList<>()).add(p));
+        return sections;
     }
 
     private static String note(Command command, DrawStep step) {
@@ -94,7 +137,7 @@ public record StepView(
         return switch (p.kind()) {
             case LENGTH, X, Y -> "mm";
             case ANGLE -> "°";
-            case COUNT, FACTOR, TEXT, YES_NO -> "";
+            default -> "";
         };
     }
 }

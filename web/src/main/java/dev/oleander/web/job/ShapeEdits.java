@@ -9,7 +9,9 @@ import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.drawing.draw.DrawStep;
 import dev.oleander.drawing.draw.DrawSteps;
 import dev.oleander.drawing.draw.Drawn;
+import dev.oleander.drawing.draw.Parameter;
 import dev.oleander.drawing.draw.TargetFinder;
+import dev.oleander.drawing.letter.Faces;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Chain;
@@ -43,8 +45,11 @@ public class ShapeEdits {
 
     private final JobComputer computer;
 
-    ShapeEdits(JobComputer computer) {
+    private final Faces faces;
+
+    ShapeEdits(JobComputer computer, Faces faces) {
         this.computer = computer;
+        this.faces = faces;
     }
 
     /**
@@ -79,7 +84,7 @@ public class ShapeEdits {
                 before.document().shape().nextStep(),
                 command.word(),
                 targets(before, command, wish),
-                given(wish.values()));
+                given(command, wish.values()));
     }
 
     /**
@@ -100,7 +105,7 @@ public class ShapeEdits {
         }
         try {
             Map<String, Double> names = Map.of("t", before.document().thickness().value());
-            Drawn after = new DrawSteps(names).apply(drawing, List.of(step(before, wish)));
+            Drawn after = new DrawSteps(names, faces).apply(drawing, List.of(step(before, wish)));
             return new Preview(
                     missing(after.drawing(), drawing), missing(drawing, after.drawing()));
         } catch (DrawException | RefusedEditException cannot) {
@@ -116,6 +121,18 @@ public class ShapeEdits {
                 .filter(e -> !e.segments().equals(there.get(e.key())))
                 .map(Entity::chain)
                 .toList();
+    }
+
+    /** What was typed, or chosen otherwise than is usual. */
+    private static Map<String, String> given(Command command, Map<String, String> values) {
+        Map<String, String> given = given(values);
+        for (Parameter p : command.parameters()) {
+            boolean chosen = p.kind() == Parameter.Kind.CHOICE || p.kind() == Parameter.Kind.YES_NO;
+            if (chosen && p.otherwise().equals(given.get(p.name()))) {
+                given.remove(p.name());
+            }
+        }
+        return given;
     }
 
     private static Map<String, String> given(Map<String, String> values) {
@@ -146,6 +163,9 @@ public class ShapeEdits {
             return List.of();
         }
         Set<String> chosen = sources(before, wish.features());
+        if (command.targets() == Command.Targets.CHAIN_OR_NONE) {
+            return List.copyOf(chosen);
+        }
         if (command.targets() == Command.Targets.SOME) {
             if (chosen.isEmpty()) {
                 throw new RefusedEditException(

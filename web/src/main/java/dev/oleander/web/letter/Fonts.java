@@ -2,6 +2,7 @@ package dev.oleander.web.letter;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dev.oleander.drawing.letter.Faces;
 import dev.oleander.drawing.letter.FontFile;
 import dev.oleander.drawing.letter.StrokeFont;
 import dev.oleander.drawing.letter.TypeFace;
@@ -22,7 +23,7 @@ import org.springframework.stereotype.Service;
 
 /** The fonts of the shop: those that ship, and those that people have brought in. */
 @Service
-public class Fonts {
+public class Fonts implements Faces {
 
     private static final int KEPT = 40;
 
@@ -112,6 +113,22 @@ public class Fonts {
         return all;
     }
 
+    /** Those that are outlined. */
+    public List<Font> outlines() {
+        return all().stream().filter(f -> f.kind().equals("outline")).toList();
+    }
+
+    /** A font as one of several. */
+    public record Choice(String value, String label) {}
+
+    /** All of them, the alphabet of single lines first, which is had without asking. */
+    public List<Choice> choices() {
+        List<Choice> choices = new ArrayList<>();
+        choices.add(new Choice("", "Marking, single line"));
+        outlines().forEach(f -> choices.add(new Choice(f.sha256(), f.family() + ", " + f.style())));
+        return choices;
+    }
+
     /**
      * Brings a font in; the same file again changes nothing.
      *
@@ -138,14 +155,18 @@ public class Fonts {
      * @throws NotFoundException when the shop has no such font
      */
     public TypeFace face(String sha256) {
+        return find(sha256)
+                .orElseThrow(
+                        () -> new NotFoundException("The shop has no font %s.".formatted(sha256)));
+    }
+
+    @Override
+    public Optional<TypeFace> find(String sha256) {
+        if (sha256.isEmpty()) {
+            return Optional.of(StrokeFont.marking());
+        }
         TypeFace own = pinned.get(sha256);
-        return own != null
-                ? own
-                : read.get(sha256, this::kept)
-                        .orElseThrow(
-                                () ->
-                                        new NotFoundException(
-                                                "The shop has no font %s.".formatted(sha256)));
+        return own != null ? Optional.of(own) : read.get(sha256, this::kept);
     }
 
     private Optional<TypeFace> kept(String sha256) {

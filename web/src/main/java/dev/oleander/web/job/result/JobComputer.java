@@ -3,6 +3,7 @@ package dev.oleander.web.job.result;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.dialect.Dialect;
+import dev.oleander.drawing.letter.Faces;
 import dev.oleander.drawing.read.JoinedReading;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
@@ -61,6 +62,7 @@ public class JobComputer {
 
     private final BroughtFiles files;
     private final WorkingMemory memory;
+    private final Faces faces;
     private final MachineLibrary machines;
     private final Books books;
     private final Formats formats;
@@ -100,8 +102,10 @@ public class JobComputer {
             Formats formats,
             Prover prover,
             PriceList prices,
-            WorkingMemory memory) {
+            WorkingMemory memory,
+            Faces faces) {
         this.memory = memory;
+        this.faces = faces;
         this.prices = prices;
         this.files = files;
         this.machines = machines;
@@ -209,7 +213,7 @@ public class JobComputer {
     }
 
     private Shape shape(ShapeKey key, Progress progress) {
-        ShapeReader reader = new ShapeReader(files, memory);
+        ShapeReader reader = new ShapeReader(files, memory, faces);
         return shapes.get(key, k -> reader.read(k.choices(), k.thickness(), progress));
     }
 

@@ -7,6 +7,7 @@ import dev.oleander.drawing.SideBySide;
 import dev.oleander.drawing.draw.DrawSteps;
 import dev.oleander.drawing.draw.Drawn;
 import dev.oleander.drawing.file.DrawingFiles;
+import dev.oleander.drawing.letter.Faces;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
@@ -30,10 +31,12 @@ final class ShapeReader {
 
     private final BroughtFiles files;
     private final WorkingMemory memory;
+    private final Faces faces;
 
-    ShapeReader(BroughtFiles files, WorkingMemory memory) {
+    ShapeReader(BroughtFiles files, WorkingMemory memory, Faces faces) {
         this.files = files;
         this.memory = memory;
+        this.faces = faces;
     }
 
     /**
@@ -57,13 +60,13 @@ final class ShapeReader {
         }
     }
 
-    private static Shape read(
+    private Shape read(
             List<BroughtFiles.Brought> files,
             ShapeChoices choices,
             double thickness,
             Progress progress) {
         Drawn drawn =
-                new DrawSteps(Map.of("t", thickness))
+                new DrawSteps(Map.of("t", thickness), faces)
                         .apply(drawing(files, choices, progress.within(0, READ)), choices.steps());
         Drawing drawing = drawn.drawing();
         List<Fault> faults = new ArrayList<>(drawing.faults());

@@ -1,0 +1,234 @@
+package dev.oleander.drawing.draw;
+
+import static dev.oleander.drawing.draw.Parameter.angle;
+import static dev.oleander.drawing.draw.Parameter.choice;
+import static dev.oleander.drawing.draw.Parameter.count;
+import static dev.oleander.drawing.draw.Parameter.factor;
+import static dev.oleander.drawing.draw.Parameter.length;
+import static dev.oleander.drawing.draw.Parameter.x;
+import static dev.oleander.drawing.draw.Parameter.y;
+import static dev.oleander.drawing.draw.Parameter.yesOrNo;
+
+import dev.oleander.drawing.Entity;
+import dev.oleander.drawing.draw.Command.Group;
+import dev.oleander.drawing.draw.Command.Targets;
+import dev.oleander.drawing.letter.LetterException;
+import dev.oleander.drawing.letter.LetterOutlines;
+import dev.oleander.drawing.letter.TextLayout;
+import dev.oleander.drawing.letter.TextSpec;
+import dev.oleander.drawing.letter.TextSpec.Across;
+import dev.oleander.drawing.letter.TextSpec.Align;
+import dev.oleander.drawing.letter.TextSpec.Along;
+import dev.oleander.drawing.letter.TextSpec.Turn;
+import dev.oleander.drawing.letter.TextValues;
+import dev.oleander.drawing.letter.TypeFace;
+import dev.oleander.geometry.Chain;
+import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
+import dev.oleander.quantity.Worded;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Texts, which stay texts: what they say and how is worked out anew whenever something changes.
+ * Along the chain that is selected, or straight; once, or in rows with numbers and values of a
+ * table.
+ */
+final class TextCommands {
+
+    /** Characters of a text at most. */
+    private static final int LONGEST = 2_000;
+
+    private static final int MOST_TEXTS = 2_000;
+
+    private static final String FORM = "Form and spacing";
+    private static final String LINES = "Lines and place";
+    private static final String WAY = "Along a chain";
+    private static final String SERIES = "Numbers and tables";
+
+    private TextCommands() {}
+
+    /** How a text along a chain comes to a length. */
+    private enum Fit implements Worded {
+        NONE,
+        SPREAD,
+        STRETCH,
+        SHRINK
+    }
+
+    static List<Command> all() {
+        return List.of(
+                new Command(
+                        "text",
+                        "Text",
+                        Group.NOTES,
+                        Targets.CHAIN_OR_NONE,
+                        parameters(),
+                        TextCommands::text));
+    }
+
+    private static List<Parameter> parameters() {
+        return List.of(
+                x("x", "From x"),
+                y("y", "Base line y"),
+                new Parameter("text", "Text", Parameter.Kind.LINES, ""),
+                length("height", "Height of capitals", "8"),
+                new Parameter("font", "Font", Parameter.Kind.FONT, ""),
+                angle("turn", "Turned by", "0"),
+                Parameter.text("layer", "Layer", Sketch.DEFAULT_LAYER),
+                factor("wide", "Width of letters", "1").in(FORM),
+                angle("slant", "Slant", "0").in(FORM),
+                length("letters", "Between letters", "0").in(FORM),
+                length("words", "Between words", "0").in(FORM),
+                factor("pitch", "Between lines, of the height", "1.6").in(FORM),
+                choice("align", "Lines lie", Align.class).in(LINES),
+                length("width", "Justified to", "0").in(LINES),
+                choice("along", "The place is its", Along.class).in(LINES),
+                choice("across", "The place is on its", Across.class).in(LINES),
+                yesOrNo("ink", "Edges are those of the ink").in(LINES),
+                yesOrNo("mirrored", "Mirrored").in(LINES),
+                length("from", "Moved along it", "0").in(WAY),
+                length("distance", "Base line to its left", "0").in(WAY),
+                yesOrNo("reversed", "From its other end").in(WAY),
+                choice("stand", "Letters stand", Turn.class).in(WAY),
+                choice("measured", "Spaces hold at", Across.class).in(WAY),
+                choice("fit", "Brought to a length", Fit.class).in(WAY),
+                length("length", "Length, 0 for all of it", "0").in(WAY),
+                count("count", "Texts", "1").in(SERIES),
+                count("columns", "Texts in a row", "count").in(SERIES),
+                length("dx", "From text to text", "0").in(SERIES),
+                length("dy", "From row to row", "0").in(SERIES),
+                count("first", "First number", "1").in(SERIES),
+                count("step", "Step", "1").in(SERIES),
+                new Parameter("table", "Table (CSV)", Parameter.Kind.LINES, "").in(SERIES));
+    }
+
+    private static void text(Sketch sketch, Args args) {
+        TypeFace face = face(sketch, args);
+        List<String> texts = texts(args);
+        int columns = args.count("columns", "The number of texts in a row", 1);
+        Optional<TextSpec.Way> way = way(sketch, args);
+        for (int i = 0; i < texts.size(); i++) {
+            Point shift =
+                    new Point(args.number("dx") * (i % columns), args.number("dy") * (i / columns));
+            for (Chain chain : outlines(face, spec(texts.get(i), args, shift, way))) {
+                sketch.draw(args.step(), "TEXT", chain);
+            }
+        }
+    }
+
+    private static TypeFace face(Sketch sketch, Args args) {
+        return sketch.faces()
+                .find(args.text("font"))
+                .orElseThrow(
+                        () ->
+                                DrawException.about(
+                                        "font",
+                                        "The shop has no font %s.".formatted(args.text("font"))));
+    }
+
+    /** What each of them says. */
+    private static List<String> texts(Args args) {
+        String text = args.text("text");
+        if (text.isBlank() || text.length() > LONGEST) {
+            throw DrawException.about("text", "A text has 1 to %d characters.".formatted(LONGEST));
+        }
+        int count = args.count("count", "The number of texts", 1);
+        Args.require(
+                count <= MOST_TEXTS, "count", "%s texts; %s are the limit.", count, MOST_TEXTS);
+        String table = args.text("table");
+        try {
+            return TextValues.of(
+                    text,
+                    new TextValues.Counting(
+                            count, (long) args.number("first"), (long) args.number("step")),
+                    table.isEmpty() ? null : table,
+                    Map.of());
+        } catch (LetterException wrong) {
+            throw DrawException.about("text", wrong.getMessage());
+        }
+    }
+
+    private static List<Chain> outlines(TypeFace face, TextSpec spec) {
+        try {
+            double tolerance = Math.min(LetterOutlines.TOLERANCE, spec.capHeight() / 500);
+            TextLayout.Laid laid = TextLayout.of(face, spec);
+            return LetterOutlines.of(laid, face.names().strokes(), tolerance).stream()
+                    .map(LetterOutlines.Outline::chain)
+                    .toList();
+        } catch (LetterException wrong) {
+            throw DrawException.about("text", wrong.getMessage());
+        }
+    }
+
+    private static TextSpec spec(String text, Args args, Point shift, Optional<TextSpec.Way> way) {
+        return new TextSpec(
+                text,
+                args.positive("height", "The height of capitals"),
+                new TextSpec.Form(
+                        args.positive("wide", "The width of letters"), args.number("slant")),
+                new TextSpec.Spacing(args.number("letters"), args.number("words"), true),
+                new TextSpec.Lines(
+                        args.positive("pitch", "The distance between lines"),
+                        args.choice("align", Align.class),
+                        args.notNegative("width", "The width"),
+                        args.yes("ink")),
+                new TextSpec.Anchor(
+                        args.choice("along", Along.class), args.choice("across", Across.class)),
+                args.point("x", "y").plus(shift),
+                args.number("turn"),
+                args.yes("mirrored"),
+                way);
+    }
+
+    /** Along what is selected, from the place of it that is nearest to that given. */
+    private static Optional<TextSpec.Way> way(Sketch sketch, Args args) {
+        if (args.step().on().isEmpty()) {
+            return Optional.empty();
+        }
+        Chain chain = chain(sketch.targets(args.step()));
+        double length = chain.segments().stream().mapToDouble(Segment::length).sum();
+        double at = along(chain, chain.nearest(args.point("x", "y")));
+        boolean reversed = args.yes("reversed");
+        Fit fit = args.choice("fit", Fit.class);
+        return Optional.of(
+                new TextSpec.Way(
+                        chain,
+                        reversed,
+                        (reversed ? length - at : at) + args.number("from"),
+                        args.number("distance"),
+                        args.choice("measured", Across.class),
+                        args.choice("stand", Turn.class),
+                        fit == Fit.NONE
+                                ? Optional.empty()
+                                : Optional.of(
+                                        new TextSpec.Fit(
+                                                TextSpec.Mode.valueOf(fit.name()),
+                                                args.notNegative("length", "The length")))));
+    }
+
+    private static double along(Chain chain, Chain.Station station) {
+        return chain.segments().subList(0, station.index()).stream()
+                        .mapToDouble(Segment::length)
+                        .sum()
+                + station.t() * station.segment().length();
+    }
+
+    private static Chain chain(List<Entity> entities) {
+        if (entities.size() == 1) {
+            return entities.get(0).chain();
+        }
+        List<Entity> left = new ArrayList<>(entities);
+        List<Segment> segments = new ArrayList<>(left.remove(0).chain().segments());
+        boolean more = true;
+        while (more) {
+            more = left.removeIf(e -> Joining.append(segments, e));
+        }
+        if (!left.isEmpty()) {
+            throw new DrawException("A text runs along one chain; several are selected.");
+        }
+        return Joining.chain(segments);
+    }
+}
