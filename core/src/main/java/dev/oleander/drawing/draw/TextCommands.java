@@ -189,8 +189,8 @@ final class TextCommands {
             return Optional.empty();
         }
         Chain chain = chain(sketch.targets(args.step()));
-        double length = chain.segments().stream().mapToDouble(Segment::length).sum();
-        double at = along(chain, chain.nearest(args.point("x", "y")));
+        double length = chain.length();
+        double at = chain.distanceAt(chain.nearest(args.point("x", "y")));
         boolean reversed = args.yes("reversed");
         Fit fit = args.choice("fit", Fit.class);
         return Optional.of(
@@ -207,13 +207,6 @@ final class TextCommands {
                                         new TextSpec.Fit(
                                                 TextSpec.Mode.valueOf(fit.name()),
                                                 args.notNegative("length", "The length")))));
-    }
-
-    private static double along(Chain chain, Chain.Station station) {
-        return chain.segments().subList(0, station.index()).stream()
-                        .mapToDouble(Segment::length)
-                        .sum()
-                + station.t() * station.segment().length();
     }
 
     private static Chain chain(List<Entity> entities) {

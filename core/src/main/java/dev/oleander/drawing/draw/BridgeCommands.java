@@ -1,0 +1,104 @@
+package dev.oleander.drawing.draw;
+
+import static dev.oleander.drawing.draw.Parameter.choice;
+import static dev.oleander.drawing.draw.Parameter.count;
+import static dev.oleander.drawing.draw.Parameter.length;
+
+import dev.oleander.drawing.Entity;
+import dev.oleander.drawing.bridge.Bridges;
+import dev.oleander.drawing.draw.Command.Group;
+import dev.oleander.drawing.draw.Command.Targets;
+import dev.oleander.geometry.Contour;
+import dev.oleander.quantity.Worded;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Bridges that hold what would fall out of contours: they are looked for anew whenever the contours
+ * change.
+ */
+final class BridgeCommands {
+
+    /** Lines and arcs of all contours together, so that nobody waits long. */
+    private static final int MOST = 12_000;
+
+    private BridgeCommands() {}
+
+    /** Where bridges should run. */
+    private enum Way implements Worded {
+        ANY,
+        UPRIGHT,
+        LEVEL;
+
+        Optional<Double> degrees() {
+            return switch (this) {
+                case ANY -> Optional.empty();
+                case UPRIGHT -> Optional.of(90.0);
+                case LEVEL -> Optional.of(0.0);
+            };
+        }
+    }
+
+    static List<Command> all() {
+        return List.of(
+                new Command(
+                        "bridges",
+                        "Bridges for islands",
+                        Group.CHANGES,
+                        Targets.SOME,
+                        List.of(
+                                length("width", "Width", "max(t, 1)"),
+                                choice("way", "They run", Way.class),
+                                count("each", "For each island", "1")),
+                        BridgeCommands::bridge));
+    }
+
+    private static void bridge(Sketch sketch, Args args) {
+        double width = args.positive("width", "The width");
+        int each = args.count("each", "The number for each island", 1);
+        Args.require(each <= 2, "each", "%s bridges for an island; there are 1 or 2.", each);
+        List<Entity> closed =
+                sketch.targets(args.step()).stream()
+                        .filter(e -> e.chain() instanceof Contour)
+                        .toList();
+        int elements = closed.stream().mapToInt(e -> e.segments().size()).sum();
+        Args.require(
+                elements <= MOST,
+                "width",
+                "%s lines and arcs; bridges are found for %s at once.",
+                elements,
+                MOST);
+        List<Contour> contours = closed.stream().map(e -> (Contour) e.chain()).toList();
+        Bridges.Found found =
+                Bridges.of(contours, width, args.choice("way", Way.class).degrees(), each);
+        if (found.islands() == 0) {
+            throw new DrawException("Nothing falls out of what is selected: there is no island.");
+        }
+        if (!found.findings().isEmpty()) {
+            throw DrawException.about("width", found.findings().get(0));
+        }
+        put(sketch, args.step(), closed, found.contours());
+    }
+
+    /** Contours that no bridge meets stay; the others take each other's place. */
+    private static void put(
+            Sketch sketch, DrawStep step, List<Entity> before, List<Contour> after) {
+        List<Contour> changed = new ArrayList<>(after);
+        List<Entity> free = new ArrayList<>();
+        for (Entity entity : before) {
+            if (!changed.remove(entity.chain())) {
+                free.add(entity);
+            }
+        }
+        Entity like = free.get(0);
+        for (Contour contour : changed) {
+            if (free.isEmpty()) {
+                sketch.copy(step, like, contour);
+            } else {
+                sketch.reshape(free.remove(0), contour);
+            }
+        }
+        free.forEach(sketch::remove);
+    }
+}

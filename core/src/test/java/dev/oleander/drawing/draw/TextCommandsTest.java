@@ -1,0 +1,227 @@
+package dev.oleander.drawing.draw;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.oleander.drawing.Drawing;
+import dev.oleander.drawing.Entity;
+import dev.oleander.drawing.letter.Faces;
+import dev.oleander.drawing.letter.LetterFaces;
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Contour;
+import dev.oleander.geometry.Point;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+
+/** Texts and bridges as steps of a drawing. */
+class TextCommandsTest {
+
+    private static final String BLOCK = LetterFaces.BLOCK.names().sha256();
+
+    private static final Faces SHOP =
+            sha256 ->
+                    sha256.equals(BLOCK)
+                            ? Optional.of(LetterFaces.BLOCK)
+                            : Faces.SHIPPED.find(sha256);
+
+    private final List<DrawStep> steps = new ArrayList<>();
+
+    private TextCommandsTest add(String command, List<String> on, Map<String, String> values) {
+        steps.add(new DrawStep("d" + (steps.size() + 1), command, on, values));
+        return this;
+    }
+
+    private TextCommandsTest text(String text, String... more) {
+        Map<String, String> values = new TreeMap<>(Map.of("x", "0", "y", "0", "text", text));
+        for (int i = 0; i < more.length; i += 2) {
+            values.put(more[i], more[i + 1]);
+        }
+        return add("text", List.of(), values);
+    }
+
+    private Drawn drawn() {
+        return new DrawSteps(Map.of("t", 3.0), SHOP).apply(Drawing.empty("test"), steps);
+    }
+
+    private List<Entity> entities() {
+        Drawn drawn = drawn();
+        assertThat(drawn.troubles()).isEmpty();
+        return drawn.drawing().entities();
+    }
+
+    private String trouble() {
+        return drawn().troubles().get(0).sentence();
+    }
+
+    private static Box box(List<Entity> entities) {
+        return Box.around(entities.stream().map(e -> e.chain().box()).toList());
+    }
+
+    @Test
+    void outlinesAreClosedAndAsHighAsTheirCapitals() {
+        List<Entity> letters = text("HO", "font", BLOCK, "height", "35").entities();
+        assertThat(letters).hasSize(3).allMatch(e -> e.chain() instanceof Contour);
+        assertThat(box(letters).height()).isCloseTo(35, within(0.02));
+        assertThat(letters).allMatch(e -> e.style().layer().equals("CUT"));
+    }
+
+    @Test
+    void everyValueActs() {
+        double plain = box(text("HOB", "font", BLOCK, "height", "35").entities()).width();
+        steps.clear();
+        double wide =
+                box(text("HOB", "font", BLOCK, "height", "35", "wide", "1.5").entities()).width();
+        assertThat(wide).isCloseTo(1.5 * plain, within(0.05));
+        steps.clear();
+        double spaced =
+                box(text("HOB", "font", BLOCK, "height", "35", "letters", "4").entities()).width();
+        assertThat(spaced).isCloseTo(plain + 8, within(0.02));
+        steps.clear();
+        Box turned = box(text("HOB", "font", BLOCK, "height", "35", "turn", "90").entities());
+        assertThat(turned.height()).isCloseTo(plain, within(0.05));
+        steps.clear();
+        Box centred =
+                box(
+                        text("HHH", "font", BLOCK, "height", "35", "along", "centre", "ink", "yes")
+                                .entities());
+        assertThat(centred.centre().x()).isCloseTo(0, within(0.05));
+        steps.clear();
+        List<Entity> lines =
+                text("H\nH", "font", BLOCK, "height", "10", "layer", "SIGN").entities();
+        assertThat(box(lines).min().y()).isCloseTo(-16, within(0.01));
+        assertThat(lines).allMatch(e -> e.style().layer().equals("SIGN"));
+    }
+
+    @Test
+    void aTextFollowsAChainThatChanges() {
+        Map<String, String> circle = Map.of("x", "0", "y", "0", "diameter", "200");
+        Map<String, String> word =
+                Map.of(
+                        "x",
+                        "0",
+                        "y",
+                        "100",
+                        "text",
+                        "HOB",
+                        "font",
+                        BLOCK,
+                        "height",
+                        "12",
+                        "distance",
+                        "20",
+                        "reversed",
+                        "yes",
+                        "along",
+                        "centre");
+        add("circle", List.of(), circle).add("text", List.of("d1"), word);
+        List<Entity> letters = entities().stream().filter(e -> e.key().startsWith("d2")).toList();
+        double[] reach = reach(letters);
+        // gone clockwise, the left of a circle is outside of it
+        assertThat(reach[0]).isBetween(119.0, 120.1);
+        assertThat(reach[1]).isBetween(131.9, 134.0);
+        steps.set(0, steps.get(0).withValues(Map.of("x", "0", "y", "0", "diameter", "300")));
+        double[] wider = reach(entities().stream().filter(e -> e.key().startsWith("d2")).toList());
+        assertThat(wider[0]).isBetween(169.0, 170.1);
+    }
+
+    private static double[] reach(List<Entity> letters) {
+        double[] distances =
+                letters.stream()
+                        .flatMap(e -> e.segments().stream())
+                        .mapToDouble(s -> s.start().distance(Point.ORIGIN))
+                        .sorted()
+                        .toArray();
+        return new double[] {distances[0], distances[distances.length - 1]};
+    }
+
+    @Test
+    void textsInRowsHaveNumbersAndValuesOfATable() {
+        List<Entity> tags =
+                text(
+                                "{n:000}", "count", "40", "columns", "8", "dx", "50", "dy", "-30",
+                                "height", "6")
+                        .entities();
+        Box all = box(tags);
+        assertThat(all.width()).isBetween(350.0, 400.0);
+        assertThat(all.height()).isBetween(120.0, 130.0);
+        steps.clear();
+        assertThat(
+                        text(
+                                        "{no} {berth}",
+                                        "count",
+                                        "2",
+                                        "dx",
+                                        "60",
+                                        "table",
+                                        "no,berth\n17,A\n18,B")
+                                .entities())
+                .isNotEmpty();
+        steps.clear();
+        assertThat(text("{no}", "count", "5", "table", "no\n1\n2\n3").trouble())
+                .contains("3 rows, 5 copies are asked for");
+        steps.clear();
+        assertThat(text("{serial}", "table", "no\n1").trouble()).contains("no column \"serial\"");
+    }
+
+    @Test
+    void whatCannotBeWrittenIsSaid() {
+        assertThat(text("HALT \u0416", "font", BLOCK).trouble()).contains("has no letter");
+        steps.clear();
+        assertThat(text("H", "font", "0123").trouble()).isEqualTo("The shop has no font 0123.");
+        steps.clear();
+        assertThat(text("H", "align", "middle").trouble())
+                .contains("Lines lie is \"middle\"; known are left, centre, right, justified");
+        steps.clear();
+        assertThat(text("H", "count", "3000").trouble()).contains("2000 are the limit");
+        steps.clear();
+        add("rectangle", List.of(), Map.of("x", "0", "y", "0", "width", "9", "height", "9"))
+                .add("circle", List.of(), Map.of("x", "50", "y", "0", "diameter", "9"))
+                .add("text", List.of("d1", "d2"), Map.of("x", "0", "y", "0", "text", "H"));
+        assertThat(trouble()).contains("runs along one chain");
+    }
+
+    @Test
+    void bridgesHoldIslandsAndFollowTheText() {
+        text("BO", "font", BLOCK, "height", "40")
+                .add("bridges", List.of("d1*"), Map.of("width", "3"));
+        List<Entity> held = entities();
+        // two letters whose counters hang on the sheet: none of the contours lies within another
+        assertThat(islands(held)).isZero();
+        steps.set(
+                0,
+                steps.get(0)
+                        .withValues(
+                                Map.of(
+                                        "x", "0", "y", "0", "text", "HO", "font", BLOCK, "height",
+                                        "40")));
+        assertThat(islands(entities())).isZero();
+        steps.set(
+                0,
+                steps.get(0)
+                        .withValues(
+                                Map.of(
+                                        "x", "0", "y", "0", "text", "HH", "font", BLOCK, "height",
+                                        "40")));
+        assertThat(trouble()).contains("there is no island");
+    }
+
+    private static long islands(List<Entity> entities) {
+        return entities.stream()
+                .filter(
+                        e ->
+                                entities.stream()
+                                        .anyMatch(
+                                                o ->
+                                                        o != e
+                                                                && ((Contour) o.chain())
+                                                                        .contains(
+                                                                                e.segments()
+                                                                                        .get(0)
+                                                                                        .start())))
+                .count();
+    }
+}
