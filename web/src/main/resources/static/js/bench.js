@@ -9,6 +9,7 @@ import {RunLine} from './run-line.js';
 import {Scene} from './scene.js';
 import {Table} from './table.js';
 import {Drawing} from './draw.js';
+import {takePictures} from './picture.js';
 import {Layers} from './layers.js';
 import {Measure} from './measure.js';
 import {Taking} from './take.js';
@@ -81,7 +82,7 @@ if (bench.edits) {
   new Taking(bench);
 }
 if (stage === 'shape' && bench.edits) {
-  new Drawing(bench, fetchSlip);
+  takePictures(table.top, new Drawing(bench, fetchSlip));
 }
 
 /** A longer selection would make an address that cannot be sent on. */

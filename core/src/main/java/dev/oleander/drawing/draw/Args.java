@@ -100,6 +100,21 @@ final class Args {
         return value;
     }
 
+    double within(String name, String label, double least, double most) {
+        double value = number(name);
+        if (!(value >= least && value <= most)) {
+            throw DrawException.about(
+                    name,
+                    "%s is %s; it is from %s to %s."
+                            .formatted(
+                                    label,
+                                    Numbers.plain(value, 4),
+                                    Numbers.plain(least, 2),
+                                    Numbers.plain(most, 2)));
+        }
+        return value;
+    }
+
     double notNegative(String name, String label) {
         double value = number(name);
         if (!(value >= 0)) {

@@ -23,6 +23,7 @@ public final class Commands {
         commands.addAll(ChangeCommands.all());
         commands.addAll(CopyCommands.all());
         commands.addAll(TextCommands.all());
+        commands.addAll(PictureCommands.all());
         commands.addAll(BridgeCommands.all());
         commands.addAll(NoteCommands.all());
         Map<String, Command> byWord = new LinkedHashMap<>();

@@ -1,7 +1,6 @@
 package dev.oleander.drawing.draw;
 
 import dev.oleander.drawing.Drawing;
-import dev.oleander.drawing.letter.Faces;
 import dev.oleander.geometry.GeometryException;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,24 +10,24 @@ import java.util.Map;
 public final class DrawSteps {
 
     private final Map<String, Double> names;
-    private final Faces faces;
+    private final Supplies supplies;
 
-    /** With the fonts that ship only. */
+    /** With what ships only. */
     public DrawSteps(Map<String, Double> names) {
-        this(names, Faces.SHIPPED);
+        this(names, Supplies.SHIPPED);
     }
 
     /**
      * @param names values that formulas may use by name, mm
-     * @param faces fonts of texts
+     * @param supplies fonts and pictures
      */
-    public DrawSteps(Map<String, Double> names, Faces faces) {
+    public DrawSteps(Map<String, Double> names, Supplies supplies) {
         this.names = Map.copyOf(names);
-        this.faces = faces;
+        this.supplies = supplies;
     }
 
     public Drawn apply(Drawing drawing, List<DrawStep> steps) {
-        Sketch sketch = new Sketch(drawing, faces);
+        Sketch sketch = new Sketch(drawing, supplies);
         List<Drawn.Trouble> troubles = new ArrayList<>();
         for (DrawStep step : steps) {
             try {

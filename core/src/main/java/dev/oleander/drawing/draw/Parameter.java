@@ -52,7 +52,9 @@ public record Parameter(
         /** one of some words */
         CHOICE,
         /** SHA-256 of a font */
-        FONT
+        FONT,
+        /** SHA-256 of a picture */
+        PICTURE
     }
 
     /** Whether it is kept as it was typed, rather than worked out. */

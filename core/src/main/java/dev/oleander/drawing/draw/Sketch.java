@@ -4,7 +4,6 @@ import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.Layer;
 import dev.oleander.drawing.Style;
-import dev.oleander.drawing.letter.Faces;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
@@ -29,10 +28,10 @@ final class Sketch {
     private final Map<String, List<String>> groups = new LinkedHashMap<>();
     private int segments;
 
-    private final Faces faces;
+    private final Supplies supplies;
 
-    Sketch(Drawing drawing, Faces faces) {
-        this.faces = faces;
+    Sketch(Drawing drawing, Supplies supplies) {
+        this.supplies = supplies;
         drawing.entities().forEach(e -> entities.put(e.key(), e));
         drawing.layers().forEach(l -> layers.put(l.name(), l));
         points.addAll(drawing.points());
@@ -67,8 +66,8 @@ final class Sketch {
                 .toList();
     }
 
-    Faces faces() {
-        return faces;
+    Supplies supplies() {
+        return supplies;
     }
 
     List<Entity> others(List<Entity> than) {

@@ -63,7 +63,7 @@ final class TextCommands {
                 new Command(
                         "text",
                         "Text",
-                        Group.NOTES,
+                        Group.FIGURES,
                         Targets.CHAIN_OR_NONE,
                         parameters(),
                         TextCommands::text));
@@ -120,7 +120,8 @@ final class TextCommands {
     }
 
     private static TypeFace face(Sketch sketch, Args args) {
-        return sketch.faces()
+        return sketch.supplies()
+                .faces()
                 .find(args.text("font"))
                 .orElseThrow(
                         () ->

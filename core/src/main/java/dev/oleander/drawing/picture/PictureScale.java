@@ -27,9 +27,10 @@ public record PictureScale(
     public static final PictureScale NONE = new PictureScale(1.0, null, null, null, null);
 
     /**
+     * @param pixels that the picture is wide
      * @throws PictureException when not just one way is said, or with a figure that cannot be
      */
-    public double mmPerPixel(Picture picture, Trace trace) {
+    public double mmPerPixel(int pixels, Trace trace) {
         int said = (mmPerPixel == null ? 0 : 1) + (width == null ? 0 : 1);
         said += (lineWorkWidth == null ? 0 : 1) + (places == null ? 0 : 1);
         if (said != 1) {
@@ -41,7 +42,7 @@ public record PictureScale(
             return positive(mmPerPixel, "A pixel");
         }
         if (width != null) {
-            return positive(width, "The picture") / picture.width();
+            return positive(width, "The picture") / pixels;
         }
         return lineWorkWidth != null
                 ? positive(lineWorkWidth, "The line work") / box(trace.chains()).width()

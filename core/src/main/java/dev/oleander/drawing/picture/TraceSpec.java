@@ -1,5 +1,6 @@
 package dev.oleander.drawing.picture;
 
+import dev.oleander.quantity.Worded;
 import java.util.Optional;
 
 /**
@@ -33,7 +34,7 @@ public record TraceSpec(
     public static final double CORNER = 35;
 
     /** What is made of ink. */
-    public enum Mode {
+    public enum Mode implements Worded {
         OUTLINE,
         CENTRE
     }

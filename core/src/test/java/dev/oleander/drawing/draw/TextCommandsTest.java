@@ -7,6 +7,7 @@ import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.letter.Faces;
 import dev.oleander.drawing.letter.LetterFaces;
+import dev.oleander.drawing.picture.Traces;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
@@ -44,7 +45,8 @@ class TextCommandsTest {
     }
 
     private Drawn drawn() {
-        return new DrawSteps(Map.of("t", 3.0), SHOP).apply(Drawing.empty("test"), steps);
+        return new DrawSteps(Map.of("t", 3.0), new Supplies(SHOP, Traces.NONE))
+                .apply(Drawing.empty("test"), steps);
     }
 
     private List<Entity> entities() {

@@ -33,6 +33,7 @@ public record CommandView(
                     look("rectangle", "Rectangle", "square", "r", true),
                     look("slot", "Slot", "capsule", "s", true),
                     look("polygon", "Polygon", "hexagon", "p", true),
+                    look("text", "Text", "fonts", "w", true),
                     look("offset", "Offset", "front", "o", true),
                     look("trim", "Trim", "scissors", "t", true),
                     look("extend", "Extend", "arrow-bar-right", "e", true),

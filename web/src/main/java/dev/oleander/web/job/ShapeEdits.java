@@ -10,8 +10,8 @@ import dev.oleander.drawing.draw.DrawStep;
 import dev.oleander.drawing.draw.DrawSteps;
 import dev.oleander.drawing.draw.Drawn;
 import dev.oleander.drawing.draw.Parameter;
+import dev.oleander.drawing.draw.Supplies;
 import dev.oleander.drawing.draw.TargetFinder;
-import dev.oleander.drawing.letter.Faces;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.geometry.Chain;
@@ -45,11 +45,11 @@ public class ShapeEdits {
 
     private final JobComputer computer;
 
-    private final Faces faces;
+    private final Supplies supplies;
 
-    ShapeEdits(JobComputer computer, Faces faces) {
+    ShapeEdits(JobComputer computer, Supplies supplies) {
         this.computer = computer;
-        this.faces = faces;
+        this.supplies = supplies;
     }
 
     /**
@@ -105,7 +105,8 @@ public class ShapeEdits {
         }
         try {
             Map<String, Double> names = Map.of("t", before.document().thickness().value());
-            Drawn after = new DrawSteps(names, faces).apply(drawing, List.of(step(before, wish)));
+            Drawn after =
+                    new DrawSteps(names, supplies).apply(drawing, List.of(step(before, wish)));
             return new Preview(
                     missing(after.drawing(), drawing), missing(drawing, after.drawing()));
         } catch (DrawException | RefusedEditException cannot) {

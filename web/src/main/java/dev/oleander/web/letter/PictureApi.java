@@ -6,10 +6,17 @@ import dev.oleander.drawing.picture.PictureReader;
 import dev.oleander.drawing.picture.Trace;
 import dev.oleander.drawing.picture.Tracer;
 import dev.oleander.progress.Progress;
+import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.api.ApiOfWork;
 import java.io.IOException;
+import java.net.URI;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -17,8 +24,32 @@ import org.springframework.web.multipart.MultipartFile;
 
 /** Line work and holes of pictures over HTTP; nothing is kept. */
 @ApiOfWork
-@RequestMapping(path = "/api", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+@RequestMapping("/api")
 class PictureApi {
+
+    private final Pictures pictures;
+
+    PictureApi(Pictures pictures) {
+        this.pictures = pictures;
+    }
+
+    /** Brings a picture in, for the drawings of jobs. */
+    @PostMapping(path = "/pictures", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
+    ResponseEntity<Pictures.Brought> bring(
+            @RequestParam MultipartFile file, @AuthenticationPrincipal SignedIn who)
+            throws IOException {
+        String name = Objects.requireNonNullElse(file.getOriginalFilename(), "picture");
+        Pictures.Brought brought = pictures.bring(file.getBytes(), name, who);
+        return ResponseEntity.created(URI.create("/api/pictures/" + brought.sha256()))
+                .body(brought);
+    }
+
+    @GetMapping("/pictures/{sha256}")
+    ResponseEntity<byte[]> picture(@PathVariable String sha256) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .body(pictures.whole(sha256));
+    }
 
     /**
      * What a picture became; mm.
@@ -36,14 +67,14 @@ class PictureApi {
             double mmPerPixel,
             List<String> told) {}
 
-    @PostMapping("/trace")
+    @PostMapping(path = "/trace", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     TraceJson trace(
             @RequestParam MultipartFile file, @RequestParam(required = false) String options)
             throws IOException {
         PictureOptions.Tracing said = PictureOptions.read(options, PictureOptions.Tracing.class);
         Picture picture = PictureReader.read(file.getBytes());
         Trace found = Tracer.trace(picture, said.spec(), Progress.NONE);
-        double scale = said.scaling().mmPerPixel(picture, found);
+        double scale = said.scaling().mmPerPixel(picture.width(), found);
         Trace trace = found.scaled(scale);
         return new TraceJson(
                 trace.threshold(),
@@ -64,7 +95,7 @@ class PictureApi {
      */
     record DotsJson(List<HoleJson> holes, double openShare) {}
 
-    @PostMapping("/dots")
+    @PostMapping(path = "/dots", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
     DotsJson dots(@RequestParam MultipartFile file, @RequestParam(required = false) String options)
             throws IOException {
         PictureOptions.Dotting said = PictureOptions.read(options, PictureOptions.Dotting.class);

@@ -3,7 +3,7 @@ package dev.oleander.web.job.result;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.dialect.Dialect;
-import dev.oleander.drawing.letter.Faces;
+import dev.oleander.drawing.draw.Supplies;
 import dev.oleander.drawing.read.JoinedReading;
 import dev.oleander.drawing.read.Reading;
 import dev.oleander.machine.Machine;
@@ -62,7 +62,7 @@ public class JobComputer {
 
     private final BroughtFiles files;
     private final WorkingMemory memory;
-    private final Faces faces;
+    private final Supplies supplies;
     private final MachineLibrary machines;
     private final Books books;
     private final Formats formats;
@@ -103,9 +103,9 @@ public class JobComputer {
             Prover prover,
             PriceList prices,
             WorkingMemory memory,
-            Faces faces) {
+            Supplies supplies) {
         this.memory = memory;
-        this.faces = faces;
+        this.supplies = supplies;
         this.prices = prices;
         this.files = files;
         this.machines = machines;
@@ -213,7 +213,7 @@ public class JobComputer {
     }
 
     private Shape shape(ShapeKey key, Progress progress) {
-        ShapeReader reader = new ShapeReader(files, memory, faces);
+        ShapeReader reader = new ShapeReader(files, memory, supplies);
         return shapes.get(key, k -> reader.read(k.choices(), k.thickness(), progress));
     }
 

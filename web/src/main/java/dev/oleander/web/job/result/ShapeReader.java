@@ -6,8 +6,8 @@ import dev.oleander.drawing.ImportOptions;
 import dev.oleander.drawing.SideBySide;
 import dev.oleander.drawing.draw.DrawSteps;
 import dev.oleander.drawing.draw.Drawn;
+import dev.oleander.drawing.draw.Supplies;
 import dev.oleander.drawing.file.DrawingFiles;
-import dev.oleander.drawing.letter.Faces;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
@@ -31,12 +31,12 @@ final class ShapeReader {
 
     private final BroughtFiles files;
     private final WorkingMemory memory;
-    private final Faces faces;
+    private final Supplies supplies;
 
-    ShapeReader(BroughtFiles files, WorkingMemory memory, Faces faces) {
+    ShapeReader(BroughtFiles files, WorkingMemory memory, Supplies supplies) {
         this.files = files;
         this.memory = memory;
-        this.faces = faces;
+        this.supplies = supplies;
     }
 
     /**
@@ -66,7 +66,7 @@ final class ShapeReader {
             double thickness,
             Progress progress) {
         Drawn drawn =
-                new DrawSteps(Map.of("t", thickness), faces)
+                new DrawSteps(Map.of("t", thickness), supplies)
                         .apply(drawing(files, choices, progress.within(0, READ)), choices.steps());
         Drawing drawing = drawn.drawing();
         List<Fault> faults = new ArrayList<>(drawing.faults());

@@ -1,0 +1,26 @@
+package dev.oleander.drawing.picture;
+
+/** Line work of pictures, by the SHA-256 of their files; the same again costs nothing. */
+@FunctionalInterface
+public interface Traces {
+
+    /** There are no pictures. */
+    Traces NONE =
+            (sha256, spec) -> {
+                throw new PictureException("The shop has no picture %s.", sha256);
+            };
+
+    /**
+     * A picture's line work.
+     *
+     * @param width of the picture, pixels
+     * @param height of it
+     * @param trace pixels
+     */
+    record Traced(int width, int height, Trace trace) {}
+
+    /**
+     * @throws PictureException when there is no such picture, or nothing in it
+     */
+    Traced trace(String sha256, TraceSpec spec);
+}

@@ -1,0 +1,130 @@
+package dev.oleander.web.letter;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import dev.oleander.drawing.picture.Picture;
+import dev.oleander.drawing.picture.PictureException;
+import dev.oleander.drawing.picture.PictureReader;
+import dev.oleander.drawing.picture.TraceSpec;
+import dev.oleander.drawing.picture.Tracer;
+import dev.oleander.drawing.picture.Traces;
+import dev.oleander.progress.Progress;
+import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.seal.Hashes;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.util.Optional;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+
+/** Pictures of the shop, by the SHA-256 of their files: one that is exchanged changes no job. */
+@Component
+public class Pictures implements Traces {
+
+    /** Pixels of one whose line work is made while a person waits. */
+    private static final int MOST_PIXELS = 16_000_000;
+
+    private static final int KEPT_PIXELS = 60_000_000;
+    private static final int KEPT_TRACES = 100;
+
+    private final JdbcTemplate sql;
+    private final Clock clock;
+    private final Cache<String, Picture> read =
+            Caffeine.newBuilder()
+                    .maximumWeight(KEPT_PIXELS)
+                    .weigher((String sha256, Picture p) -> p.width() * p.height())
+                    .build();
+    private final Cache<Asked, Traced> traced =
+            Caffeine.newBuilder().maximumSize(KEPT_TRACES).build();
+
+    private record Asked(String sha256, TraceSpec spec) {}
+
+    Pictures(JdbcTemplate sql, Clock clock) {
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    /**
+     * A picture that was brought in.
+     *
+     * @param width pixels
+     * @param height pixels
+     */
+    public record Brought(String sha256, int width, int height) {}
+
+    /**
+     * Brings a picture in; the same file again changes nothing.
+     *
+     * @throws PictureException when it cannot be read, or is too large to be traced here
+     */
+    public Brought bring(byte[] file, String name, SignedIn who) {
+        Picture picture = PictureReader.read(file);
+        int pixels = picture.width() * picture.height();
+        if (pixels > MOST_PIXELS) {
+            throw new PictureException(
+                    "%,d x %,d pixels; for a drawing %d million are the limit: make it smaller.",
+                    picture.width(), picture.height(), MOST_PIXELS / 1_000_000);
+        }
+        String sha256 = Hashes.sha256(file);
+        sql.update(
+                "insert into picture (sha256, name, file, account_id, made_at)"
+                        + " values (?, ?, ?, ?, ?) on conflict do nothing",
+                sha256,
+                name.substring(0, Math.min(200, name.length())),
+                file,
+                who.id(),
+                Timestamp.from(clock.instant()));
+        read.put(sha256, picture);
+        return new Brought(sha256, picture.width(), picture.height());
+    }
+
+    @Override
+    public Traced trace(String sha256, TraceSpec spec) {
+        return traced.get(
+                new Asked(sha256, spec),
+                asked -> {
+                    Picture picture = picture(sha256);
+                    return new Traced(
+                            picture.width(),
+                            picture.height(),
+                            Tracer.trace(picture, spec, Progress.NONE));
+                });
+    }
+
+    private Picture picture(String sha256) {
+        return read.get(
+                sha256,
+                sum ->
+                        file(sum)
+                                .map(PictureReader::read)
+                                .orElseThrow(
+                                        () ->
+                                                new PictureException(
+                                                        sum.isEmpty()
+                                                                ? "Choose a picture."
+                                                                : "The shop has no picture %s.",
+                                                        sum)));
+    }
+
+    private Optional<byte[]> file(String sha256) {
+        return sql
+                .query(
+                        "select file from picture where sha256 = ?",
+                        (row, i) -> row.getBytes("file"),
+                        sha256)
+                .stream()
+                .findFirst();
+    }
+
+    /**
+     * @throws NotFoundException when the shop has no such picture
+     */
+    public byte[] whole(String sha256) {
+        return file(sha256)
+                .orElseThrow(
+                        () ->
+                                new NotFoundException(
+                                        "The shop has no picture %s.".formatted(sha256)));
+    }
+}
