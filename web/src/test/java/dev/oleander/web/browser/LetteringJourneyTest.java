@@ -1,0 +1,218 @@
+package dev.oleander.web.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.oleander.drawing.read.Reading;
+import dev.oleander.web.job.JobView;
+import dev.oleander.web.job.document.OrderValues;
+import java.nio.file.Path;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.support.ui.Select;
+
+/** Name boards, scanned pictures and numbered tags, from nothing to a released program. */
+class LetteringJourneyTest extends BrowserTest {
+
+    @BeforeEach
+    void signIn() {
+        browser.signIn("mira");
+    }
+
+    private long newPart() {
+        browser.open("/");
+        browser.click("button[formaction]");
+        browser.until(b -> b.path().matches("/jobs/\\d+/shape"));
+        browser.waitForScene();
+        return Long.parseLong(browser.find("body").getAttribute("data-job"));
+    }
+
+    private void cutOn(long job, String machine, String material, String thickness) {
+        jobs.edit(
+                job,
+                "x",
+                b ->
+                        OrderValues.THICKNESS.put(
+                                OrderValues.MATERIAL.put(
+                                        OrderValues.MACHINE.put(b.document(), machine), material),
+                                thickness),
+                person("mira"));
+        browser.openStage(job, "shape");
+    }
+
+    private void start(String command) {
+        if (!browser.find("[data-draw=" + command + "]").isDisplayed()) {
+            browser.find("[data-draw=" + command + "]")
+                    .findElement(org.openqa.selenium.By.xpath("ancestor::details/summary"))
+                    .click();
+        }
+        browser.click("[data-draw=" + command + "]");
+        browser.until(
+                b -> !b.all(".draw-command[data-ready][data-word=" + command + "]").isEmpty());
+    }
+
+    /** Types what is to be set; the button draws. */
+    private void draw(long job, String... fieldsAndValues) {
+        int before = jobs.view(job).step();
+        for (int i = 0; i < fieldsAndValues.length; i += 2) {
+            var field = browser.find("#d-" + fieldsAndValues[i]);
+            if (!field.isDisplayed()) {
+                field.findElement(org.openqa.selenium.By.xpath("ancestor::details/summary"))
+                        .click();
+            }
+            if (field.getTagName().equals("select")) {
+                new Select(field).selectByVisibleText(fieldsAndValues[i + 1]);
+            } else {
+                field.clear();
+                field.sendKeys(fieldsAndValues[i + 1]);
+            }
+        }
+        browser.click("#draw-form [type=submit]");
+        browser.waitForStep(before + 1);
+    }
+
+    private void stopDrawing() {
+        browser.keys(Keys.ESCAPE);
+        browser.until(b -> b.all(".draw-command").isEmpty());
+    }
+
+    private void select(String step) {
+        browser.until(b -> !b.all(".step-list button").isEmpty());
+        browser.all(".step-list li").stream()
+                .filter(li -> li.getText().startsWith(step))
+                .findFirst()
+                .orElseThrow()
+                .findElement(org.openqa.selenium.By.cssSelector("button"))
+                .click();
+        browser.until(b -> !b.find("#bench-state [name=stop]").getAttribute("value").isEmpty());
+    }
+
+    private void release(long job) {
+        browser.openStage(job, "release");
+        browser.until(b -> b.all(".program-line").size() > 10);
+        browser.click("#release-now");
+        browser.until(b -> !b.all(".releases .revision").isEmpty());
+        assertThat(browser.text(".releases .revision")).isEqualTo("A");
+    }
+
+    private Reading reading(long job) {
+        return jobs.view(job).result().reading();
+    }
+
+    @Test
+    void aNameBoardOnAnArcWithBridgesIsCutByPlasma() {
+        long job = newPart();
+        cutOn(job, "sorrel", "mild steel", "3");
+        start("circle");
+        draw(job, "x", "200", "y", "200", "diameter", "380");
+        stopDrawing();
+        select("Circle");
+        start("text");
+        draw(
+                job,
+                "x",
+                "200",
+                "y",
+                "390",
+                "text",
+                "BOARD",
+                "font",
+                "Commissioner, bold",
+                "height",
+                "60",
+                "along",
+                "centre",
+                "distance",
+                "-90",
+                "reversed",
+                "yes");
+        stopDrawing();
+        assertThat(reading(job).parts())
+                .as("the board, and what falls out of B, O, A and D")
+                .hasSize(7);
+        browser.keys(Keys.ESCAPE);
+        select("Text");
+        start("bridges");
+        draw(job, "width", "4");
+        Reading held = reading(job);
+        assertThat(held.parts()).hasSize(1);
+        browser.keys(Keys.ESCAPE);
+        // the text stays a text: what holds it is found anew
+        select("Text");
+        browser.find("#f-text").clear();
+        int before = jobs.view(job).step();
+        browser.find("#f-text").sendKeys("ABOARD", Keys.TAB);
+        browser.waitForStep(before + 1);
+        assertThat(reading(job).parts()).hasSize(1);
+        release(job);
+    }
+
+    @Test
+    void aScannedPictureBecomesAReleasedProgram() {
+        long job = newPart();
+        start("picture");
+        browser.find("[data-picture]")
+                .sendKeys(
+                        Path.of("..", "samples", "lettering", "scan_board.png")
+                                .toAbsolutePath()
+                                .normalize()
+                                .toString());
+        browser.until(b -> b.find(".picture-box img").isDisplayed());
+        draw(job, "x", "0", "y", "0", "pixel", "0.4");
+        stopDrawing();
+        JobView view = jobs.view(job);
+        assertThat(view.result().reading().features()).hasSize(11);
+        select("Picture");
+        int before = view.step();
+        browser.find("#f-pixel").clear();
+        browser.find("#f-pixel").sendKeys("0.5", Keys.TAB);
+        browser.waitForStep(before + 1);
+        assertThat(reading(job).keptArea())
+                .isCloseTo(
+                        view.result().reading().keptArea() * 25 / 16,
+                        org.assertj.core.api.Assertions.within(1.0));
+        release(job);
+    }
+
+    @Test
+    void fortyTagsAreNumberedFromATable() {
+        long job = newPart();
+        start("rectangle");
+        draw(job, "x", "0", "y", "0", "width", "60", "height", "25");
+        stopDrawing();
+        select("Rectangle");
+        start("rows");
+        draw(job, "columns", "8", "rows", "5", "dx", "70", "dy", "35");
+        browser.keys(Keys.ESCAPE);
+        assertThat(reading(job).parts()).hasSize(40);
+        StringBuilder table = new StringBuilder("berth");
+        for (int i = 1; i <= 40; i++) {
+            table.append("\nQ-").append(100 + i);
+        }
+        start("text");
+        draw(
+                job,
+                "x",
+                "6",
+                "y",
+                "8",
+                "text",
+                "{berth}",
+                "height",
+                "7",
+                "count",
+                "40",
+                "columns",
+                "8",
+                "dx",
+                "70",
+                "dy",
+                "35",
+                "table",
+                table.toString());
+        stopDrawing();
+        assertThat(reading(job).parts()).hasSize(40);
+        assertThat(jobs.view(job).result().shape().drawn().troubles()).isEmpty();
+        release(job);
+    }
+}
