@@ -21,6 +21,7 @@ public final class Bench {
                     new WireArea(),
                     new RouterArea(),
                     new PanelsArea(),
+                    new LetteringArea(),
                     new NestingArea(),
                     new EditsArea(),
                     new LoadArea(),

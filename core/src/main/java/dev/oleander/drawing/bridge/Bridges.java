@@ -26,6 +26,10 @@ public final class Bridges {
     private final double width;
     private final List<Candidate> all = new ArrayList<>();
     private final List<Candidate> chosen = new ArrayList<>();
+
+    /** Of those that are chosen. */
+    private final List<Region> strips = new ArrayList<>();
+
     private final List<String> findings = new ArrayList<>();
 
     private Bridges(Pieces pieces, double width, Optional<Double> direction) {
@@ -90,7 +94,7 @@ public final class Bridges {
             int b = root(group, candidate.to());
             if (a != b && crossesNone(candidate)) {
                 group[Math.max(a, b)] = Math.min(a, b);
-                chosen.add(candidate);
+                choose(candidate);
             }
         }
         for (int island : pieces.islandContours()) {
@@ -110,10 +114,15 @@ public final class Bridges {
 
     private boolean crossesNone(Candidate candidate) {
         Region strip = candidate.bridge().strip();
-        return chosen.stream()
-                .map(c -> c.bridge().strip())
-                .filter(s -> s.box().touches(strip.box()))
+        Box box = strip.box();
+        return strips.stream()
+                .filter(s -> s.box().touches(box))
                 .allMatch(s -> Overlay.intersection(List.of(s), List.of(strip)).isEmpty());
+    }
+
+    private void choose(Candidate candidate) {
+        chosen.add(candidate);
+        strips.add(candidate.bridge().strip());
     }
 
     private String loose(int island) {
@@ -141,7 +150,7 @@ public final class Bridges {
         for (int island : pieces.islandContours()) {
             Box box = pieces.contours().get(island).box();
             if (Math.max(box.width(), box.height()) > LONG * width) {
-                opposite(pieces.piece(island)).ifPresent(chosen::add);
+                opposite(pieces.piece(island)).ifPresent(this::choose);
             }
         }
     }

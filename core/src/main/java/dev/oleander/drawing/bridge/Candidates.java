@@ -24,6 +24,9 @@ final class Candidates {
 
     private static final double MEETS = 1e-7;
 
+    /** In widths: how far a strip is followed at first. */
+    private static final double FIRST_LOOK = 8;
+
     /** Corners of others that a straight element looks at. */
     private static final int CORNERS = 12;
 
@@ -217,7 +220,21 @@ final class Candidates {
 
     /** Where a line leaves the island, at most a width inside it, and where it comes to another. */
     private Optional<Hit[]> ends(int island, Point at, Point way) {
-        List<Hit> hits = hits(at, way, farthest);
+        // most often something is near, and a long line meets everything behind it too
+        double far = Math.min(farthest, FIRST_LOOK * width);
+        List<Hit> hits = hits(at, way, far);
+        Optional<Hit[]> ends = ends(island, hits);
+        boolean more = hits.stream().noneMatch(h -> h.along() > 2 * width);
+        while (ends.isEmpty() && more && far < farthest) {
+            far = Math.min(farthest, 4 * far);
+            hits = hits(at, way, far);
+            ends = ends(island, hits);
+            more = hits.stream().noneMatch(h -> h.along() > 2 * width);
+        }
+        return ends;
+    }
+
+    private Optional<Hit[]> ends(int island, List<Hit> hits) {
         Hit out = null;
         for (Hit hit : hits) {
             boolean near = hit.along() <= 2 * width;

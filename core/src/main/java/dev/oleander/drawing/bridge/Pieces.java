@@ -17,6 +17,7 @@ final class Pieces {
     static final int SHEET = 0;
 
     private final List<Contour> contours;
+    private final double[] area;
     private final int[] depth;
 
     /** Of each contour the smallest that it lies in; -1: none. */
@@ -29,6 +30,7 @@ final class Pieces {
 
     Pieces(List<Contour> all) {
         this.contours = all.stream().map(c -> c.turning(true)).toList();
+        this.area = contours.stream().mapToDouble(Contour::area).toArray();
         this.depth = new int[all.size()];
         this.parent = new int[all.size()];
         this.piece = new int[all.size()];
@@ -53,11 +55,10 @@ final class Pieces {
         parent[of] = -1;
         Point place = contours.get(of).segments().get(0).middle();
         for (int i = 0; i < contours.size(); i++) {
-            boolean round = i != of && contours.get(i).area() > contours.get(of).area();
+            boolean round = i != of && area[i] > area[of];
             if (round && contours.get(i).box().contains(place) && contours.get(i).contains(place)) {
                 depth[of]++;
-                boolean smaller =
-                        parent[of] < 0 || contours.get(i).area() < contours.get(parent[of]).area();
+                boolean smaller = parent[of] < 0 || area[i] < area[parent[of]];
                 parent[of] = smaller ? i : parent[of];
             }
         }
@@ -89,7 +90,7 @@ final class Pieces {
                 all.add(i);
             }
         }
-        all.sort(Comparator.comparingDouble(i -> contours.get(i).area()));
+        all.sort(Comparator.comparingDouble(i -> area[i]));
         return all;
     }
 

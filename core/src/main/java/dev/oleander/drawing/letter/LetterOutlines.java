@@ -8,12 +8,15 @@ import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
+import dev.oleander.geometry.Transform;
 import dev.oleander.geometry.fit.ArcFitter;
 import dev.oleander.geometry.fit.FitOptions;
 import dev.oleander.geometry.overlay.Overlay;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 
@@ -35,6 +38,15 @@ public final class LetterOutlines {
     private static final double CORNER = Math.toRadians(1);
 
     private final double tolerance;
+    private final Map<Form, List<Region>> forms = new HashMap<>();
+
+    /** A letter, and how it is scaled and turned. */
+    private record Form(Glyph glyph, double a, double b, double c, double d) {
+
+        Transform transform() {
+            return new Transform(a, b, c, d, 0, 0);
+        }
+    }
 
     private LetterOutlines(double tolerance) {
         this.tolerance = tolerance;
@@ -69,7 +81,7 @@ public final class LetterOutlines {
                                                 new Outline(
                                                         outlines.open(letter, o), letter.index())));
             } else {
-                outlines.regions(letter).forEach(r -> inked.add(new Inked(r, letter.index())));
+                outlines.placed(letter).forEach(r -> inked.add(new Inked(r, letter.index())));
             }
         }
         for (Inked one : united(inked)) {
@@ -83,6 +95,19 @@ public final class LetterOutlines {
     }
 
     // ---- what is inked
+
+    /** A letter that stands as another does is fitted once. */
+    private List<Region> placed(Placed letter) {
+        if (letter.bend().isPresent()) {
+            return regions(letter);
+        }
+        Transform to = letter.to();
+        Form form = new Form(letter.glyph(), to.a(), to.b(), to.c(), to.d());
+        List<Region> there =
+                forms.computeIfAbsent(form, f -> regions(letter.carriedBy(f.transform())));
+        Transform shift = Transform.translation(new Point(to.e(), to.f()));
+        return there.stream().map(r -> r.transformed(shift)).toList();
+    }
 
     /** Each outer contour with those of the other way round that lie in it. */
     private List<Region> regions(Placed letter) {

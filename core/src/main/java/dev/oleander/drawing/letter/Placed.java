@@ -26,6 +26,11 @@ public record Placed(
         Transform to,
         Optional<UnaryOperator<Point>> bend) {
 
+    /** The same elsewhere. */
+    Placed carriedBy(Transform other) {
+        return new Placed(character, index, at, angle, advance, glyph, other, bend);
+    }
+
     /** Spaces have none. */
     boolean hasOutlines() {
         return !glyph.outlines().isEmpty();
