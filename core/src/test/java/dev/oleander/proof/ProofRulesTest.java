@@ -5,8 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.Drawn;
 import dev.oleander.Samples;
+import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.draw.DrawStep;
+import dev.oleander.drawing.draw.DrawSteps;
+import dev.oleander.drawing.draw.Supplies;
 import dev.oleander.drawing.file.DrawingFiles;
+import dev.oleander.drawing.letter.LetterFaces;
+import dev.oleander.drawing.picture.Traces;
 import dev.oleander.drawing.read.DrawingReading;
 import dev.oleander.drawing.read.ReadOptions;
 import dev.oleander.drawing.read.Reading;
@@ -25,6 +31,7 @@ import dev.oleander.work.sheet.plan.SheetPlanner;
 import dev.oleander.work.sheet.proof.SheetProof;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -54,7 +61,7 @@ class ProofRulesTest {
         assertThat(proof.rules())
                 .extracting(Proof.RuleRun::id)
                 .contains("gouge", "lead", "open", "stock", "data", "order", "narrow", "uncut");
-        Set<String> nothingToCheck = Set.of("axis", "keep-out", "tabs");
+        Set<String> nothingToCheck = Set.of("axis", "island", "keep-out", "tabs");
         assertThat(proof.rules()).allMatch(r -> r.checked() > 0 || nothingToCheck.contains(r.id()));
     }
 
@@ -133,6 +140,51 @@ class ProofRulesTest {
         assertThat(of(proof, "open"))
                 .singleElement()
                 .satisfies(f -> assertThat(f.sentence()).contains("1.5 mm apart"));
+    }
+
+    /** Letters cut out of a board, without bridges and with them. */
+    @Test
+    void theMiddlesOfLettersThatFallOutAreTold() {
+        List<DrawStep> steps =
+                List.of(
+                        new DrawStep(
+                                "d1",
+                                "rectangle",
+                                List.of(),
+                                Map.of("x", "-20", "y", "-20", "width", "200", "height", "80")),
+                        new DrawStep(
+                                "d2",
+                                "text",
+                                List.of(),
+                                Map.of(
+                                        "x",
+                                        "0",
+                                        "y",
+                                        "0",
+                                        "text",
+                                        "BOT",
+                                        "height",
+                                        "40",
+                                        "font",
+                                        LetterFaces.BLOCK.names().sha256())),
+                        new DrawStep("d3", "bridges", List.of("d2*"), Map.of("width", "3")));
+        List<Finding> loose = islands(steps.subList(0, 2));
+        // two in the B, one in the O
+        assertThat(loose).hasSize(3);
+        assertThat(loose.get(0).severity()).isEqualTo(Severity.LOOK);
+        assertThat(loose.get(0).sentence()).contains("The middle of a letter", "nothing holds it");
+        assertThat(islands(steps)).isEmpty();
+    }
+
+    private static List<Finding> islands(List<DrawStep> steps) {
+        Supplies supplies = new Supplies(sha256 -> Optional.of(LetterFaces.BLOCK), Traces.NONE);
+        Reading reading =
+                new DrawingReading(ReadOptions.defaults())
+                        .read(
+                                new DrawSteps(Map.of(), supplies)
+                                        .apply(Drawing.empty("board"), steps)
+                                        .drawing());
+        return of(Samples.prove(reading, Samples.plan(reading, "mild steel", 3, 1)), "island");
     }
 
     @Test

@@ -30,6 +30,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * Texts, which stay texts: what they say and how is worked out anew whenever something changes.
@@ -42,6 +43,9 @@ final class TextCommands {
     private static final int LONGEST = 2_000;
 
     private static final int MOST_TEXTS = 2_000;
+
+    private static final String MARKS = "MARK";
+    private static final String BY_FONT = "CUT, or MARK for single lines";
 
     private static final String FORM = "Form and spacing";
     private static final String LINES = "Lines and place";
@@ -77,7 +81,7 @@ final class TextCommands {
                 length("height", "Height of capitals", "8"),
                 new Parameter("font", "Font", Parameter.Kind.FONT, ""),
                 angle("turn", "Turned by", "0"),
-                Parameter.text("layer", "Layer", Sketch.DEFAULT_LAYER),
+                Parameter.text("layer", "Layer", BY_FONT),
                 factor("wide", "Width of letters", "1").in(FORM),
                 angle("slant", "Slant", "0").in(FORM),
                 length("letters", "Between letters", "0").in(FORM),
@@ -114,9 +118,18 @@ final class TextCommands {
             Point shift =
                     new Point(args.number("dx") * (i % columns), args.number("dy") * (i / columns));
             for (Chain chain : outlines(face, spec(texts.get(i), args, shift, way))) {
-                sketch.draw(args.step(), "TEXT", chain);
+                sketch.draw(layered(args, face), "TEXT", chain);
             }
         }
+    }
+
+    /** Unless it is said otherwise, single lines are marked and outlines are cut. */
+    private static DrawStep layered(Args args, TypeFace face) {
+        String layer = args.text("layer");
+        String usual = face.names().strokes() ? MARKS : Sketch.DEFAULT_LAYER;
+        Map<String, String> values = new TreeMap<>(args.step().values());
+        values.put("layer", layer.isEmpty() || layer.equals(BY_FONT) ? usual : layer);
+        return args.step().withValues(values);
     }
 
     private static TypeFace face(Sketch sketch, Args args) {

@@ -11,13 +11,14 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
 import dev.oleander.geometry.fit.ArcFitter;
 import dev.oleander.geometry.fit.FitOptions;
+import dev.oleander.geometry.flat.DisjointSets;
 import dev.oleander.geometry.overlay.Overlay;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalInt;
+import java.util.TreeMap;
 import java.util.stream.IntStream;
 
 /**
@@ -33,6 +34,9 @@ public final class LetterOutlines {
     private static final double CHORD = 0.1;
 
     private static final double FITTED = 0.9;
+
+    /** Length of a line, in tolerances, below which it is part of the curve beside it. */
+    private static final double CRUMB = 10;
 
     /** Turn of a joint from which it is a corner, radians. */
     private static final double CORNER = Math.toRadians(1);
@@ -109,58 +113,22 @@ public final class LetterOutlines {
         return there.stream().map(r -> r.transformed(shift)).toList();
     }
 
-    /** Each outer contour with those of the other way round that lie in it. */
+    /** What the contours go round; in some fonts they cross themselves. */
     private List<Region> regions(Placed letter) {
         List<Contour> contours =
                 letter.glyph().outlines().stream().map(o -> closed(letter, o)).toList();
-        if (contours.isEmpty()) {
-            return List.of();
-        }
-        boolean outer =
-                contours.stream()
-                        .max(Comparator.comparingDouble(Contour::area))
-                        .orElseThrow()
-                        .isAnticlockwise();
-        List<Contour> outers = contours.stream().filter(c -> c.isAnticlockwise() == outer).toList();
-        List<List<Contour>> holes = new ArrayList<>();
-        outers.forEach(o -> holes.add(new ArrayList<>()));
-        contours.stream()
-                .filter(c -> c.isAnticlockwise() != outer)
-                .forEach(
-                        hole -> smallestRound(hole, outers).ifPresent(i -> holes.get(i).add(hole)));
-        List<Region> regions = new ArrayList<>();
-        for (int i = 0; i < outers.size(); i++) {
-            regions.add(new Region(outers.get(i), holes.get(i)));
-        }
-        return regions;
-    }
-
-    private static OptionalInt smallestRound(Contour hole, List<Contour> outers) {
-        Point inside = hole.segments().get(0).start();
-        return IntStream.range(0, outers.size())
-                .filter(i -> outers.get(i).contains(inside))
-                .boxed()
-                .min(Comparator.comparingDouble(i -> outers.get(i).area()))
-                .map(OptionalInt::of)
-                .orElse(OptionalInt.empty());
+        return contours.isEmpty() ? List.of() : Overlay.wound(contours);
     }
 
     /** Regions that overlap become one; the others stay as they are. */
     private static List<Inked> united(List<Inked> all) {
-        List<Inked> left = new ArrayList<>(all);
+        Map<Integer, List<Inked>> groups = new TreeMap<>();
+        DisjointSets sets = overlapping(all);
+        for (int i = 0; i < all.size(); i++) {
+            groups.computeIfAbsent(sets.leader(i), g -> new ArrayList<>()).add(all.get(i));
+        }
         List<Inked> done = new ArrayList<>();
-        while (!left.isEmpty()) {
-            List<Inked> group = new ArrayList<>(List.of(left.remove(0)));
-            boolean grows = true;
-            while (grows) {
-                List<Inked> near =
-                        left.stream()
-                                .filter(i -> group.stream().anyMatch(g -> meet(g, i)))
-                                .toList();
-                group.addAll(near);
-                left.removeAll(near);
-                grows = !near.isEmpty();
-            }
+        for (List<Inked> group : groups.values()) {
             if (group.size() == 1) {
                 done.addAll(group);
             } else {
@@ -173,10 +141,31 @@ public final class LetterOutlines {
         return done;
     }
 
+    /** From left to right, each with those that begin before it ends. */
+    private static DisjointSets overlapping(List<Inked> all) {
+        DisjointSets sets = new DisjointSets(all.size());
+        List<Box> boxes = all.stream().map(i -> i.region().box()).toList();
+        List<Integer> order = new ArrayList<>(IntStream.range(0, all.size()).boxed().toList());
+        order.sort(Comparator.comparingDouble(i -> boxes.get(i).min().x()));
+        for (int a = 0; a < order.size(); a++) {
+            int i = order.get(a);
+            double end = boxes.get(i).max().x();
+            for (int b = a + 1; b < order.size(); b++) {
+                int j = order.get(b);
+                if (boxes.get(j).min().x() > end) {
+                    break;
+                }
+                boolean near = boxes.get(i).touches(boxes.get(j));
+                if (near && sets.leader(i) != sets.leader(j) && meet(all.get(i), all.get(j))) {
+                    sets.unite(i, j);
+                }
+            }
+        }
+        return sets;
+    }
+
     private static boolean meet(Inked a, Inked b) {
-        Box box = a.region().box();
-        return box.touches(b.region().box())
-                && !Overlay.intersection(List.of(a.region()), List.of(b.region())).isEmpty();
+        return !Overlay.intersection(List.of(a.region()), List.of(b.region())).isEmpty();
     }
 
     // ---- lines and arcs
@@ -201,8 +190,14 @@ public final class LetterOutlines {
         return new Path(segments(letter, carried(letter, outline)));
     }
 
-    private static List<Span> carried(Placed letter, List<Span> outline) {
-        return outline.stream().map(s -> s.transformed(letter.to())).toList();
+    /** Without lines that lead nowhere: fonts repeat points. */
+    private List<Span> carried(Placed letter, List<Span> outline) {
+        List<Span> all = outline.stream().map(s -> s.transformed(letter.to())).toList();
+        List<Span> longer =
+                all.stream()
+                        .filter(s -> !s.isLine() || s.start().distance(s.end()) > CHORD * tolerance)
+                        .toList();
+        return longer.isEmpty() ? all : longer;
     }
 
     /** The span that begins at a corner, or at the end of a line; -1 when all is one curve. */
@@ -229,7 +224,7 @@ public final class LetterOutlines {
         List<Segment> all = new ArrayList<>();
         List<Span> run = new ArrayList<>();
         for (Span span : spans) {
-            boolean line = span.isLine() && letter.bend().isEmpty();
+            boolean line = span.isLine() && letter.bend().isEmpty() && !isCrumb(span);
             if (!run.isEmpty() && (line || isCorner(run.get(run.size() - 1), span))) {
                 all.addAll(fitted(letter, run));
                 run.clear();
@@ -244,6 +239,11 @@ public final class LetterOutlines {
             all.addAll(fitted(letter, run));
         }
         return joined(all);
+    }
+
+    /** Steps of a unit of the font, where a curve should be: arcs go over them. */
+    private boolean isCrumb(Span line) {
+        return line.start().distance(line.end()) < CRUMB * tolerance;
     }
 
     private List<Segment> fitted(Placed letter, List<Span> run) {

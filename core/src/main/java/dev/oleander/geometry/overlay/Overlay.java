@@ -1,5 +1,6 @@
 package dev.oleander.geometry.overlay;
 
+import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Regions;
 import dev.oleander.geometry.flat.Arrangement;
@@ -13,6 +14,8 @@ import dev.oleander.geometry.flat.Vertices;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.function.Function;
+import java.util.function.IntPredicate;
 
 /**
  * Union, intersection, difference and symmetric difference of regions, arcs kept as arcs.
@@ -62,11 +65,36 @@ public final class Overlay {
         return run(first, second, (a, b) -> a != b);
     }
 
+    /**
+     * What contours go round, once or several times, either way; they may cross themselves and each
+     * other (the non-zero rule).
+     *
+     * @throws OverlayException when edges pass each other so closely that they cannot be told apart
+     */
+    public static List<Region> wound(Collection<Contour> contours) {
+        List<Vertices> loops = contours.stream().map(Contour::vertices).toList();
+        return tried(loops, loops.size(), arrangement -> c -> arrangement.winding(c, 0) != 0);
+    }
+
     private static List<Region> run(
             Collection<Region> first, Collection<Region> second, Choice choice) {
         List<Vertices> loops = new ArrayList<>(Regions.loops(first));
         int split = loops.size();
         loops.addAll(Regions.loops(second));
+        return tried(
+                loops,
+                split,
+                arrangement ->
+                        c ->
+                                choice.of(
+                                        arrangement.winding(c, 0) > 0,
+                                        arrangement.winding(c, 1) > 0));
+    }
+
+    /** Which faces belong to the result, once they are known. */
+    private interface Chosen extends Function<Arrangement, IntPredicate> {}
+
+    private static List<Region> tried(List<Vertices> loops, int split, Chosen choice) {
         try {
             return Tries.in(Frame.around(loops, 0), f -> once(f, loops, split, choice));
         } catch (KnotException tooClose) {
@@ -76,7 +104,7 @@ public final class Overlay {
         }
     }
 
-    private static List<Region> once(Frame frame, List<Vertices> loops, int split, Choice choice) {
+    private static List<Region> once(Frame frame, List<Vertices> loops, int split, Chosen choice) {
         Edges table = new Edges(2 * loops.stream().mapToInt(Vertices::size).sum());
         int[] layer = new int[loops.size()];
         for (int n = 0; n < loops.size(); n++) {
@@ -88,8 +116,9 @@ public final class Overlay {
         }
         Arrangement arrangement = Arrangement.of(table, layer, frame.tolerance());
         boolean[] chosen = new boolean[arrangement.cycles()];
+        IntPredicate belongs = choice.apply(arrangement);
         for (int c = 0; c < chosen.length; c++) {
-            chosen[c] = choice.of(arrangement.winding(c, 0) > 0, arrangement.winding(c, 1) > 0);
+            chosen[c] = belongs.test(c);
         }
         List<Vertices> found = new Tracer(arrangement, chosen, frame.tolerance()).loops();
         return Regions.of(found.stream().map(frame::back).toList());
