@@ -28,6 +28,9 @@ public record Entity(
         List<Segment> segments,
         boolean closed) {
 
+    /** Type of what is of a letter. */
+    public static final String TEXT = "TEXT";
+
     public Entity {
         segments = List.copyOf(segments);
         if (segments.isEmpty()) {

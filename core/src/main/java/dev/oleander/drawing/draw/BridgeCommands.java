@@ -23,6 +23,9 @@ final class BridgeCommands {
     /** Lines and arcs of all contours together, so that nobody waits long. */
     private static final int MOST = 12_000;
 
+    /** mm; what is thinner holds nothing in thin sheet. */
+    private static final double LEAST = 1;
+
     private BridgeCommands() {}
 
     /** Where bridges should run. */
@@ -48,14 +51,15 @@ final class BridgeCommands {
                         Group.CHANGES,
                         Targets.SOME,
                         List.of(
-                                length("width", "Width", "max(t, 1)"),
+                                length("width", "Width, 1 at least unless it is said", "t"),
                                 choice("way", "They run", Way.class),
                                 count("each", "For each island", "1")),
                         BridgeCommands::bridge));
     }
 
     private static void bridge(Sketch sketch, Args args) {
-        double width = args.positive("width", "The width");
+        double said = args.positive("width", "The width");
+        double width = args.step().values().containsKey("width") ? said : Math.max(LEAST, said);
         int each = args.count("each", "The number for each island", 1);
         Args.require(each <= 2, "each", "%s bridges for an island; there are 1 or 2.", each);
         List<Entity> closed =

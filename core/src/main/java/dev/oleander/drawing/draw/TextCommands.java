@@ -118,7 +118,7 @@ final class TextCommands {
             Point shift =
                     new Point(args.number("dx") * (i % columns), args.number("dy") * (i / columns));
             for (Chain chain : outlines(face, spec(texts.get(i), args, shift, way))) {
-                sketch.draw(layered(args, face), "TEXT", chain);
+                sketch.draw(layered(args, face), Entity.TEXT, chain);
             }
         }
     }

@@ -13,7 +13,9 @@ import dev.oleander.geometry.SegmentMerger;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Joins pieces at their ends to paths and contours. Where exactly two meet they are joined; where
@@ -35,13 +37,38 @@ final class Joiner {
         }
         List<Joined> joined = new ArrayList<>();
         for (Component component : new NodeFinder(pieces, options, faults).network().components()) {
-            if (component.branched()) {
+            if (component.branched() && isLetters(component)) {
+                joined.addAll(strokes(component));
+            } else if (component.branched()) {
                 joined.addAll(resolve(component.edges()));
             } else {
                 joined.add(joined(component.walk()));
             }
         }
         return joined;
+    }
+
+    /** Strokes of letters meet where they are written, and enclose nothing by that. */
+    private static boolean isLetters(Component component) {
+        return component.edges().stream().allMatch(e -> e.entity().type().equals(Entity.TEXT));
+    }
+
+    private List<Joined> strokes(Component component) {
+        Map<String, List<Edge>> byStroke = new LinkedHashMap<>();
+        for (Edge edge : component.edges()) {
+            byStroke.computeIfAbsent(edge.entity().key(), s -> new ArrayList<>()).add(edge);
+        }
+        List<Joined> strokes = new ArrayList<>();
+        for (List<Edge> stroke : byStroke.values()) {
+            for (Component own : Network.of(stroke).components()) {
+                if (own.branched()) {
+                    Network.of(own.edges()).paths().forEach(path -> strokes.add(joined(path)));
+                } else {
+                    strokes.add(joined(own.walk()));
+                }
+            }
+        }
+        return strokes;
     }
 
     /** Faces of a branched network, and the stretches left over as open paths. */

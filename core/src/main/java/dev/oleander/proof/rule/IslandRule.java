@@ -19,9 +19,6 @@ import java.util.Optional;
 /** What is left standing in a letter that is cut away falls out with it, and nobody wants it. */
 public final class IslandRule implements ProofRule {
 
-    /** Entities that are of letters. */
-    private static final String TEXT = "TEXT";
-
     @Override
     public String id() {
         return "island";
@@ -55,7 +52,7 @@ public final class IslandRule implements ProofRule {
 
     private static boolean isLetter(Feature feature, Map<String, String> types) {
         return !feature.sources().isEmpty()
-                && feature.sources().stream().allMatch(s -> TEXT.equals(types.get(s)));
+                && feature.sources().stream().allMatch(s -> Entity.TEXT.equals(types.get(s)));
     }
 
     /** Whether it lies in a letter that is cut away. */

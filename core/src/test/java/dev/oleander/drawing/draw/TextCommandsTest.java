@@ -8,6 +8,10 @@ import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.letter.Faces;
 import dev.oleander.drawing.letter.LetterFaces;
 import dev.oleander.drawing.picture.Traces;
+import dev.oleander.drawing.read.DrawingReading;
+import dev.oleander.drawing.read.Purpose;
+import dev.oleander.drawing.read.ReadOptions;
+import dev.oleander.drawing.read.Reading;
 import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Point;
@@ -167,6 +171,17 @@ class TextCommandsTest {
                 .contains("3 rows, 5 copies are asked for");
         steps.clear();
         assertThat(text("{serial}", "table", "no\n1").trouble()).contains("no column \"serial\"");
+    }
+
+    /** Strokes of a Q, a 4 or a + meet each other; that is no fault, and they are marked. */
+    @Test
+    void singleLinesAreMarksThatMayMeet() {
+        text("Q4+8A", "height", "10");
+        Reading reading = new DrawingReading(ReadOptions.defaults()).read(drawn().drawing());
+        assertThat(reading.openFaults()).isEmpty();
+        assertThat(reading.features()).isNotEmpty();
+        assertThat(reading.features()).allMatch(f -> f.purpose() == Purpose.MARK);
+        assertThat(reading.parts()).isEmpty();
     }
 
     @Test
