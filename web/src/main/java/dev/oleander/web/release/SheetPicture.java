@@ -35,6 +35,7 @@ final class SheetPicture {
                     + "path.profile{stroke:#1f4a38;stroke-width:1.1}"
                     + "path.mark{stroke:#1f4a38;stroke-width:0.9;stroke-dasharray:5 2 1 2}"
                     + "path.way{stroke:#999999;stroke-width:0.6;stroke-dasharray:2 3}"
+                    + "path.support{stroke:#000000;stroke-width:1;stroke-dasharray:6 4}"
                     + "path.axis{stroke:#000000;stroke-width:2}"
                     + "path.drill{stroke:#000000;stroke-width:1}"
                     + "circle{fill:#ffffff;stroke:#000000;stroke-width:1}"
@@ -44,6 +45,7 @@ final class SheetPicture {
     private final Run run;
     private final Program program;
     private final Optional<List<WorkSheet.Profile>> profiles;
+    private final List<Box> supports;
     private final Box shown;
     private final SvgPaths paths;
     private final StringBuilder svg = new StringBuilder();
@@ -53,11 +55,13 @@ final class SheetPicture {
             Run run,
             Program program,
             Optional<List<WorkSheet.Profile>> profiles,
+            List<Box> supports,
             Box shown) {
         this.result = result;
         this.run = run;
         this.program = program;
         this.profiles = profiles;
+        this.supports = supports;
         this.shown = shown;
         this.paths = new SvgPaths(shown, SIZE, BORDER);
     }
@@ -68,13 +72,15 @@ final class SheetPicture {
      * @param run stops that are shown
      * @param program their motion
      * @param profiles what is drawn in the place of the parts
+     * @param supports what the stock lies on
      */
     static SheetPicture used(
             JobResult result,
             Run run,
             Program program,
-            Optional<List<WorkSheet.Profile>> profiles) {
-        return new SheetPicture(result, run, program, profiles, usedBox(result));
+            Optional<List<WorkSheet.Profile>> profiles,
+            List<Box> supports) {
+        return new SheetPicture(result, run, program, profiles, supports, usedBox(result));
     }
 
     private static Box usedBox(JobResult result) {
@@ -109,7 +115,8 @@ final class SheetPicture {
 
     /** The whole stock with no more than the outlines on it, and what the other picture shows. */
     String overview() {
-        SheetPicture whole = new SheetPicture(result, run, program, profiles, run.layout().stock());
+        SheetPicture whole =
+                new SheetPicture(result, run, program, profiles, List.of(), run.layout().stock());
         whole.open();
         whole.stock();
         whole.parts();
@@ -132,6 +139,7 @@ final class SheetPicture {
         open();
         stock();
         parts();
+        supports.forEach(box -> outline("support", box));
         marks();
         ways();
         numbers();

@@ -72,7 +72,12 @@ public class ShopSheet {
         WorkSheet sheet = sheets.getOrDefault(result.kind().word(), new PlainPaper(result.kind()));
         WorkSheet.Content content = sheet.of(result, run, timeline);
         SheetPicture picture =
-                SheetPicture.used(result, run, timeline.program(), sheet.profiles(result));
+                SheetPicture.used(
+                        result,
+                        run,
+                        timeline.program(),
+                        sheet.profiles(result),
+                        sheet.supports(result));
         Map<String, Object> values = new HashMap<>();
         values.put("job", job);
         values.put("revision", preview.revision());

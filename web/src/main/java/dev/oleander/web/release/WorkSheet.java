@@ -1,5 +1,6 @@
 package dev.oleander.web.release;
 
+import dev.oleander.geometry.Box;
 import dev.oleander.geometry.Segment;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
@@ -19,6 +20,13 @@ public interface WorkSheet {
      * @param timeline of what is released
      */
     Content of(JobResult result, Run run, Timeline timeline);
+
+    /**
+     * What the stock lies on, where people set it out: left, bottom, right and top on the table.
+     */
+    default List<Box> supports(JobResult result) {
+        return List.of();
+    }
 
     /** Profiles on the table, where they are not those of the placed parts. */
     Optional<List<Profile>> profiles(JobResult result);

@@ -2,9 +2,12 @@ package dev.oleander.web.release;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
 import dev.oleander.web.WebTest;
 import dev.oleander.web.job.result.JobResult;
 import dev.oleander.web.work.router.RouterCalls;
+import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -24,8 +27,13 @@ class SheetPictureTest extends WebTest {
         JobResult result = jobs.view(job).result();
         String svg =
                 SheetPicture.used(
-                                result, result.run(), result.timeline().program(), Optional.empty())
+                                result,
+                                result.run(),
+                                result.timeline().program(),
+                                Optional.empty(),
+                                List.of(Box.of(new Point(10, 10), new Point(90, 60))))
                         .svg();
+        assertThat(svg).containsOnlyOnce("<path class=\"support\"");
         Matcher size = SIZE.matcher(svg);
         assertThat(size.find()).as(svg.substring(0, 200)).isTrue();
         double width = Double.parseDouble(size.group(1));

@@ -1,8 +1,11 @@
 package dev.oleander.web.work.router;
 
+import dev.oleander.geometry.Box;
+import dev.oleander.geometry.Point;
 import dev.oleander.motion.Seconds;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.Run;
+import dev.oleander.plan.bed.KeepOut;
 import dev.oleander.plan.stop.Stop;
 import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.result.JobResult;
@@ -57,6 +60,12 @@ class RouterPaper implements WorkSheet {
     }
 
     @Override
+    public List<Box> supports(JobResult result) {
+        RouterPlan plan = result.own(RouterRun.class).orElseThrow().plan();
+        return plan.choices().pods().stream().map(KeepOut::box).toList();
+    }
+
+    @Override
     public Optional<List<Profile>> profiles(JobResult result) {
         return Optional.empty();
     }
@@ -69,7 +78,19 @@ class RouterPaper implements WorkSheet {
                 new Fact(
                         "Deepest under the stock",
                         Numbers.plain(plan.task().overCut(), 2) + " mm"));
+        List<KeepOut> pods = plan.choices().pods();
+        if (!pods.isEmpty()) {
+            facts.add(
+                    new Fact(
+                            "Pods, middles at",
+                            String.join(
+                                    " · ", pods.stream().map(p -> at(p.box().centre())).toList())));
+        }
         return facts;
+    }
+
+    private static String at(Point place) {
+        return Numbers.plain(place.x(), 1) + ", " + Numbers.plain(place.y(), 1);
     }
 
     private static List<ToolRow> tools(RouterPlan plan, Run run) {
