@@ -148,16 +148,10 @@ final class FittingCommands {
     private static void gusset(Sketch sketch, Args args) {
         double w = args.positive("width", "The leg along x");
         double h = args.positive("height", "The leg along y");
-        double nose = args.positive("nose", "The nose");
+        double least = Math.min(w, h);
+        double nose = ShapeCommands.nose(args, least);
         double hollow = args.notNegative("hollow", "The depth of the hollow");
         double cope = args.notNegative("cope", "The cope");
-        double least = Math.min(w, h);
-        Args.require(
-                nose < least,
-                "nose",
-                "A nose of %s mm needs legs longer than that; one is %s mm.",
-                nose,
-                least);
         Args.require(
                 cope < least, "cope", "A cope of %s mm takes a leg of %s mm away.", cope, least);
         Point right = new Point(w, nose);

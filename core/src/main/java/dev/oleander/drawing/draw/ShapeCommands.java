@@ -353,20 +353,26 @@ final class ShapeCommands {
         drawAll(sketch, args, contours);
     }
 
+    /** Of legs that end in one. */
+    static double nose(Args args, double leastLeg) {
+        double nose = args.positive("nose", "The nose");
+        Args.require(
+                nose < leastLeg,
+                "nose",
+                "A nose of %s mm needs legs longer than that; one is %s mm.",
+                nose,
+                leastLeg);
+        return nose;
+    }
+
     /** The right angle lies at the place given. */
     private static void brace(Sketch sketch, Args args) {
         double w = args.positive("width", "The leg along x");
         double h = args.positive("height", "The leg along y");
-        double nose = args.positive("nose", "The nose");
+        double least = Math.min(w, h);
+        double nose = nose(args, least);
         double clip = args.notNegative("clip", "The clipped corner");
         double d = args.notNegative("hole", "The hole diameter");
-        double least = Math.min(w, h);
-        Args.require(
-                nose < least,
-                "nose",
-                "A nose of %s mm needs legs longer than that; one is %s mm.",
-                nose,
-                least);
         Args.require(
                 clip < least,
                 "clip",

@@ -50,18 +50,23 @@ final class ElementFit {
         return Math.max(1, (to - from + 1) / SAMPLES);
     }
 
-    Element line(int from, int to) {
-        int step = step(from, to);
+    private Point middle(int from, int to, int step) {
         double n = 0;
-        double mx = 0;
-        double my = 0;
+        double x = 0;
+        double y = 0;
         for (int i = from; i <= to; i += step) {
-            mx += points.x(i);
-            my += points.y(i);
+            x += points.x(i);
+            y += points.y(i);
             n++;
         }
-        mx /= n;
-        my /= n;
+        return new Point(x / n, y / n);
+    }
+
+    Element line(int from, int to) {
+        int step = step(from, to);
+        Point middle = middle(from, to, step);
+        double mx = middle.x();
+        double my = middle.y();
         double xx = 0;
         double xy = 0;
         double yy = 0;
@@ -76,7 +81,7 @@ final class ElementFit {
         Point along = Point.polar(1, angle);
         Point ends = new Point(points.x(to) - points.x(from), points.y(to) - points.y(from));
         Point way = along.dot(ends) < 0 ? along.times(-1) : along;
-        return new Element(new Point(mx, my), way, 0, true, from, to, 0, 0).judged(points);
+        return new Element(middle, way, 0, true, from, to, 0, 0).judged(points);
     }
 
     /** Null when there is none, or none that is gone once at most. */
@@ -110,16 +115,9 @@ final class ElementFit {
 
     private double[] kasa(int from, int to) {
         int step = step(from, to);
-        double n = 0;
-        double mx = 0;
-        double my = 0;
-        for (int i = from; i <= to; i += step) {
-            mx += points.x(i);
-            my += points.y(i);
-            n++;
-        }
-        mx /= n;
-        my /= n;
+        Point middle = middle(from, to, step);
+        double mx = middle.x();
+        double my = middle.y();
         double uu = 0;
         double uv = 0;
         double vv = 0;
@@ -141,7 +139,7 @@ final class ElementFit {
         }
         double cu = (pu * vv - pv * uv) / det;
         double cv = (pv * uu - pu * uv) / det;
-        double radius = Math.sqrt(cu * cu + cv * cv + (uu + vv) / n);
+        double radius = Math.sqrt(cu * cu + cv * cv + (uu + vv) / ((to - from) / step + 1));
         return new double[] {mx + cu, my + cv, radius};
     }
 

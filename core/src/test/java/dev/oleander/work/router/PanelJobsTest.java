@@ -213,8 +213,10 @@ class PanelJobsTest {
                 BOOK.panelRules().stream().filter(r -> r.number() == 6).findFirst().orElseThrow();
         List<PanelRule> rules = new ArrayList<>(BOOK.panelRules());
         rules.add(0, PanelRules.with(PanelRules.with(pockets, Map.of("name", "ours")), conditions));
-        RouterBook book =
-                new RouterBook(BOOK.machine(), BOOK.tools(), BOOK.stations(), rules, BOOK.rows());
+        return jobBy(panel, rules);
+    }
+
+    private static PanelJob<RouterChoices> jobBy(Panel panel, List<PanelRule> rules) {
         return PanelJobs.of(
                 new PanelJob.Wished(
                         panel,
@@ -225,7 +227,7 @@ class PanelJobsTest {
                         0,
                         false),
                 PanelRuns.UNIT,
-                book);
+                new RouterBook(BOOK.machine(), BOOK.tools(), BOOK.stations(), rules, BOOK.rows()));
     }
 
     @Test
@@ -277,21 +279,7 @@ class PanelJobsTest {
                 BOOK.panelRules().stream()
                         .map(r -> r.kind().equals("hole") ? ranked(r, holes) : ranked(r, pockets))
                         .toList();
-        RouterBook book =
-                new RouterBook(BOOK.machine(), BOOK.tools(), BOOK.stations(), rules, BOOK.rows());
-        PanelJob<RouterChoices> job =
-                PanelJobs.of(
-                        new PanelJob.Wished(
-                                panel,
-                                decided(panel).clampings().get(0),
-                                "birch plywood",
-                                true,
-                                0,
-                                0,
-                                false),
-                        PanelRuns.UNIT,
-                        book);
-        RouterRun run = PanelRuns.run(panel, job);
+        RouterRun run = PanelRuns.run(panel, jobBy(panel, rules));
         RouterJobs.requireSound(run);
         return run.plan().done().stream()
                 .map(s -> s.operation().replace("-rest", ""))

@@ -31,6 +31,15 @@ abstract class BrowserTest extends WebTest {
         browser = new Browser(port, downloads, folder.resolve("profile"), arguments());
     }
 
+    /** A part that is drawn from nothing, open on Shape. */
+    protected long newPart() {
+        browser.open("/");
+        browser.click("button[formaction]");
+        browser.until(b -> b.path().matches("/jobs/\\d+/shape"));
+        browser.waitForScene();
+        return Long.parseLong(browser.find("body").getAttribute("data-job"));
+    }
+
     /** What the browser is started with besides. */
     protected List<String> arguments() {
         return List.of();

@@ -19,14 +19,6 @@ class LetteringJourneyTest extends BrowserTest {
         browser.signIn("mira");
     }
 
-    private long newPart() {
-        browser.open("/");
-        browser.click("button[formaction]");
-        browser.until(b -> b.path().matches("/jobs/\\d+/shape"));
-        browser.waitForScene();
-        return Long.parseLong(browser.find("body").getAttribute("data-job"));
-    }
-
     private void cutOn(long job, String machine, String material, String thickness) {
         jobs.edit(
                 job,
@@ -91,7 +83,15 @@ class LetteringJourneyTest extends BrowserTest {
         browser.until(b -> !b.find("#bench-state [name=stop]").getAttribute("value").isEmpty());
     }
 
+    /** Everything that should be looked at is, and accepted. */
     private void release(long job) {
+        browser.openStage(job, "proof");
+        while (!browser.all("form.accept").isEmpty()) {
+            int before = jobs.view(job).step();
+            browser.find("form.accept input[name=reason]").sendKeys("a sign, seen from afar");
+            browser.click("form.accept button");
+            browser.waitForStep(before + 1);
+        }
         browser.openStage(job, "release");
         browser.until(b -> b.all(".program-line").size() > 10);
         browser.click("#release-now");
@@ -106,7 +106,7 @@ class LetteringJourneyTest extends BrowserTest {
     @Test
     void aNameBoardOnAnArcWithBridgesIsCutByPlasma() {
         long job = newPart();
-        cutOn(job, "sorrel", "mild steel", "3");
+        cutOn(job, "sorrel", "mild steel", "4");
         start("circle");
         draw(job, "x", "200", "y", "200", "diameter", "380");
         stopDrawing();

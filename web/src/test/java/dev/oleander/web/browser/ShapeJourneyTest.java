@@ -30,14 +30,6 @@ class ShapeJourneyTest extends BrowserTest {
         browser.signIn("mira");
     }
 
-    private long newPart() {
-        browser.open("/");
-        browser.click("button[formaction]");
-        browser.until(b -> b.path().matches("/jobs/\\d+/shape"));
-        browser.waitForScene();
-        return Long.parseLong(browser.find("body").getAttribute("data-job"));
-    }
-
     private int step(long job) {
         return jobs.view(job).step();
     }
