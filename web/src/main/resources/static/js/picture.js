@@ -1,33 +1,54 @@
-// Pictures come to the drawing by the field of the command, or dropped on the table.
+// Pictures and fonts come to the drawing by the field of the command; pictures also by dropping them.
 
 const isPicture = (file) => /^image\/(png|jpeg|gif|bmp)$/.test(file.type);
 
 /** @return what the server calls it, or the sentence why it will not have it */
-async function bring(file) {
+async function bring(path, file) {
   const body = new FormData();
   body.set('file', file);
   const headers = JSON.parse(document.body.getAttribute('hx-headers'));
-  const answer = await fetch('/pictures', {method: 'POST', body, headers}).catch(() => null);
+  const answer = await fetch(path, {method: 'POST', body, headers}).catch(() => null);
   const said = await answer?.json().catch(() => null);
-  return answer?.ok ? said : {sentence: said?.detail ?? 'The picture did not arrive.'};
+  return answer?.ok ? said : {sentence: said?.detail ?? 'The file did not arrive.'};
+}
+
+/** What was brought in; null when the server would not have it, which is said. */
+async function brought(path, file, box) {
+  const error = document.getElementById('draw-error');
+  error.hidden = true;
+  box.setAttribute('aria-busy', 'true');
+  const said = await bring(path, file);
+  box.removeAttribute('aria-busy');
+  if (said.sentence) {
+    error.textContent = said.sentence;
+    error.hidden = false;
+    return null;
+  }
+  return said;
+}
+
+async function putFont(field, file) {
+  const box = field.closest('.font-box');
+  const font = await brought('/fonts', file, box);
+  if (font) {
+    const select = box.querySelector('select');
+    const there = [...select.options].find((option) => option.value === font.sha256);
+    select.add(there ?? new Option(`${font.family}, ${font.style}`, font.sha256));
+    select.value = font.sha256;
+    select.dispatchEvent(new Event('input', {bubbles: true}));
+  }
 }
 
 async function put(field, file) {
   const box = field.closest('.picture-box');
-  const error = document.getElementById('draw-error');
-  error.hidden = true;
-  box.setAttribute('aria-busy', 'true');
-  const brought = await bring(file);
-  box.removeAttribute('aria-busy');
-  if (brought.sentence) {
-    error.textContent = brought.sentence;
-    error.hidden = false;
+  const picture = await brought('/pictures', file, box);
+  if (!picture) {
     return;
   }
   const sum = box.querySelector('[type=hidden]');
-  sum.value = brought.sha256;
+  sum.value = picture.sha256;
   const shown = box.querySelector('img');
-  shown.src = `/pictures/${brought.sha256}`;
+  shown.src = `/pictures/${picture.sha256}`;
   shown.hidden = false;
   sum.dispatchEvent(new Event('input', {bubbles: true}));
 }
@@ -39,6 +60,8 @@ export function takePictures(table, drawing) {
   document.addEventListener('change', ({target}) => {
     if (target.matches('[data-picture]') && target.files.length) {
       put(target, target.files[0]);
+    } else if (target.matches('[data-font]') && target.files.length) {
+      putFont(target, target.files[0]);
     }
   });
   table.addEventListener('dragover', (event) => {

@@ -172,7 +172,7 @@ final class FittingCommands {
         segments.add(new Line(top, new Point(0, h)));
         segments.add(new Line(new Point(0, h), new Point(0, cope)));
         if (cope > 0) {
-            segments.add(Arc.about(Point.ORIGIN, cope, Math.PI / 2, -Math.PI / 2));
+            segments.add(new Arc(new Point(0, cope), new Point(cope, 0), -Math.tan(Math.PI / 8)));
         }
         ShapeCommands.drawAll(sketch, args, List.of(new Contour(segments)));
     }

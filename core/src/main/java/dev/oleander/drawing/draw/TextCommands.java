@@ -114,10 +114,14 @@ final class TextCommands {
         List<String> texts = texts(args);
         int columns = args.count("columns", "The number of texts in a row", 1);
         Optional<TextSpec.Way> way = way(sketch, args);
+        double height = args.positive("height", "The height of capitals");
+        LetterOutlines letters =
+                new LetterOutlines(
+                        face.names().strokes(), Math.min(LetterOutlines.TOLERANCE, height / 500));
         for (int i = 0; i < texts.size(); i++) {
             Point shift =
                     new Point(args.number("dx") * (i % columns), args.number("dy") * (i / columns));
-            for (Chain chain : outlines(face, spec(texts.get(i), args, shift, way))) {
+            for (Chain chain : outlines(face, letters, spec(texts.get(i), args, shift, way))) {
                 sketch.draw(layered(args, face), Entity.TEXT, chain);
             }
         }
@@ -165,11 +169,9 @@ final class TextCommands {
         }
     }
 
-    private static List<Chain> outlines(TypeFace face, TextSpec spec) {
+    private static List<Chain> outlines(TypeFace face, LetterOutlines letters, TextSpec spec) {
         try {
-            double tolerance = Math.min(LetterOutlines.TOLERANCE, spec.capHeight() / 500);
-            TextLayout.Laid laid = TextLayout.of(face, spec);
-            return LetterOutlines.of(laid, face.names().strokes(), tolerance).stream()
+            return letters.of(TextLayout.of(face, spec)).stream()
                     .map(LetterOutlines.Outline::chain)
                     .toList();
         } catch (LetterException wrong) {

@@ -52,7 +52,17 @@ public final class LetterOutlines {
         }
     }
 
-    private LetterOutlines(double tolerance) {
+    private final boolean strokes;
+
+    /**
+     * For texts of one font and size; letters that stand alike are fitted once for all of them.
+     *
+     * @param strokes whether letters are lines that a tool follows
+     * @param tolerance mm by which lines may lie beside the curves of the font, at most a
+     *     five-hundredth of the height of capitals
+     */
+    public LetterOutlines(boolean strokes, double tolerance) {
+        this.strokes = strokes;
         this.tolerance = tolerance;
     }
 
@@ -66,26 +76,22 @@ public final class LetterOutlines {
     /** What is inked of one or several letters. */
     private record Inked(Region region, int letter) {}
 
-    /**
-     * @param tolerance mm by which lines may lie beside the curves of the font, at most a
-     *     five-hundredth of the height of capitals
-     * @param strokes whether letters are lines that a tool follows
-     */
+    /** The same of one text. */
     public static List<Outline> of(TextLayout.Laid laid, boolean strokes, double tolerance) {
-        LetterOutlines outlines = new LetterOutlines(tolerance);
+        return new LetterOutlines(strokes, tolerance).of(laid);
+    }
+
+    /** Of a text that is laid out. */
+    public List<Outline> of(TextLayout.Laid laid) {
         List<Inked> inked = new ArrayList<>();
         List<Outline> all = new ArrayList<>();
         for (Placed letter : laid.letters()) {
             if (strokes) {
                 letter.glyph()
                         .outlines()
-                        .forEach(
-                                o ->
-                                        all.add(
-                                                new Outline(
-                                                        outlines.open(letter, o), letter.index())));
+                        .forEach(o -> all.add(new Outline(open(letter, o), letter.index())));
             } else {
-                outlines.placed(letter).forEach(r -> inked.add(new Inked(r, letter.index())));
+                placed(letter).forEach(r -> inked.add(new Inked(r, letter.index())));
             }
         }
         for (Inked one : united(inked)) {

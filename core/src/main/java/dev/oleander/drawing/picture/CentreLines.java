@@ -21,6 +21,9 @@ final class CentreLines {
     /** Turn at a node up to which a stroke goes on, radians. */
     private static final double STRAIGHT_ON = Math.toRadians(35);
 
+    /** Branches at most: each is compared with all others. */
+    private static final int MOST = 5_000;
+
     /** Share by which widths differ, above which outlines say more. */
     private static final double UNEVEN = 0.25;
 
@@ -53,6 +56,7 @@ final class CentreLines {
         progress.at(0.1, "Thinning strokes");
         boolean[] thin = ink.pixels();
         Thinning.thin(ink.width(), ink.height(), thin);
+        requireFew(Skeleton.of(ink.width(), ink.height(), thin.clone()));
         Skeleton skeleton = withoutStubs(thin);
         List<Stroke> strokes = strokes(skeleton);
         List<Chain> chains = new ArrayList<>();
@@ -65,6 +69,15 @@ final class CentreLines {
         }
         double width = widths.stream().mapToDouble(w -> w).average().orElse(0);
         return told(new MetStrokes(chains, width / 2).met());
+    }
+
+    private static void requireFew(Skeleton skeleton) {
+        int count = skeleton.branches().size();
+        if (count > MOST) {
+            throw new PictureException(
+                    "%,d strokes meet or end; %,d are allowed: remove specks, smooth the picture, or take outlines.",
+                    count, MOST);
+        }
     }
 
     private Trace told(List<Chain> chains) {

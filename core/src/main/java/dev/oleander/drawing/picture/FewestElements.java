@@ -1,6 +1,7 @@
 package dev.oleander.drawing.picture;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 
 /**
@@ -54,8 +55,9 @@ final class FewestElements {
         int at = to;
         while (at > from) {
             at = reachBack(at, from);
-            begins.add(0, at);
+            begins.add(at);
         }
+        Collections.reverse(begins);
         return begins;
     }
 
@@ -166,9 +168,10 @@ final class FewestElements {
         List<Element> all = new ArrayList<>();
         int place = 0;
         for (int i = elements.size() - 1; i >= 0; i--) {
-            all.add(0, elements.get(i)[place]);
+            all.add(elements.get(i)[place]);
             place = cameFrom.get(i)[place];
         }
+        Collections.reverse(all);
         return all;
     }
 

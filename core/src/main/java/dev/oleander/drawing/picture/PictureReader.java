@@ -32,7 +32,31 @@ public final class PictureReader {
     private PictureReader() {}
 
     /** Pixels of a picture, before it is read. */
-    public record Size(int width, int height) {}
+    public record Size(int width, int height) {
+
+        public long pixels() {
+            return (long) width * height;
+        }
+    }
+
+    /**
+     * The size of a picture that is not read yet.
+     *
+     * @throws PictureException when it is none, or too large
+     */
+    public static Size sizeOf(byte[] file) {
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
+            ImageReader reader = reader(in);
+            try {
+                reader.setInput(in, true, true);
+                return size(reader);
+            } finally {
+                reader.dispose();
+            }
+        } catch (IOException | RuntimeException damaged) {
+            throw told(damaged);
+        }
+    }
 
     /**
      * Reads a picture; what is transparent is paper.
@@ -74,7 +98,7 @@ public final class PictureReader {
             throw new PictureException(
                     "The picture is %d x %d pixels: there is none.", size.width(), size.height());
         }
-        if ((long) size.width() * size.height() > MOST_PIXELS) {
+        if (size.pixels() > MOST_PIXELS) {
             throw new PictureException(
                     "%,d x %,d pixels; %d million are allowed: make it smaller.",
                     size.width(), size.height(), MOST_PIXELS / 1_000_000);

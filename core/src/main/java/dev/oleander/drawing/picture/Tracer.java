@@ -27,6 +27,9 @@ public final class Tracer {
     /** Share of meetings of ink and paper with something between, below which there is nothing. */
     private static final double BETWEEN = 0.03;
 
+    /** Pixels of which each is looked at; larger pictures are reduced, which moves no edge. */
+    private static final int MOST_PIXELS = 16_000_000;
+
     /** Outlines at most, so that nobody waits for dust. */
     private static final int MOST = 20_000;
 
@@ -55,7 +58,12 @@ public final class Tracer {
      * @throws dev.oleander.progress.CancelledException when the progress says so
      */
     public static Trace trace(Picture picture, TraceSpec spec, Progress progress) {
-        return new Tracer(picture, spec).trace(progress);
+        int by = 1;
+        while ((long) picture.width() * picture.height() / (by * by) > MOST_PIXELS) {
+            by++;
+        }
+        Trace trace = new Tracer(picture.reduced(by), spec).trace(progress);
+        return by == 1 ? trace : trace.scaled(by);
     }
 
     private Trace trace(Progress progress) {

@@ -72,7 +72,12 @@ class PictureApi {
             @RequestParam MultipartFile file, @RequestParam(required = false) String options)
             throws IOException {
         PictureOptions.Tracing said = PictureOptions.read(options, PictureOptions.Tracing.class);
-        Picture picture = PictureReader.read(file.getBytes());
+        byte[] content = file.getBytes();
+        return pictures.within(content, () -> traced(content, said));
+    }
+
+    private static TraceJson traced(byte[] file, PictureOptions.Tracing said) {
+        Picture picture = PictureReader.read(file);
         Trace found = Tracer.trace(picture, said.spec(), Progress.NONE);
         double scale = said.scaling().mmPerPixel(picture.width(), found);
         Trace trace = found.scaled(scale);
@@ -99,7 +104,11 @@ class PictureApi {
     DotsJson dots(@RequestParam MultipartFile file, @RequestParam(required = false) String options)
             throws IOException {
         PictureOptions.Dotting said = PictureOptions.read(options, PictureOptions.Dotting.class);
-        Dots.Made made = Dots.of(PictureReader.read(file.getBytes()), said.spec(), Progress.NONE);
+        byte[] content = file.getBytes();
+        Dots.Made made =
+                pictures.within(
+                        content,
+                        () -> Dots.of(PictureReader.read(content), said.spec(), Progress.NONE));
         return new DotsJson(
                 made.holes().stream()
                         .map(h -> new HoleJson(new double[] {h.at().x(), h.at().y()}, h.diameter()))

@@ -11,10 +11,12 @@ import dev.oleander.drawing.picture.Traces;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.document.NotFoundException;
+import dev.oleander.web.load.WorkingMemory;
 import dev.oleander.web.seal.Hashes;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
@@ -25,11 +27,15 @@ public class Pictures implements Traces {
     /** Pixels of one whose line work is made while a person waits. */
     private static final int MOST_PIXELS = 16_000_000;
 
+    /** A pixel needs 12 bytes while it is looked at, as half a byte of a drawing does. */
+    private static final long PIXELS_OF_BYTE = 2;
+
     private static final int KEPT_PIXELS = 60_000_000;
     private static final int KEPT_TRACES = 100;
 
     private final JdbcTemplate sql;
     private final Clock clock;
+    private final WorkingMemory memory;
     private final Cache<String, Picture> read =
             Caffeine.newBuilder()
                     .maximumWeight(KEPT_PIXELS)
@@ -40,7 +46,8 @@ public class Pictures implements Traces {
 
     private record Asked(String sha256, TraceSpec spec) {}
 
-    Pictures(JdbcTemplate sql, Clock clock) {
+    Pictures(JdbcTemplate sql, Clock clock, WorkingMemory memory) {
+        this.memory = memory;
         this.sql = sql;
         this.clock = clock;
     }
@@ -59,7 +66,7 @@ public class Pictures implements Traces {
      * @throws PictureException when it cannot be read, or is too large to be traced here
      */
     public Brought bring(byte[] file, String name, SignedIn who) {
-        Picture picture = PictureReader.read(file);
+        Picture picture = within(file, () -> PictureReader.read(file));
         int pixels = picture.width() * picture.height();
         if (pixels > MOST_PIXELS) {
             throw new PictureException(
@@ -77,6 +84,22 @@ public class Pictures implements Traces {
                 Timestamp.from(clock.instant()));
         read.put(sha256, picture);
         return new Brought(sha256, picture.width(), picture.height());
+    }
+
+    /**
+     * Does something with a picture when there is memory for it, in turn with others.
+     *
+     * @throws PictureException when there never will be
+     */
+    public <T> T within(byte[] file, Supplier<T> work) {
+        long pixels = PictureReader.sizeOf(file).pixels();
+        long most = PIXELS_OF_BYTE * memory.most();
+        if (pixels > most) {
+            throw new PictureException(
+                    "%,d pixels; with the memory of this server %,d are allowed: make it smaller.",
+                    pixels, most);
+        }
+        return memory.within(pixels / PIXELS_OF_BYTE, work);
     }
 
     @Override
