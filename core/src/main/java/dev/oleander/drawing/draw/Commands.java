@@ -24,6 +24,7 @@ public final class Commands {
         commands.addAll(CopyCommands.all());
         commands.addAll(TextCommands.all());
         commands.addAll(PictureCommands.all());
+        commands.addAll(DotCommands.all());
         commands.addAll(BridgeCommands.all());
         commands.addAll(NoteCommands.all());
         Map<String, Command> byWord = new LinkedHashMap<>();

@@ -1,6 +1,7 @@
 package dev.oleander.drawing.picture;
 
 import dev.oleander.quantity.Numbers;
+import dev.oleander.quantity.Worded;
 import java.util.List;
 
 /**
@@ -25,7 +26,7 @@ public record DotSpec(
         boolean invert) {
 
     /** How holes stand. */
-    public enum Pattern {
+    public enum Pattern implements Worded {
         SQUARE,
         TRIANGULAR,
         RINGS

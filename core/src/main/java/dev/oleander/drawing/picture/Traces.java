@@ -23,4 +23,13 @@ public interface Traces {
      * @throws PictureException when there is no such picture, or nothing in it
      */
     Traced trace(String sha256, TraceSpec spec);
+
+    /**
+     * A picture as holes.
+     *
+     * @throws PictureException when there is no such picture, or there would be far too many
+     */
+    default Dots.Made dots(String sha256, DotSpec spec) {
+        throw new PictureException("The shop has no picture %s.", sha256);
+    }
 }

@@ -6,8 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 import dev.oleander.drawing.Drawing;
 import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.letter.Faces;
+import dev.oleander.drawing.picture.DotSpec;
+import dev.oleander.drawing.picture.Dots;
 import dev.oleander.drawing.picture.Picture;
 import dev.oleander.drawing.picture.PictureException;
+import dev.oleander.drawing.picture.TraceSpec;
 import dev.oleander.drawing.picture.Tracer;
 import dev.oleander.drawing.picture.Traces;
 import dev.oleander.geometry.Box;
@@ -23,11 +26,19 @@ class PictureCommandsTest {
     private static final Picture SQUARE = square();
 
     private static final Traces TRACES =
-            (sha256, spec) -> {
-                if (!sha256.equals("square")) {
-                    throw new PictureException("The shop has no picture %s.", sha256);
+            new Traces() {
+                @Override
+                public Traced trace(String sha256, TraceSpec spec) {
+                    if (!sha256.equals("square")) {
+                        throw new PictureException("The shop has no picture %s.", sha256);
+                    }
+                    return new Traced(100, 80, Tracer.trace(SQUARE, spec, Progress.NONE));
                 }
-                return new Traces.Traced(100, 80, Tracer.trace(SQUARE, spec, Progress.NONE));
+
+                @Override
+                public Dots.Made dots(String sha256, DotSpec spec) {
+                    return Dots.of(SQUARE, spec, Progress.NONE);
+                }
             };
 
     private static Picture square() {
@@ -47,7 +58,10 @@ class PictureCommandsTest {
         for (int i = 0; i < values.length; i += 2) {
             all.put(values[i], values[i + 1]);
         }
-        DrawStep step = new DrawStep("d1", "picture", List.of(), all);
+        return drawn(new DrawStep("d1", "picture", List.of(), all));
+    }
+
+    private static Drawn drawn(DrawStep step) {
         return new DrawSteps(Map.of(), new Supplies(Faces.SHIPPED, TRACES))
                 .apply(Drawing.empty("test"), List.of(step));
     }
@@ -75,6 +89,31 @@ class PictureCommandsTest {
         assertThat(drawn("hole", "0").drawing().entities()).hasSize(2);
         assertThat(drawn("level", "135").drawing().entities()).hasSize(1);
         assertThat(drawn("invert", "yes", "speck", "0").drawing().entities()).hasSize(3);
+    }
+
+    @Test
+    void aPictureMayBeHoles() {
+        Map<String, String> values =
+                Map.of(
+                        "x", "10", "y", "20", "picture", "square", "width", "200", "pitch", "5",
+                        "least", "3");
+        List<Entity> holes =
+                drawn(new DrawStep("d1", "dots", List.of(), values)).drawing().entities();
+        // holes of the paper, which is not quite white, would be 2.6 mm
+        assertThat(holes).hasSizeBetween(200, 300);
+        Box box = Box.around(holes.stream().map(e -> e.chain().box()).toList());
+        assertThat(box.min().x()).isCloseTo(70, within(4.0));
+        Map<String, String> few = new TreeMap<>(values);
+        few.put("diameters", "2.5 3,5");
+        assertThat(drawn(new DrawStep("d1", "dots", List.of(), few)).drawing().entities())
+                .allMatch(
+                        e -> {
+                            double d = e.chain().box().width();
+                            return Math.abs(d - 2.5) < 1e-6 || Math.abs(d - 3.5) < 1e-6;
+                        });
+        few.put("diameters", "2.5 wide");
+        assertThat(drawn(new DrawStep("d1", "dots", List.of(), few)).troubles().get(0).sentence())
+                .contains("\"wide\" is no diameter");
     }
 
     @Test

@@ -2,6 +2,8 @@ package dev.oleander.web.letter;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import dev.oleander.drawing.picture.DotSpec;
+import dev.oleander.drawing.picture.Dots;
 import dev.oleander.drawing.picture.Picture;
 import dev.oleander.drawing.picture.PictureException;
 import dev.oleander.drawing.picture.PictureReader;
@@ -113,6 +115,11 @@ public class Pictures implements Traces {
                             picture.height(),
                             Tracer.trace(picture, spec, Progress.NONE));
                 });
+    }
+
+    @Override
+    public Dots.Made dots(String sha256, DotSpec spec) {
+        return Dots.of(picture(sha256), spec, Progress.NONE);
     }
 
     private Picture picture(String sha256) {
