@@ -19,6 +19,9 @@ import java.util.Optional;
  */
 public final class Bridges {
 
+    /** mm; mean width of what is cut away, below which it is nothing. */
+    private static final double SLIVER = 0.02;
+
     /** In widths: longer islands may be held twice. */
     private static final double LONG = 40;
 
@@ -181,13 +184,23 @@ public final class Bridges {
 
     // ---- what is left to cut
 
+    /** What stays to be cut beside the end of a strip on a curve: no tool gets in there. */
+    private static boolean isSliver(Region region) {
+        double border = region.contours().stream().mapToDouble(Contour::length).sum();
+        return 2 * region.area() < SLIVER * border;
+    }
+
     private Found found() {
         List<Bridge> bridges = chosen.stream().map(Candidate::bridge).toList();
         List<Region> left =
                 bridges.isEmpty()
                         ? pieces.removed()
                         : Overlay.difference(
-                                pieces.removed(), bridges.stream().map(Bridge::strip).toList());
+                                        pieces.removed(),
+                                        bridges.stream().map(Bridge::strip).toList())
+                                .stream()
+                                .filter(r -> !isSliver(r))
+                                .toList();
         List<Contour> contours = left.stream().flatMap(r -> r.contours().stream()).toList();
         int kept = 1 + left.stream().mapToInt(r -> r.openings().size()).sum();
         return new Found(pieces.islands(), bridges, contours, kept, findings);

@@ -226,6 +226,43 @@ class TextCommandsTest {
         assertThat(trouble()).contains("there is no island");
     }
 
+    /** Strips that end on curves of letters on an arc leave nothing beside them. */
+    @Test
+    void nothingThinnerThanAToolIsLeftBesideBridges() {
+        for (String word : List.of("BOB", "OHO", "BHOB")) {
+            for (String width : List.of("2", "3", "4")) {
+                steps.clear();
+                Map<String, String> text =
+                        Map.of(
+                                "x",
+                                "200",
+                                "y",
+                                "390",
+                                "text",
+                                word,
+                                "font",
+                                BLOCK,
+                                "height",
+                                "60",
+                                "along",
+                                "centre",
+                                "distance",
+                                "-90",
+                                "reversed",
+                                "yes");
+                add("circle", List.of(), Map.of("x", "200", "y", "200", "diameter", "380"))
+                        .add("text", List.of("d1"), text)
+                        .add("bridges", List.of("d2*"), Map.of("width", width));
+                for (Entity entity : entities()) {
+                    Contour contour = (Contour) entity.chain();
+                    assertThat(2 * contour.area() / contour.length())
+                            .as("%s %s at %s", word, width, contour.box().centre())
+                            .isGreaterThan(0.5);
+                }
+            }
+        }
+    }
+
     private static long islands(List<Entity> entities) {
         return entities.stream()
                 .filter(
