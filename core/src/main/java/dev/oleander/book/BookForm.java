@@ -101,14 +101,20 @@ public final class BookForm<R extends BookRow> {
          * @throws CutDataException naming the value and its limits
          */
         public double number(BookField<?> field) {
-            return field.number(values.get(field.word()));
+            return field.number(given(field));
         }
 
         /**
          * @throws CutDataException when it is too long
          */
         public String text(BookField<?> field) {
-            return field.text(values.get(field.word()));
+            return field.text(given(field));
+        }
+
+        /** What is left out says what says nothing. */
+        private String given(BookField<?> field) {
+            String text = values.getOrDefault(field.word(), "");
+            return text.isBlank() ? field.silent().orElse(text) : text;
         }
 
         /**
@@ -203,7 +209,8 @@ public final class BookForm<R extends BookRow> {
     private static void requireAll(
             List<? extends BookField<?>> fields, Map<String, String> values) {
         for (BookField<?> field : fields) {
-            if (values.getOrDefault(field.word(), "").isBlank()) {
+            boolean left = values.getOrDefault(field.word(), "").isBlank();
+            if (left && field.silent().isEmpty()) {
                 throw new CutDataException("%s is missing.".formatted(field.label()));
             }
         }
