@@ -11,9 +11,7 @@ import java.util.List;
  */
 final class Edges {
 
-    private static final int RIGHT = 0;
-    private static final int UP = 1;
-    private static final int LEFT = 2;
+    /** Of the directions right, up, left and down. */
     private static final int DOWN = 3;
 
     /** Steps of cells in each direction, rows counting down. */

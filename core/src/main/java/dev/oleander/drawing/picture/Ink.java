@@ -1,7 +1,5 @@
 package dev.oleander.drawing.picture;
 
-import java.util.Arrays;
-
 /**
  * A picture beside the level that parts ink from paper at each pixel: how much darker than that a
  * pixel is. Rows from the top; beyond the border is paper.
@@ -133,10 +131,5 @@ final class Ink {
             }
         }
         return is;
-    }
-
-    @Override
-    public String toString() {
-        return "ink of %d x %d pixels at %s".formatted(width(), height(), Arrays.asList(level));
     }
 }

@@ -36,14 +36,6 @@ final class Loop {
         return twice / 2;
     }
 
-    double length() {
-        double length = 0;
-        for (int i = 0; i < xs.length; i++) {
-            length += Math.hypot(x(i + 1) - xs[i], y(i + 1) - ys[i]);
-        }
-        return length;
-    }
-
     /** Collects points. */
     static final class Growing {
 

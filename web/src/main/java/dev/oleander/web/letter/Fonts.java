@@ -113,11 +113,6 @@ public class Fonts implements Faces {
         return all;
     }
 
-    /** Those that are outlined. */
-    public List<Font> outlines() {
-        return all().stream().filter(f -> f.kind().equals("outline")).toList();
-    }
-
     /** A font as one of several. */
     public record Choice(String value, String label) {}
 
@@ -125,7 +120,9 @@ public class Fonts implements Faces {
     public List<Choice> choices() {
         List<Choice> choices = new ArrayList<>();
         choices.add(new Choice("", "Marking, single line"));
-        outlines().forEach(f -> choices.add(new Choice(f.sha256(), f.family() + ", " + f.style())));
+        all().stream()
+                .filter(f -> f.kind().equals("outline"))
+                .forEach(f -> choices.add(new Choice(f.sha256(), f.family() + ", " + f.style())));
         return choices;
     }
 

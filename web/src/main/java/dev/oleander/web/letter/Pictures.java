@@ -10,6 +10,7 @@ import dev.oleander.drawing.picture.PictureReader;
 import dev.oleander.drawing.picture.TraceSpec;
 import dev.oleander.drawing.picture.Tracer;
 import dev.oleander.drawing.picture.Traces;
+import dev.oleander.progress.Once;
 import dev.oleander.progress.Progress;
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.document.NotFoundException;
@@ -43,7 +44,9 @@ public class Pictures implements Traces {
                     .maximumWeight(KEPT_PIXELS)
                     .weigher((String sha256, Picture p) -> p.width() * p.height())
                     .build();
-    private final Cache<Asked, Traced> traced =
+
+    /** Who asks for the same waits for it; others do not wait for that. */
+    private final Cache<Asked, Once<Traced>> traced =
             Caffeine.newBuilder().maximumSize(KEPT_TRACES).build();
 
     private record Asked(String sha256, TraceSpec spec) {}
@@ -107,14 +110,14 @@ public class Pictures implements Traces {
     @Override
     public Traced trace(String sha256, TraceSpec spec) {
         return traced.get(
-                new Asked(sha256, spec),
-                asked -> {
-                    Picture picture = picture(sha256);
-                    return new Traced(
-                            picture.width(),
-                            picture.height(),
-                            Tracer.trace(picture, spec, Progress.NONE));
-                });
+                        new Asked(sha256, spec),
+                        asked -> new Once<>(progress -> traced(sha256, spec, progress)))
+                .get(Progress.NONE);
+    }
+
+    private Traced traced(String sha256, TraceSpec spec, Progress progress) {
+        Picture picture = picture(sha256);
+        return new Traced(picture.width(), picture.height(), Tracer.trace(picture, spec, progress));
     }
 
     @Override
@@ -127,7 +130,7 @@ public class Pictures implements Traces {
                 sha256,
                 sum ->
                         file(sum)
-                                .map(PictureReader::read)
+                                .map(f -> within(f, () -> PictureReader.read(f)))
                                 .orElseThrow(
                                         () ->
                                                 new PictureException(
