@@ -76,13 +76,29 @@ public record Body(String name, KeepOut shape, double top, boolean ofTable) {
 
     /** Whether the cutting part of a tool comes to it in a move. */
     boolean meetsTip(Item item, Tool tool) {
-        return low(item) < top - SAME && distance(item) < tool.diameter() / 2 + NEAR;
+        return Lying.drill(tool)
+                .map(drill -> meets(item, drill))
+                .orElseGet(
+                        () ->
+                                low(item) < top - SAME
+                                        && distance(item, shape) < tool.diameter() / 2 + NEAR);
     }
 
-    /** Whether shank or holder come to it. */
-    boolean meetsHolder(Item item, Tool tool) {
+    /** Whether shank, holder or housing come to it. */
+    boolean meetsHolder(Item item, Tool tool, RouterUnit unit) {
+        if (tool.kind().looks().isPresent()) {
+            return Lying.housing(tool, unit).stream().anyMatch(part -> meets(item, part));
+        }
+        return meetsUpright(item, tool);
+    }
+
+    private boolean meets(Item item, Lying part) {
+        return low(item) - part.half() < top - SAME && part.distance(item, shape) < NEAR;
+    }
+
+    private boolean meetsUpright(Item item, Tool tool) {
         double bottom = low(item) + tool.shank().stickOut();
-        double distance = distance(item);
+        double distance = distance(item, shape);
         for (Tool.Holder.Step step : tool.holder().steps()) {
             if (bottom < top && distance < step.diameter() / 2 + NEAR) {
                 return true;
@@ -96,7 +112,8 @@ public record Body(String name, KeepOut shape, double top, boolean ofTable) {
         return Math.min(item.rise().from().z(), item.rise().to().z());
     }
 
-    private double distance(Item item) {
+    /** mm seen from above between the tip of a tool in a move and what stands there. */
+    static double distance(Item item, KeepOut shape) {
         Point end = Unrolled.place(item);
         if (item instanceof Item.Rapid rapid) {
             boolean across = rapid.from().distance(end) > 0;

@@ -38,7 +38,7 @@ public final class HolderRule extends RouterRule {
                 proof,
                 findings,
                 (item, tool, body) ->
-                        body.meetsHolder(item, tool)
+                        body.meetsHolder(item, tool, plan.unit())
                                 || !body.ofTable() && body.meetsTip(item, tool));
     }
 
