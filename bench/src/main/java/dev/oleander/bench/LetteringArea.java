@@ -1,5 +1,6 @@
 package dev.oleander.bench;
 
+import dev.oleander.drawing.bridge.BridgeWish;
 import dev.oleander.drawing.bridge.Bridges;
 import dev.oleander.drawing.letter.FontFile;
 import dev.oleander.drawing.letter.LetterOutlines;
@@ -22,7 +23,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /** Pictures, letters, bridges and holes, of the sizes that people bring. */
 final class LetteringArea implements Area {
@@ -169,7 +169,7 @@ final class LetteringArea implements Area {
                 Timing.median(
                         3,
                         () -> {
-                            found[0] = Bridges.of(contours, 2, Optional.empty(), 1);
+                            found[0] = Bridges.of(contours, BridgeWish.of(2));
                         });
         rows.add(
                 Row.below(

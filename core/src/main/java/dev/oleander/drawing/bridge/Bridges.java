@@ -10,6 +10,7 @@ import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -22,30 +23,51 @@ public final class Bridges {
     /** mm; mean width of what is cut away, below which it is nothing. */
     private static final double SLIVER = 0.02;
 
+    /** Letters of a stencil are held from above and below. */
+    private static final Point UPRIGHT = new Point(0, 1);
+
+    /** What a bridge costs more that is level with no other. */
+    private static final double ALONE = 1;
+
     /** In widths: longer islands may be held twice. */
     private static final double LONG = 40;
 
     private final Pieces pieces;
+    private final BridgeWish wish;
     private final double width;
+    private final Candidates candidates;
     private final List<Candidate> all = new ArrayList<>();
     private final List<Candidate> chosen = new ArrayList<>();
 
     /** Of those that are chosen. */
     private final List<Region> strips = new ArrayList<>();
 
-    private final List<String> findings = new ArrayList<>();
+    /** Of each piece the one it holds together with. */
+    private final int[] group;
 
-    private Bridges(Pieces pieces, double width, Optional<Double> direction) {
+    private final List<String> findings = new ArrayList<>();
+    private final List<String> misplaced = new ArrayList<>();
+
+    private Bridges(Pieces pieces, BridgeWish wish) {
         this.pieces = pieces;
-        this.width = width;
-        Point way =
-                direction
-                        .map(Math::toRadians)
-                        .map(a -> new Point(Math.cos(a), Math.sin(a)))
-                        .orElse(null);
-        Candidates candidates = new Candidates(pieces, width, way);
+        this.wish = wish;
+        this.width = wish.width();
+        this.group = new int[pieces.islands() + 1];
+        this.candidates = new Candidates(pieces, width, wish.way().orElse(null));
         pieces.islandContours().forEach(i -> all.addAll(candidates.of(i)));
+        all.removeIf(this::isUnwished);
         all.sort(Candidate.CHEAPEST);
+    }
+
+    private boolean isUnwished(Candidate candidate) {
+        Region strip = candidate.bridge().strip();
+        return wish.without().stream()
+                .anyMatch(p -> strip.box().grown(width / 2).contains(p) && isNear(strip, p));
+    }
+
+    private boolean isNear(Region strip, Point place) {
+        return strip.contains(place)
+                || strip.outer().segments().stream().anyMatch(s -> s.distance(place) < width / 2);
     }
 
     /**
@@ -55,33 +77,33 @@ public final class Bridges {
      * @param contours of what is cut away then
      * @param keptPieces of the sheet then; 1: all holds together
      * @param findings sentences about islands that nothing holds
+     * @param misplaced sentences about bridges that somebody put where none can be
      */
     public record Found(
             int islands,
             List<Bridge> bridges,
             List<Contour> contours,
             int keptPieces,
-            List<String> findings) {
+            List<String> findings,
+            List<String> misplaced) {
 
         public Found {
             bridges = List.copyOf(bridges);
             contours = List.copyOf(contours);
             findings = List.copyOf(findings);
+            misplaced = List.copyOf(misplaced);
         }
     }
 
     /**
      * @param contours what lies inside an odd number of them is cut away
-     * @param width of each bridge, mm
-     * @param direction degrees along which bridges are wished; empty: none
-     * @param perIsland 2: islands that are longer than 40 widths are held twice
      */
-    public static Found of(
-            Collection<Contour> contours, double width, Optional<Double> direction, int perIsland) {
-        Pieces pieces = new Pieces(List.copyOf(contours));
-        Bridges bridges = new Bridges(pieces, width, direction);
+    public static Found of(Collection<Contour> contours, BridgeWish wish) {
+        Bridges bridges = new Bridges(new Pieces(List.copyOf(contours)), wish);
         bridges.tree();
-        if (perIsland > 1) {
+        bridges.alignLevels();
+        bridges.pieces.islandContours().forEach(bridges::tellLoose);
+        if (wish.perIsland() > 1) {
             bridges.again();
         }
         return bridges.found();
@@ -89,25 +111,55 @@ public final class Bridges {
 
     // ---- the tree
 
+    /** What somebody put, strips of a stencil, and the cheapest that hold the rest. */
     private void tree() {
-        int[] group = new int[pieces.islands() + 1];
+        chosen.clear();
+        strips.clear();
         Arrays.setAll(group, i -> i);
-        for (Candidate candidate : all) {
-            int a = root(group, candidate.from());
-            int b = root(group, candidate.to());
-            if (a != b && crossesNone(candidate)) {
-                group[Math.max(a, b)] = Math.min(a, b);
-                choose(candidate);
-            }
+        misplaced.clear();
+        wish.placed().forEach(this::place);
+        if (wish.stencil()) {
+            Point way = wish.way().orElse(UPRIGHT);
+            new Stencil(pieces, candidates, width, way)
+                    .bridges().stream()
+                            .filter(c -> !isUnwished(c) && crossesNone(c))
+                            .forEach(this::choose);
         }
-        for (int island : pieces.islandContours()) {
-            if (root(group, pieces.piece(island)) != Pieces.SHEET) {
-                findings.add(loose(island));
+        for (Candidate candidate : all) {
+            if (root(candidate.from()) != root(candidate.to()) && crossesNone(candidate)) {
+                choose(candidate);
             }
         }
     }
 
-    private static int root(int[] group, int of) {
+    private void place(BridgeWish.Placed placed) {
+        Optional<Candidate> strip =
+                candidates
+                        .through(placed.at(), placed.way(), placed.width())
+                        .filter(c -> isRemoved(placed.at()));
+        strip.filter(this::crossesNone).ifPresent(this::choose);
+        if (strip.isEmpty()) {
+            misplaced.add(
+                    "The bridge of %s mm at %s, %s does not run from material to material with its whole width."
+                            .formatted(
+                                    Numbers.plain(placed.width(), 2),
+                                    Numbers.plain(placed.at().x(), 1),
+                                    Numbers.plain(placed.at().y(), 1)));
+        }
+    }
+
+    private boolean isRemoved(Point place) {
+        return pieces.removed().stream()
+                .anyMatch(r -> r.box().contains(place) && r.contains(place));
+    }
+
+    private void tellLoose(int island) {
+        if (root(pieces.piece(island)) != Pieces.SHEET) {
+            findings.add(loose(island));
+        }
+    }
+
+    private int root(int of) {
         int root = of;
         while (group[root] != root) {
             root = group[root];
@@ -124,6 +176,9 @@ public final class Bridges {
     }
 
     private void choose(Candidate candidate) {
+        int a = root(candidate.from());
+        int b = root(candidate.to());
+        group[Math.max(a, b)] = Math.min(a, b);
         chosen.add(candidate);
         strips.add(candidate.bridge().strip());
     }
@@ -145,6 +200,59 @@ public final class Bridges {
                                 Numbers.plain(Math.floor(8 * wide) / 10, 1))
                 : "%s is held by nothing: no straight strip of %s mm is free to it."
                         .formatted(where, Numbers.plain(width, 1));
+    }
+
+    // ---- in line with each other
+
+    /**
+     * Bridges that lie level with others look better: with a direction that is wished, one that is
+     * level with no other costs {@link #ALONE} more, and the tree is made again when it becomes
+     * cheaper so.
+     */
+    private void alignLevels() {
+        if (wish.way().isEmpty() || chosen.size() < 2) {
+            return;
+        }
+        List<Candidate> first = List.copyOf(chosen);
+        double[] levels = first.stream().mapToDouble(this::level).sorted().toArray();
+        all.sort(
+                Comparator.<Candidate>comparingDouble(
+                                c -> c.cost() + (fellows(levels, c) < 2 ? ALONE : 0))
+                        .thenComparing(Candidate.CHEAPEST));
+        tree();
+        if (costWithLevels(chosen) >= costWithLevels(first) || isHeldWorse()) {
+            all.sort(Candidate.CHEAPEST);
+            tree();
+        }
+    }
+
+    private boolean isHeldWorse() {
+        return pieces.islandContours().stream()
+                .anyMatch(i -> root(pieces.piece(i)) != Pieces.SHEET);
+    }
+
+    private double costWithLevels(List<Candidate> bridges) {
+        double[] levels = bridges.stream().mapToDouble(this::level).sorted().toArray();
+        return bridges.stream()
+                .mapToDouble(c -> c.cost() + (fellows(levels, c) < 2 ? ALONE : 0))
+                .sum();
+    }
+
+    /** How many of sorted levels lie within half a width of that of a bridge. */
+    private long fellows(double[] levels, Candidate bridge) {
+        double at = level(bridge);
+        return below(levels, at + width / 2) - below(levels, at - width / 2);
+    }
+
+    private static int below(double[] sorted, double value) {
+        int place = Arrays.binarySearch(sorted, value);
+        return place < 0 ? -place - 1 : place;
+    }
+
+    private double level(Candidate candidate) {
+        Point way = wish.way().orElseThrow();
+        Point middle = candidate.bridge().from().plus(candidate.bridge().to()).times(0.5);
+        return middle.x() * way.x() + middle.y() * way.y();
     }
 
     // ---- a second one
@@ -202,7 +310,11 @@ public final class Bridges {
                                 .filter(r -> !isSliver(r))
                                 .toList();
         List<Contour> contours = left.stream().flatMap(r -> r.contours().stream()).toList();
+        if (wish.fillet() > 0) {
+            Fillets fillets = new Fillets(bridges, wish.fillet());
+            contours = contours.stream().map(fillets::of).toList();
+        }
         int kept = 1 + left.stream().mapToInt(r -> r.openings().size()).sum();
-        return new Found(pieces.islands(), bridges, contours, kept, findings);
+        return new Found(pieces.islands(), bridges, contours, kept, findings, misplaced);
     }
 }

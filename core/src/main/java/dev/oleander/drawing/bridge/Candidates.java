@@ -86,13 +86,63 @@ final class Candidates {
         }
         if (direction != null) {
             Point middle = contour.box().centre();
-            for (int sign : new int[] {1, -1}) {
-                leaving(island, middle, direction.times(sign))
-                        .flatMap(p -> from(island, p, direction.times(sign)))
-                        .ifPresent(all::add);
-            }
+            leaving(island, middle, direction).ifPresent(all::add);
+            leaving(island, middle, direction.times(-1)).ifPresent(all::add);
         }
         return all;
+    }
+
+    /** The strip from where a ray from within an island leaves it for the last time. */
+    Optional<Candidate> leaving(int island, Point middle, Point way) {
+        return hits(middle, way, farthest).stream()
+                .filter(h -> h.contour() == island)
+                .reduce((a, b) -> b)
+                .map(h -> middle.plus(way.times(h.along())))
+                .flatMap(p -> from(island, p, way));
+    }
+
+    /**
+     * A strip through a place of what is cut away, whatever it joins.
+     *
+     * @param way that it runs, of length 1
+     * @param wide its width, mm
+     * @return empty when its whole width does not begin and end at one contour each
+     */
+    Optional<Candidate> through(Point at, Point way, double wide) {
+        Optional<double[]> there = reach(at, way, wide);
+        Optional<double[]> back = reach(at, way.times(-1), wide);
+        if (there.isEmpty() || back.isEmpty()) {
+            return Optional.empty();
+        }
+        double[] to = there.get();
+        double[] from = back.get();
+        Bridge bridge =
+                new Bridge(
+                        at.minus(way.times(from[0])),
+                        at.plus(way.times(to[0])),
+                        wide,
+                        from[1] - from[0] + INTO,
+                        to[1] - to[0] + INTO);
+        return Optional.of(
+                new Candidate(pieces.piece((int) from[2]), pieces.piece((int) to[2]), bridge, 0));
+    }
+
+    /** How far a contour lies from a place in the middle of a strip, at most, and which it is. */
+    private Optional<double[]> reach(Point at, Point way, double wide) {
+        Point side = new Point(-way.y(), way.x());
+        double middle = 0;
+        double most = 0;
+        int target = -1;
+        for (double share : ACROSS) {
+            List<Hit> hits = hits(at.plus(side.times(share * wide)), way, farthest);
+            if (hits.isEmpty() || target >= 0 && hits.get(0).contour() != target) {
+                return Optional.empty();
+            }
+            target = hits.get(0).contour();
+            most = Math.max(most, hits.get(0).along());
+            middle = share == 0 ? hits.get(0).along() : middle;
+        }
+        return Optional.of(new double[] {middle, most, target});
     }
 
     // ---- where strips may begin
@@ -160,14 +210,6 @@ final class Candidates {
                 places.add(t);
             }
         }
-    }
-
-    /** Where a ray from within an island leaves it for the last time. */
-    private Optional<Point> leaving(int island, Point middle, Point way) {
-        return hits(middle, way, farthest).stream()
-                .filter(h -> h.contour() == island)
-                .reduce((a, b) -> b)
-                .map(h -> middle.plus(way.times(h.along())));
     }
 
     // ---- strips

@@ -78,6 +78,11 @@ final class Pieces {
         return piece[contour];
     }
 
+    /** The smallest contour that one lies in; -1: none. */
+    int parent(int contour) {
+        return parent[contour];
+    }
+
     int islands() {
         return islands;
     }

@@ -5,6 +5,7 @@ import static dev.oleander.drawing.draw.Parameter.count;
 import static dev.oleander.drawing.draw.Parameter.length;
 
 import dev.oleander.drawing.Entity;
+import dev.oleander.drawing.bridge.BridgeWish;
 import dev.oleander.drawing.bridge.Bridges;
 import dev.oleander.drawing.draw.Command.Group;
 import dev.oleander.drawing.draw.Command.Targets;
@@ -27,6 +28,15 @@ final class BridgeCommands {
     private static final double LEAST = 1;
 
     private BridgeCommands() {}
+
+    private static final String HAND = "By hand";
+    private static final String PLACED = "One at x y, angle, width";
+
+    /** How many. */
+    private enum Look implements Worded {
+        FEWEST,
+        STENCIL
+    }
 
     /** Where bridges should run. */
     private enum Way implements Worded {
@@ -53,7 +63,12 @@ final class BridgeCommands {
                         List.of(
                                 length("width", "Width, 1 at least unless it is said", "t"),
                                 choice("way", "They run", Way.class),
-                                count("each", "For each island", "1")),
+                                count("each", "For each island", "1"),
+                                choice("look", "Letters are", Look.class),
+                                length("fillet", "Rounded beside them by", "0"),
+                                new Parameter("placed", PLACED, Parameter.Kind.LINES, "").in(HAND),
+                                new Parameter("without", "None at x y", Parameter.Kind.LINES, "")
+                                        .in(HAND)),
                         BridgeCommands::bridge));
     }
 
@@ -74,15 +89,29 @@ final class BridgeCommands {
                 elements,
                 MOST);
         List<Contour> contours = closed.stream().map(e -> (Contour) e.chain()).toList();
-        Bridges.Found found =
-                Bridges.of(contours, width, args.choice("way", Way.class).degrees(), each);
-        if (found.islands() == 0) {
+        Bridges.Found found = Bridges.of(contours, wish(args, width, each));
+        if (found.islands() == 0 && found.bridges().isEmpty()) {
             throw new DrawException("Nothing falls out of what is selected: there is no island.");
+        }
+        if (!found.misplaced().isEmpty()) {
+            throw DrawException.about("placed", found.misplaced().get(0));
         }
         if (!found.findings().isEmpty()) {
             throw DrawException.about("width", found.findings().get(0));
         }
         put(sketch, args.step(), closed, found.contours());
+    }
+
+    private static BridgeWish wish(Args args, double width, int each) {
+        double fillet = args.within("fillet", "The radius", 0, width / 4);
+        return BridgeWish.of(width)
+                .along(args.choice("way", Way.class).degrees())
+                .each(each)
+                .asStencil(args.choice("look", Look.class) == Look.STENCIL)
+                .rounded(fillet)
+                .byHand(
+                        HandText.placed(args.text("placed"), width),
+                        HandText.places(args.text("without")));
     }
 
     /** Contours that no bridge meets stay; the others take each other's place. */

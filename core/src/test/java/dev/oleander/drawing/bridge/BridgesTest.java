@@ -34,7 +34,9 @@ class BridgesTest {
         Optional<Double> direction =
                 request.has("direction") ? Optional.of(90.0) : Optional.empty();
         Bridges.Found found =
-                Bridges.of(contours(request), request.get("width").asDouble(), direction, 1);
+                Bridges.of(
+                        contours(request),
+                        BridgeWish.of(request.get("width").asDouble()).along(direction));
         assertThat(found.islands()).isEqualTo(truth.get("islands").asInt());
         assertThat(found.bridges()).hasSize(truth.get("bridges").asInt());
         assertThat(found.keptPieces()).isEqualTo(1);
@@ -56,8 +58,7 @@ class BridgesTest {
     @Test
     void anIslandThatIsTooNarrowIsToldWithWhatWouldFit() {
         Bridges.Found found =
-                Bridges.of(
-                        List.of(box(0, 0, 60, 40), box(20, 19, 1.8, 1.8)), 3, Optional.empty(), 1);
+                Bridges.of(List.of(box(0, 0, 60, 40), box(20, 19, 1.8, 1.8)), BridgeWish.of(3));
         assertThat(found.bridges()).isEmpty();
         assertThat(found.keptPieces()).isEqualTo(2);
         assertThat(found.findings())
@@ -68,8 +69,8 @@ class BridgesTest {
     @Test
     void aLongIslandIsHeldAtBothEnds() {
         List<Contour> ring = List.of(box(0, 0, 300, 100), box(20, 20, 260, 60));
-        assertThat(Bridges.of(ring, 4, Optional.empty(), 1).bridges()).hasSize(1);
-        List<Bridge> two = Bridges.of(ring, 4, Optional.empty(), 2).bridges();
+        assertThat(Bridges.of(ring, BridgeWish.of(4)).bridges()).hasSize(1);
+        List<Bridge> two = Bridges.of(ring, BridgeWish.of(4).each(2)).bridges();
         assertThat(two).hasSize(2);
         Point first = two.get(0).way();
         Point second = two.get(1).way();
@@ -97,7 +98,7 @@ class BridgesTest {
                     }
                 }
             }
-            Bridges.Found found = Bridges.of(all, 4, Optional.empty(), 1);
+            Bridges.Found found = Bridges.of(all, BridgeWish.of(4));
             assertThat(found.findings()).as("round " + round).isEmpty();
             assertThat(found.bridges()).hasSize(islands);
             assertThat(found.keptPieces()).isEqualTo(1);

@@ -1,6 +1,7 @@
 package dev.oleander.web.letter;
 
 import dev.oleander.drawing.bridge.Bridge;
+import dev.oleander.drawing.bridge.BridgeWish;
 import dev.oleander.drawing.bridge.Bridges;
 import dev.oleander.drawing.letter.LetterException;
 import dev.oleander.geometry.Contour;
@@ -26,6 +27,8 @@ class BridgeApi {
 
     private static final double WIDEST = 1_000;
 
+    private static final List<String> LOOKS = List.of("fewest", "stencil");
+
     /**
      * What is to be held.
      *
@@ -33,13 +36,17 @@ class BridgeApi {
      * @param width of bridges, mm
      * @param direction vertical, horizontal or degrees; null: none is wished
      * @param perIsland 1 or 2
+     * @param look stencil: each letter is held by a strip through its middle; null: as few as hold
+     * @param fillet radius beside the ends of bridges, mm; null: none
      */
     record BridgesRequest(
             List<ChainJson> contours,
             String keep,
             Double width,
             JsonNode direction,
-            Integer perIsland) {}
+            Integer perIsland,
+            String look,
+            Double fillet) {}
 
     record BridgeJson(double[] from, double[] to, double width) {
 
@@ -72,8 +79,23 @@ class BridgeApi {
         if (perIsland < 1 || perIsland > 2) {
             throw new LetterException("%d bridges an island; there are 1 or 2.", perIsland);
         }
-        Bridges.Found found =
-                Bridges.of(contours(request), width, direction(request.direction()), perIsland);
+        if (request.look() != null && !LOOKS.contains(request.look())) {
+            throw new LetterException(
+                    "look is \"%s\"; it is %s.", request.look(), String.join(" or ", LOOKS));
+        }
+        double fillet = Objects.requireNonNullElse(request.fillet(), 0.0);
+        if (!(fillet >= 0 && fillet <= width / 4)) {
+            throw new LetterException(
+                    "Fillets of %s mm; at bridges of %s mm they are 0 to %s mm.",
+                    fillet, width, width / 4);
+        }
+        BridgeWish wish =
+                BridgeWish.of(width)
+                        .along(direction(request.direction()))
+                        .each(perIsland)
+                        .asStencil("stencil".equals(request.look()))
+                        .rounded(fillet);
+        Bridges.Found found = Bridges.of(contours(request), wish);
         return new FoundJson(
                 found.islands(),
                 found.bridges().stream().map(BridgeJson::of).toList(),
