@@ -9,6 +9,7 @@ import {RunLine} from './run-line.js';
 import {Scene} from './scene.js';
 import {Table} from './table.js';
 import {Drawing} from './draw.js';
+import {Handles} from './handles.js';
 import {takePictures} from './picture.js';
 import {Layers} from './layers.js';
 import {Measure} from './measure.js';
@@ -83,6 +84,7 @@ if (bench.edits) {
 }
 if (stage === 'shape' && bench.edits) {
   takePictures(table.top, new Drawing(bench, fetchSlip));
+  new Handles(bench);
 }
 
 /** A longer selection would make an address that cannot be sent on. */

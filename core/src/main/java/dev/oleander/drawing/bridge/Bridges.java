@@ -23,6 +23,11 @@ public final class Bridges {
     /** mm; mean width of what is cut away, below which it is nothing. */
     private static final double SLIVER = 0.02;
 
+    private static final String NOWHERE =
+            "does not run from material to material with its whole width";
+
+    private static final String CROSSES = "lies over another one";
+
     /** Letters of a stencil are held from above and below. */
     private static final Point UPRIGHT = new Point(0, 1);
 
@@ -109,6 +114,17 @@ public final class Bridges {
         return bridges.found();
     }
 
+    /**
+     * How long a bridge would be that somebody put, mm; empty where none can be.
+     *
+     * @param contours as above
+     */
+    public static Optional<Double> length(Collection<Contour> contours, BridgeWish.Placed placed) {
+        Bridges bridges =
+                new Bridges(new Pieces(List.copyOf(contours)), BridgeWish.of(placed.width()));
+        return bridges.strip(placed).map(c -> c.bridge().length());
+    }
+
     // ---- the tree
 
     /** What somebody put, strips of a stencil, and the cheapest that hold the rest. */
@@ -133,19 +149,24 @@ public final class Bridges {
     }
 
     private void place(BridgeWish.Placed placed) {
-        Optional<Candidate> strip =
-                candidates
-                        .through(placed.at(), placed.way(), placed.width())
-                        .filter(c -> isRemoved(placed.at()));
-        strip.filter(this::crossesNone).ifPresent(this::choose);
-        if (strip.isEmpty()) {
-            misplaced.add(
-                    "The bridge of %s mm at %s, %s does not run from material to material with its whole width."
-                            .formatted(
-                                    Numbers.plain(placed.width(), 2),
-                                    Numbers.plain(placed.at().x(), 1),
-                                    Numbers.plain(placed.at().y(), 1)));
-        }
+        Optional<Candidate> strip = strip(placed);
+        strip.filter(this::crossesNone)
+                .ifPresentOrElse(
+                        this::choose,
+                        () ->
+                                misplaced.add(
+                                        "The bridge of %s mm at %s, %s %s."
+                                                .formatted(
+                                                        Numbers.plain(placed.width(), 2),
+                                                        Numbers.plain(placed.at().x(), 1),
+                                                        Numbers.plain(placed.at().y(), 1),
+                                                        strip.isEmpty() ? NOWHERE : CROSSES)));
+    }
+
+    private Optional<Candidate> strip(BridgeWish.Placed placed) {
+        return isRemoved(placed.at())
+                ? candidates.through(placed.at(), placed.way(), placed.width())
+                : Optional.empty();
     }
 
     private boolean isRemoved(Point place) {

@@ -56,40 +56,31 @@ final class BridgeCommands {
     static List<Command> all() {
         return List.of(
                 new Command(
-                        "bridges",
-                        "Bridges for islands",
-                        Group.CHANGES,
-                        Targets.SOME,
-                        List.of(
-                                length("width", "Width, 1 at least unless it is said", "t"),
-                                choice("way", "They run", Way.class),
-                                count("each", "For each island", "1"),
-                                choice("look", "Letters are", Look.class),
-                                length("fillet", "Rounded beside them by", "0"),
-                                new Parameter("placed", PLACED, Parameter.Kind.LINES, "").in(HAND),
-                                new Parameter("without", "None at x y", Parameter.Kind.LINES, "")
-                                        .in(HAND)),
-                        BridgeCommands::bridge));
+                                "bridges",
+                                "Bridges for islands",
+                                Group.CHANGES,
+                                Targets.SOME,
+                                List.of(
+                                        length("width", "Width, 1 at least unless it is said", "t"),
+                                        choice("way", "They run", Way.class),
+                                        count("each", "For each island", "1"),
+                                        choice("look", "Letters are", Look.class),
+                                        length("fillet", "Rounded beside them by", "0"),
+                                        new Parameter("placed", PLACED, Parameter.Kind.LINES, "")
+                                                .in(HAND),
+                                        new Parameter(
+                                                        "without",
+                                                        "None at x y",
+                                                        Parameter.Kind.LINES,
+                                                        "")
+                                                .in(HAND)),
+                                BridgeCommands::bridge)
+                        .handledBy(new BridgeHandling(BridgeCommands::setting)));
     }
 
     private static void bridge(Sketch sketch, Args args) {
-        double said = args.positive("width", "The width");
-        double width = args.step().values().containsKey("width") ? said : Math.max(LEAST, said);
-        int each = args.count("each", "The number for each island", 1);
-        Args.require(each <= 2, "each", "%s bridges for an island; there are 1 or 2.", each);
-        List<Entity> closed =
-                sketch.targets(args.step()).stream()
-                        .filter(e -> e.chain() instanceof Contour)
-                        .toList();
-        int elements = closed.stream().mapToInt(e -> e.segments().size()).sum();
-        Args.require(
-                elements <= MOST,
-                "width",
-                "%s lines and arcs; bridges are found for %s at once.",
-                elements,
-                MOST);
-        List<Contour> contours = closed.stream().map(e -> (Contour) e.chain()).toList();
-        Bridges.Found found = Bridges.of(contours, wish(args, width, each));
+        List<Entity> closed = closed(sketch, args);
+        Bridges.Found found = setting(closed, args).found();
         if (found.islands() == 0 && found.bridges().isEmpty()) {
             throw new DrawException("Nothing falls out of what is selected: there is no island.");
         }
@@ -100,6 +91,32 @@ final class BridgeCommands {
             throw DrawException.about("width", found.findings().get(0));
         }
         put(sketch, args.step(), closed, found.contours());
+    }
+
+    private static List<Entity> closed(Sketch sketch, Args args) {
+        return sketch.targets(args.step()).stream()
+                .filter(e -> e.chain() instanceof Contour)
+                .toList();
+    }
+
+    private static BridgeHandling.Setting setting(Sketch sketch, Args args) {
+        return setting(closed(sketch, args), args);
+    }
+
+    private static BridgeHandling.Setting setting(List<Entity> closed, Args args) {
+        double said = args.positive("width", "The width");
+        double width = args.step().values().containsKey("width") ? said : Math.max(LEAST, said);
+        int each = args.count("each", "The number for each island", 1);
+        Args.require(each <= 2, "each", "%s bridges for an island; there are 1 or 2.", each);
+        int elements = closed.stream().mapToInt(e -> e.segments().size()).sum();
+        Args.require(
+                elements <= MOST,
+                "width",
+                "%s lines and arcs; bridges are found for %s at once.",
+                elements,
+                MOST);
+        List<Contour> contours = closed.stream().map(e -> (Contour) e.chain()).toList();
+        return new BridgeHandling.Setting(contours, wish(args, width, each));
     }
 
     private static BridgeWish wish(Args args, double width, int each) {

@@ -10,6 +10,7 @@ import java.util.List;
  * @param group heading under which it is offered
  * @param targets how many entities it works on
  * @param shown what is written on a shape
+ * @param handling what its steps are taken hold of by
  * @param deed does it; throws {@link DrawException} when it cannot be done
  */
 public record Command(
@@ -19,6 +20,7 @@ public record Command(
         Targets targets,
         List<Parameter> parameters,
         List<Shown> shown,
+        Handling handling,
         Deed deed) {
 
     public Command {
@@ -34,12 +36,30 @@ public record Command(
             Targets targets,
             List<Parameter> parameters,
             Deed deed) {
-        this(word, label, group, targets, parameters, List.of(), deed);
+        this(
+                word,
+                label,
+                group,
+                targets,
+                parameters,
+                List.of(),
+                new PlaceHandling(parameters),
+                deed);
     }
 
     /** The same with what is written on the shape. */
     Command showing(Shown... sizes) {
-        return new Command(word, label, group, targets, parameters, List.of(sizes), deed);
+        return new Command(word, label, group, targets, parameters, List.of(sizes), handling, deed);
+    }
+
+    /** Whether more can be put on a step of it by a click. */
+    public boolean takesMore() {
+        return handling.takesMore();
+    }
+
+    /** The same, taken hold of otherwise than by its places. */
+    Command handledBy(Handling other) {
+        return new Command(word, label, group, targets, parameters, shown, other, deed);
     }
 
     /**

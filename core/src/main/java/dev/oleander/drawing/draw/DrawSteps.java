@@ -41,6 +41,20 @@ public final class DrawSteps {
         return sketch.drawn(drawing, troubles);
     }
 
+    /** What some steps made; those that cannot be done are left out. */
+    Sketch sketch(Drawing drawing, List<DrawStep> steps) {
+        Sketch sketch = new Sketch(drawing, supplies);
+        for (DrawStep step : steps) {
+            try {
+                apply(sketch, step);
+            } catch (DrawException | GeometryException cannot) {
+                // told where all steps are done
+                continue;
+            }
+        }
+        return sketch;
+    }
+
     private void apply(Sketch sketch, DrawStep step) {
         Command command =
                 Commands.find(step.command())

@@ -8,10 +8,12 @@ import java.util.Map;
 /**
  * A drawing after all its steps.
  *
+ * @param before the drawing before all of them
  * @param groups keys of entities by the name of their group
  * @param troubles steps that could not be done, in their order
  */
 public record Drawn(
+        Drawing before,
         Drawing drawing,
         List<Guide> guides,
         List<Dimension> dimensions,

@@ -5,6 +5,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /** Bridges that somebody put or left out, as they are typed: a line for each, numbers in it. */
 final class HandText {
@@ -41,6 +42,29 @@ final class HandText {
     /** {@code x y} */
     static List<Point> places(String text) {
         return numbers("without", text, 2, 2).stream().map(n -> new Point(n[0], n[1])).toList();
+    }
+
+    static String of(List<BridgeWish.Placed> placed) {
+        return placed.stream()
+                .map(
+                        p ->
+                                "%s %s %s %s"
+                                        .formatted(
+                                                n(p.at().x()),
+                                                n(p.at().y()),
+                                                n(p.angle()),
+                                                n(p.width())))
+                .collect(Collectors.joining("\n"));
+    }
+
+    static String ofPlaces(List<Point> places) {
+        return places.stream()
+                .map(p -> n(p.x()) + " " + n(p.y()))
+                .collect(Collectors.joining("\n"));
+    }
+
+    private static String n(double value) {
+        return PlaceHandling.number(value);
     }
 
     private static List<double[]> numbers(String parameter, String text, int least, int most) {

@@ -152,6 +152,6 @@ final class Sketch {
         List<Entity> numbered = new ArrayList<>(entities.size());
         entities.values().forEach(e -> numbered.add(e.at(numbered.size())));
         Drawing drawing = before.with(List.copyOf(layers.values()), numbered, points);
-        return new Drawn(drawing, guides, dimensions, groups, troubles);
+        return new Drawn(before, drawing, guides, dimensions, groups, troubles);
     }
 }

@@ -65,12 +65,16 @@ final class TextCommands {
     static List<Command> all() {
         return List.of(
                 new Command(
-                        "text",
-                        "Text",
-                        Group.FIGURES,
-                        Targets.CHAIN_OR_NONE,
-                        parameters(),
-                        TextCommands::text));
+                                "text",
+                                "Text",
+                                Group.FIGURES,
+                                Targets.CHAIN_OR_NONE,
+                                parameters(),
+                                TextCommands::text)
+                        .handledBy(
+                                new TextHandling(
+                                        (sketch, args) ->
+                                                way(sketch, args).map(TextSpec.Way::chain))));
     }
 
     private static List<Parameter> parameters() {

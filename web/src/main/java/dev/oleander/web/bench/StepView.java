@@ -19,6 +19,7 @@ import java.util.Map;
  * @param features ids of what it drew, apart by commas
  * @param note its main values in short
  * @param trouble why it cannot be done; empty when it can
+ * @param takesMore whether more is put on it by a click
  */
 public record StepView(
         String id,
@@ -26,6 +27,7 @@ public record StepView(
         String features,
         String note,
         String trouble,
+        boolean takesMore,
         List<Section> sections) {
 
     /**
@@ -78,7 +80,7 @@ public record StepView(
     private static StepView view(DrawStep step, String ids, String trouble, EditError error) {
         Command command = Commands.find(step.command()).orElse(null);
         if (command == null) {
-            return new StepView(step.id(), step.command(), ids, "", trouble, List.of());
+            return new StepView(step.id(), step.command(), ids, "", trouble, false, List.of());
         }
         Map<String, List<Field>> fields = new LinkedHashMap<>();
         for (Parameter p : command.parameters()) {
@@ -88,7 +90,13 @@ public record StepView(
         List<Section> sections = new ArrayList<>();
         fields.forEach((heading, of) -> sections.add(new Section(heading, isOpen(of, step), of)));
         return new StepView(
-                step.id(), command.label(), ids, note(command, step), trouble, sections);
+                step.id(),
+                command.label(),
+                ids,
+                note(command, step),
+                trouble,
+                command.takesMore(),
+                sections);
     }
 
     private static boolean isOpen(List<Field> fields, DrawStep step) {

@@ -9,6 +9,7 @@ import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.drawing.draw.DrawStep;
 import dev.oleander.drawing.draw.DrawSteps;
 import dev.oleander.drawing.draw.Drawn;
+import dev.oleander.drawing.draw.Handles;
 import dev.oleander.drawing.draw.Parameter;
 import dev.oleander.drawing.draw.Supplies;
 import dev.oleander.drawing.draw.TargetFinder;
@@ -33,6 +34,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -104,9 +106,9 @@ public class ShapeEdits {
             return Preview.NOTHING;
         }
         try {
-            Map<String, Double> names = Map.of("t", before.document().thickness().value());
             Drawn after =
-                    new DrawSteps(names, supplies).apply(drawing, List.of(step(before, wish)));
+                    new DrawSteps(names(before), supplies)
+                            .apply(drawing, List.of(step(before, wish)));
             return new Preview(
                     missing(after.drawing(), drawing), missing(drawing, after.drawing()));
         } catch (DrawException | RefusedEditException cannot) {
@@ -221,14 +223,56 @@ public class ShapeEdits {
 
     /** Another value of a step. */
     public JobService.Edit setStep(String id, String parameter, String text) {
+        return setStep(id, before -> Map.of(parameter, text));
+    }
+
+    /** Other values of a step, worked out from how it stands. */
+    public JobService.Edit setStep(String id, Function<JobResult, Map<String, String>> values) {
         return before -> {
-            List<DrawStep> steps = new ArrayList<>(before.document().shape().steps());
-            int at = indexOf(steps, id);
-            Map<String, String> values = new TreeMap<>(steps.get(at).values());
-            values.put(parameter, text);
-            steps.set(at, steps.get(at).withValues(given(values)));
+            List<DrawStep> steps = with(before, id, values.apply(before));
             return checked(before.document().reshaped(s -> s.withSteps(steps)), id);
         };
+    }
+
+    /** All steps, one of them with other values. */
+    private static List<DrawStep> with(JobResult of, String id, Map<String, String> changed) {
+        List<DrawStep> steps = new ArrayList<>(of.document().shape().steps());
+        int at = indexOf(steps, id);
+        Map<String, String> values = new TreeMap<>(steps.get(at).values());
+        values.putAll(changed);
+        steps.set(at, steps.get(at).withValues(given(values)));
+        return steps;
+    }
+
+    /**
+     * What a step is taken hold of by.
+     *
+     * @throws DrawException when its values cannot be worked out
+     */
+    public Handles handles(JobResult of, String id) {
+        List<DrawStep> steps = of.document().shape().steps();
+        indexOf(steps, id);
+        return new Handles(of.shape().drawn().before(), steps, id, names(of), supplies);
+    }
+
+    private static Map<String, Double> names(JobResult of) {
+        return Map.of("t", of.document().thickness().value());
+    }
+
+    /** Shows what other values of a step would do; nothing when they cannot be. */
+    public Preview preview(JobResult before, String id, Map<String, String> values) {
+        Drawn drawn = before.shape().drawn();
+        if (drawn.drawing().entities().size() > MOST_PREVIEWED) {
+            return Preview.NOTHING;
+        }
+        Drawn after =
+                new DrawSteps(names(before), supplies)
+                        .apply(drawn.before(), with(before, id, values));
+        return after.troubles().stream().anyMatch(t -> t.step().equals(id))
+                ? Preview.NOTHING
+                : new Preview(
+                        missing(after.drawing(), drawn.drawing()),
+                        missing(drawn.drawing(), after.drawing()));
     }
 
     /** Takes a step away; what worked on it alone is told. */
