@@ -22,9 +22,9 @@ final class Fillets {
         this.radius = radius;
         for (Bridge bridge : bridges) {
             List<Segment> strip = bridge.strip().outer().segments();
-            // across, along, across, along
-            sides.add((Line) strip.get(1));
-            sides.add((Line) strip.get(3));
+            // along, across, along, across
+            sides.add((Line) strip.get(0));
+            sides.add((Line) strip.get(2));
         }
     }
 

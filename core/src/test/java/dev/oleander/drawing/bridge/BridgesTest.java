@@ -1,6 +1,7 @@
 package dev.oleander.drawing.bridge;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.drawing.letter.LetterCases;
@@ -103,5 +104,70 @@ class BridgesTest {
             assertThat(found.bridges()).hasSize(islands);
             assertThat(found.keptPieces()).isEqualTo(1);
         }
+    }
+
+    /** A letter like B: two counters above each other, and one aside like that of a d. */
+    private static final List<Contour> LETTERS =
+            List.of(
+                    box(0, 0, 40, 100),
+                    box(12, 12, 20, 30),
+                    box(10, 56, 20, 30),
+                    box(60, 0, 40, 60),
+                    box(70, 15, 20, 30));
+
+    @Test
+    void aStencilHasOneStripThroughTheMiddleOfEachLetter() {
+        Bridges.Found found = Bridges.of(LETTERS, BridgeWish.of(4).asStencil(true));
+        assertThat(found.findings()).isEmpty();
+        assertThat(found.keptPieces()).isEqualTo(1);
+        // below, between and above the counters of the first, below and above that of the second
+        assertThat(found.bridges()).hasSize(5);
+        assertThat(found.bridges())
+                .allSatisfy(b -> assertThat(b.from().x()).isCloseTo(b.to().x(), within(1e-9)));
+        assertThat(found.bridges())
+                .extracting(b -> (double) Math.round(b.from().x()))
+                .containsOnly(20.0, 80.0);
+        // each letter falls in two
+        assertThat(found.contours()).hasSize(4);
+    }
+
+    @Test
+    void aStencilMayRunLevel() {
+        Bridges.Found found =
+                Bridges.of(
+                        LETTERS.subList(3, 5),
+                        BridgeWish.of(4).asStencil(true).along(Optional.of(0.0)));
+        assertThat(found.bridges()).hasSize(2);
+        assertThat(found.bridges())
+                .allSatisfy(b -> assertThat(b.from().y()).isCloseTo(30, within(1e-9)));
+    }
+
+    /** A quarter circle of radius r stays in each of four corners: (1 - pi/4) r^2 more each. */
+    @Test
+    void cornersBesideABridgeAreRounded() {
+        List<Contour> ring = List.of(box(0, 0, 60, 60), box(20, 20, 20, 20));
+        double sharp = area(Bridges.of(ring, BridgeWish.of(4)));
+        double round = area(Bridges.of(ring, BridgeWish.of(4).rounded(1)));
+        assertThat(sharp - round).isCloseTo(4 * (1 - Math.PI / 4), within(1e-6));
+        assertThatThrownBy(() -> BridgeWish.of(4).rounded(1.1))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    private static double area(Bridges.Found found) {
+        return found.contours().stream().mapToDouble(c -> Math.abs(c.area())).sum();
+    }
+
+    /** Of letters that differ in height, bridges of a word come to lie level with each other. */
+    @Test
+    void bridgesOfAWordLieLevel() {
+        List<Contour> word = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            word.add(box(60 * i, 0, 50, 60));
+            // the last one is a little nearer to the upper edge than to the lower one
+            word.add(i < 3 ? box(60 * i + 15, 13, 20, 32) : box(60 * i + 15, 14, 20, 32.5));
+        }
+        Bridges.Found found = Bridges.of(word, BridgeWish.of(3).along(Optional.of(90.0)));
+        assertThat(found.bridges()).hasSize(4);
+        assertThat(found.bridges()).allMatch(b -> Math.max(b.from().y(), b.to().y()) < 20);
     }
 }
