@@ -9,10 +9,9 @@ import java.nio.file.Path;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
-import org.openqa.selenium.support.ui.Select;
 
 /** Name boards, scanned pictures and numbered tags, from nothing to a released program. */
-class LetteringJourneyTest extends BrowserTest {
+class LetteringJourneyTest extends DrawingJourney {
 
     @BeforeEach
     void signIn() {
@@ -32,57 +31,6 @@ class LetteringJourneyTest extends BrowserTest {
         browser.openStage(job, "shape");
     }
 
-    private void choose(String command) {
-        if (!browser.find("[data-draw=" + command + "]").isDisplayed()) {
-            browser.find("[data-draw=" + command + "]")
-                    .findElement(org.openqa.selenium.By.xpath("ancestor::details/summary"))
-                    .click();
-        }
-        browser.click("[data-draw=" + command + "]");
-    }
-
-    private void start(String command) {
-        choose(command);
-        browser.until(
-                b -> !b.all(".draw-command[data-ready][data-word=" + command + "]").isEmpty());
-    }
-
-    /** Types what is to be set; the button draws. */
-    private void draw(long job, String... fieldsAndValues) {
-        int before = jobs.view(job).step();
-        for (int i = 0; i < fieldsAndValues.length; i += 2) {
-            var field = browser.find("#d-" + fieldsAndValues[i]);
-            if (!field.isDisplayed()) {
-                field.findElement(org.openqa.selenium.By.xpath("ancestor::details/summary"))
-                        .click();
-            }
-            if (field.getTagName().equals("select")) {
-                new Select(field).selectByVisibleText(fieldsAndValues[i + 1]);
-            } else {
-                field.clear();
-                field.sendKeys(fieldsAndValues[i + 1]);
-            }
-        }
-        browser.click("#draw-form [type=submit]");
-        browser.waitForStep(before + 1);
-    }
-
-    private void stopDrawing() {
-        browser.keys(Keys.ESCAPE);
-        browser.until(b -> b.all(".draw-command").isEmpty());
-    }
-
-    private void select(String step) {
-        browser.until(b -> !b.all(".step-list button").isEmpty());
-        browser.all(".step-list li").stream()
-                .filter(li -> li.getText().startsWith(step))
-                .findFirst()
-                .orElseThrow()
-                .findElement(org.openqa.selenium.By.cssSelector("button"))
-                .click();
-        browser.until(b -> !b.find("#bench-state [name=stop]").getAttribute("value").isEmpty());
-    }
-
     /** Everything that should be looked at is, and accepted. */
     private void release(long job) {
         browser.openStage(job, "proof");
@@ -97,10 +45,6 @@ class LetteringJourneyTest extends BrowserTest {
         browser.click("#release-now");
         browser.until(b -> !b.all(".releases .revision").isEmpty());
         assertThat(browser.text(".releases .revision")).isEqualTo("A");
-    }
-
-    private Reading reading(long job) {
-        return jobs.view(job).result().reading();
     }
 
     @Test
