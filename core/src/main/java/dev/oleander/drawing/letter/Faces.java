@@ -1,17 +1,20 @@
 package dev.oleander.drawing.letter;
 
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Finds fonts by the SHA-256 of their files. */
 @FunctionalInterface
 public interface Faces {
 
-    /** Our own alphabet of single lines, under its own sum and under none. */
+    /** Alphabets of single lines: our own, under its own sum and under none, and Hershey's. */
     Faces SHIPPED =
             sha256 ->
-                    sha256.isEmpty() || sha256.equals(StrokeFont.marking().names().sha256())
+                    sha256.isEmpty()
                             ? Optional.of(StrokeFont.marking())
-                            : Optional.empty();
+                            : Stream.of(StrokeFont.marking(), HersheyFont.roman())
+                                    .filter(f -> f.names().sha256().equals(sha256))
+                                    .findFirst();
 
     /**
      * @param sha256 empty: the alphabet of single lines

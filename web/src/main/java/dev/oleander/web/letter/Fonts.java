@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import dev.oleander.drawing.letter.Faces;
 import dev.oleander.drawing.letter.FontFile;
+import dev.oleander.drawing.letter.HersheyFont;
 import dev.oleander.drawing.letter.StrokeFont;
 import dev.oleander.drawing.letter.TypeFace;
 import dev.oleander.web.account.SignedIn;
@@ -27,13 +28,26 @@ public class Fonts implements Faces {
 
     private static final int KEPT = 40;
 
+    private static final String OFL = "OFL-1.1";
+
     /** A file within the application. */
     private record Shipped(String file, String family, String style, String licence) {}
 
     private static final List<Shipped> SHIPPED =
             List.of(
-                    new Shipped("commissioner-400.ttf", "Commissioner", "regular", "OFL-1.1"),
-                    new Shipped("commissioner-700.ttf", "Commissioner", "bold", "OFL-1.1"));
+                    new Shipped("commissioner-400.ttf", "Commissioner", "regular", OFL),
+                    new Shipped("commissioner-700.ttf", "Commissioner", "bold", OFL),
+                    new Shipped("barlow-condensed-400.woff", "Barlow Condensed", "regular", OFL),
+                    new Shipped("barlow-condensed-700.woff", "Barlow Condensed", "bold", OFL),
+                    new Shipped("nunito-400.woff", "Nunito, rounded", "regular", OFL),
+                    new Shipped("nunito-700.woff", "Nunito, rounded", "bold", OFL),
+                    new Shipped("zilla-slab-400.woff", "Zilla Slab", "regular", OFL),
+                    new Shipped("zilla-slab-700.woff", "Zilla Slab", "bold", OFL),
+                    new Shipped("dancing-script-400.woff", "Dancing Script", "regular", OFL),
+                    new Shipped("dancing-script-700.woff", "Dancing Script", "bold", OFL),
+                    new Shipped("stardos-stencil-400.woff", "Stardos Stencil", "regular", OFL),
+                    new Shipped("stardos-stencil-700.woff", "Stardos Stencil", "bold", OFL),
+                    new Shipped("allerta-stencil-400.woff", "Allerta Stencil", "regular", OFL));
 
     private final JdbcTemplate sql;
     private final Clock clock;
@@ -51,6 +65,7 @@ public class Fonts implements Faces {
         this.clock = clock;
         SHIPPED.forEach(this::ship);
         keep(StrokeFont.marking(), "ours");
+        keep(HersheyFont.roman(), "any use, with its acknowledgements");
     }
 
     /**
@@ -116,12 +131,12 @@ public class Fonts implements Faces {
     /** A font as one of several. */
     public record Choice(String value, String label) {}
 
-    /** All of them, the alphabet of single lines first, which is had without asking. */
+    /** All of them, our own alphabet of single lines first, which is had without asking. */
     public List<Choice> choices() {
         List<Choice> choices = new ArrayList<>();
         choices.add(new Choice("", "Marking, single line"));
         all().stream()
-                .filter(f -> f.kind().equals("outline"))
+                .filter(f -> !f.sha256().equals(StrokeFont.marking().names().sha256()))
                 .forEach(f -> choices.add(new Choice(f.sha256(), f.family() + ", " + f.style())));
         return choices;
     }
