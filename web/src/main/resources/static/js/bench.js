@@ -325,11 +325,14 @@ function visit({x, y, t, stopId}) {
 document.addEventListener('keydown', (event) => {
   if (event.key === 'Escape' && !document.querySelector('dialog[open]')) {
     bench.tools.escape();
+  } else if (event.ctrlKey && event.key === 'a' && !event.target.closest('input, textarea, select, dialog')) {
+    event.preventDefault();
+    select(table.picks.map(([id]) => id));
   }
 });
 addKeys([['Alt+ArrowUp', 'Run line: move the stop up'], ['Alt+ArrowDown', 'Run line: move the stop down'],
   ['ArrowUp', 'Run line or program: the one before'], ['ArrowDown', 'Run line or program: the next one'],
-  ['Shift+drag', 'Table: select in a rectangle'], ['Ctrl+click', 'Add to the selection']]);
+  ['Shift+drag', 'Table: select in a rectangle'], ['Ctrl+A', 'Table: select all of it'], ['Ctrl+click', 'Add to the selection']]);
 
 // ---- replay
 

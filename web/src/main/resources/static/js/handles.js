@@ -10,6 +10,13 @@ const SETTLES = 350;
 /** Lengths on the screen below which sizes would hide what they measure, px. */
 const SHORT = 14;
 
+/** Shares of a dimension line at which its number may stand. */
+const ALONG = [0.5, 0.3, 0.7, 0.15, 0.85];
+
+/** px that a number takes up. */
+const WIDE = 46;
+const HIGH = 20;
+
 const ARROWS = {ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1]};
 const DEGREES = /angle|sweep|turn/i;
 
@@ -291,9 +298,22 @@ export class Handles {
       const [x, y] = view.toScreen(...to);
       button.style.transform = `translate(${x}px, ${y}px) translate(-50%, -50%)`;
     }
+    this.#placeSizes(view);
+  }
+
+  /** Each on its line where no other stands; beside the last one when all of the line is taken. */
+  #placeSizes(view) {
+    const taken = [];
+    const isFree = ([x, y]) => taken.every(([tx, ty]) => Math.abs(tx - x) > WIDE || Math.abs(ty - y) > HIGH);
     for (const {from, to, button} of this.#sizes) {
-      const [x, y] = view.toScreen((from[0] + to[0]) / 2, (from[1] + to[1]) / 2);
-      button.style.transform = `translate(${x}px, ${y}px) translate(-50%, -50%)`;
+      const [a, b] = [view.toScreen(...from), view.toScreen(...to)];
+      const tries = ALONG.map((t) => [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])]);
+      let at = tries.find(isFree) ?? tries[0];
+      while (!isFree(at)) {
+        at = [at[0], at[1] + HIGH + 1];
+      }
+      taken.push(at);
+      button.style.transform = `translate(${at[0]}px, ${at[1]}px) translate(-50%, -50%)`;
     }
   }
 

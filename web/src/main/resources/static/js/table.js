@@ -78,14 +78,27 @@ export class Table extends EventTarget {
   }
 
   show(scene) {
-    const first = !this.scene;
+    const first = !this.scene?.extents().some(Boolean) || this.picks.length === 0;
+    const untouched = this.fittedView && this.#sameView(this.fittedView);
     this.scene = scene;
     this.picks = scene.pickable();
     this.index = new BoxIndex(this.picks);
-    if (first) {
+    if (first || (untouched && this.#isCutOff())) {
+      this.fittedView = null;
       this.fit();
     }
     this.refresh();
+  }
+
+  /** Whether what is shown goes on beside the table. */
+  #isCutOff() {
+    const box = this.scene.extents()[0];
+    if (!box) {
+      return false;
+    }
+    const [left, top] = this.view.toScreen(box[0], box[3]);
+    const [right, bottom] = this.view.toScreen(box[2], box[1]);
+    return left < 0 || top < 0 || right > this.view.width || bottom > this.view.height;
   }
 
   /** Fits the whole stock; once more, what is cut. */

@@ -165,6 +165,7 @@ class EditAnswers {
             assignableTypes = {
                 EditController.class,
                 ShapeController.class,
+                HandleController.class,
                 NestController.class,
                 RecipeEditController.class
             })
