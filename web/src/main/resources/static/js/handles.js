@@ -69,6 +69,8 @@ export class Handles {
   }
 
   #build(handles, sizes) {
+    // a new slip may come twice: what has the focus keeps it
+    this.#focus ??= this.#handles.find(({button}) => button === document.activeElement)?.to ?? null;
     this.layer.replaceChildren();
     this.#handles = handles.map((h) => ({...h, to: middle(h), button: this.#button(h)}));
     this.#sizes = sizes.map((s) => ({...s, button: this.#sizeButton(s)}));

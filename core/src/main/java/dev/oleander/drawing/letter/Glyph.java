@@ -1,6 +1,7 @@
 package dev.oleander.drawing.letter;
 
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * A letter of a font, in its units.
@@ -19,7 +20,7 @@ record Glyph(int number, double advance, List<List<Span>> outlines) {
     double top() {
         return outlines.stream()
                 .flatMap(List::stream)
-                .flatMap(span -> span.flat(1e-3).stream())
+                .flatMap(span -> Stream.concat(Stream.of(span.start()), span.flat(1e-3).stream()))
                 .mapToDouble(p -> p.y())
                 .max()
                 .orElse(0);

@@ -1,6 +1,7 @@
 package dev.oleander.web.browser;
 
 import dev.oleander.drawing.read.Reading;
+import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.support.ui.Select;
 
@@ -10,7 +11,7 @@ abstract class DrawingJourney extends BrowserTest {
     final void choose(String command) {
         if (!browser.find("[data-draw=" + command + "]").isDisplayed()) {
             browser.find("[data-draw=" + command + "]")
-                    .findElement(org.openqa.selenium.By.xpath("ancestor::details/summary"))
+                    .findElement(By.xpath("ancestor::details/summary"))
                     .click();
         }
         browser.click("[data-draw=" + command + "]");
@@ -28,8 +29,7 @@ abstract class DrawingJourney extends BrowserTest {
         for (int i = 0; i < fieldsAndValues.length; i += 2) {
             var field = browser.find("#d-" + fieldsAndValues[i]);
             if (!field.isDisplayed()) {
-                field.findElement(org.openqa.selenium.By.xpath("ancestor::details/summary"))
-                        .click();
+                field.findElement(By.xpath("ancestor::details/summary")).click();
             }
             if (field.getTagName().equals("select")) {
                 new Select(field).selectByVisibleText(fieldsAndValues[i + 1]);
@@ -48,13 +48,19 @@ abstract class DrawingJourney extends BrowserTest {
     }
 
     final void select(String step) {
-        browser.until(b -> !b.all(".step-list button").isEmpty());
-        browser.all(".step-list li").stream()
-                .filter(li -> li.getText().startsWith(step))
-                .findFirst()
-                .orElseThrow()
-                .findElement(org.openqa.selenium.By.cssSelector("button"))
-                .click();
+        // the slip may just be on its way
+        browser.until(
+                b ->
+                        b.all(".step-list li").stream()
+                                .filter(li -> li.getText().startsWith(step))
+                                .findFirst()
+                                .map(li -> li.findElement(By.cssSelector("button")))
+                                .map(
+                                        button -> {
+                                            button.click();
+                                            return true;
+                                        })
+                                .orElse(false));
         browser.until(b -> !b.find("#bench-state [name=stop]").getAttribute("value").isEmpty());
     }
 
