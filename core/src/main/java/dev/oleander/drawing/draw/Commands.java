@@ -25,6 +25,7 @@ public final class Commands {
         commands.addAll(TextCommands.all());
         commands.addAll(PictureCommands.all());
         commands.addAll(DotCommands.all());
+        commands.addAll(CodeCommands.all());
         commands.addAll(BridgeCommands.all());
         commands.addAll(NoteCommands.all());
         Map<String, Command> byWord = new LinkedHashMap<>();

@@ -2,6 +2,7 @@ package dev.oleander.drawing.draw;
 
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * One thing a person did to the drawing.
@@ -16,6 +17,13 @@ public record DrawStep(String id, String command, List<String> on, Map<String, S
     public DrawStep {
         on = List.copyOf(on);
         values = Map.copyOf(values);
+    }
+
+    /** The same with another value. */
+    DrawStep with(String name, String value) {
+        Map<String, String> changed = new TreeMap<>(values);
+        changed.put(name, value);
+        return withValues(changed);
     }
 
     public DrawStep withValues(Map<String, String> changed) {

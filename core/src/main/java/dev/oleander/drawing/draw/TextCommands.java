@@ -2,7 +2,6 @@ package dev.oleander.drawing.draw;
 
 import static dev.oleander.drawing.draw.Parameter.angle;
 import static dev.oleander.drawing.draw.Parameter.choice;
-import static dev.oleander.drawing.draw.Parameter.count;
 import static dev.oleander.drawing.draw.Parameter.factor;
 import static dev.oleander.drawing.draw.Parameter.length;
 import static dev.oleander.drawing.draw.Parameter.x;
@@ -20,7 +19,6 @@ import dev.oleander.drawing.letter.TextSpec.Across;
 import dev.oleander.drawing.letter.TextSpec.Align;
 import dev.oleander.drawing.letter.TextSpec.Along;
 import dev.oleander.drawing.letter.TextSpec.Turn;
-import dev.oleander.drawing.letter.TextValues;
 import dev.oleander.drawing.letter.TypeFace;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Point;
@@ -28,9 +26,7 @@ import dev.oleander.geometry.Segment;
 import dev.oleander.quantity.Worded;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 
 /**
  * Texts, which stay texts: what they say and how is worked out anew whenever something changes.
@@ -39,18 +35,12 @@ import java.util.TreeMap;
  */
 final class TextCommands {
 
-    /** Characters of a text at most. */
-    private static final int LONGEST = 2_000;
-
-    private static final int MOST_TEXTS = 2_000;
-
     private static final String MARKS = "MARK";
     private static final String BY_FONT = "CUT, or MARK for single lines";
 
     private static final String FORM = "Form and spacing";
     private static final String LINES = "Lines and place";
     private static final String WAY = "Along a chain";
-    private static final String SERIES = "Numbers and tables";
 
     private TextCommands() {}
 
@@ -78,53 +68,48 @@ final class TextCommands {
     }
 
     private static List<Parameter> parameters() {
-        return List.of(
-                x("x", "From x"),
-                y("y", "Base line y"),
-                new Parameter("text", "Text", Parameter.Kind.LINES, ""),
-                length("height", "Height of capitals", "8"),
-                new Parameter("font", "Font", Parameter.Kind.FONT, ""),
-                angle("turn", "Turned by", "0"),
-                Parameter.text("layer", "Layer", BY_FONT),
-                factor("wide", "Width of letters", "1").in(FORM),
-                angle("slant", "Slant", "0").in(FORM),
-                length("letters", "Between letters", "0").in(FORM),
-                length("words", "Between words", "0").in(FORM),
-                factor("pitch", "Between lines, of the height", "1.6").in(FORM),
-                choice("align", "Lines lie", Align.class).in(LINES),
-                length("width", "Justified to", "0").in(LINES),
-                choice("along", "The place is its", Along.class).in(LINES),
-                choice("across", "The place is on its", Across.class).in(LINES),
-                yesOrNo("ink", "Edges are those of the ink").in(LINES),
-                yesOrNo("mirrored", "Mirrored").in(LINES),
-                length("from", "Moved along it", "0").in(WAY),
-                length("distance", "Base line to its left", "0").in(WAY),
-                yesOrNo("reversed", "From its other end").in(WAY),
-                choice("stand", "Letters stand", Turn.class).in(WAY),
-                choice("measured", "Spaces hold at", Across.class).in(WAY),
-                choice("fit", "Brought to a length", Fit.class).in(WAY),
-                length("length", "Length, 0 for all of it", "0").in(WAY),
-                count("count", "Texts", "1").in(SERIES),
-                count("columns", "Texts in a row", "count").in(SERIES),
-                length("dx", "From text to text", "0").in(SERIES),
-                length("dy", "From row to row", "0").in(SERIES),
-                count("first", "First number", "1").in(SERIES),
-                count("step", "Step", "1").in(SERIES),
-                new Parameter("table", "Table (CSV)", Parameter.Kind.LINES, "").in(SERIES));
+        List<Parameter> own =
+                List.of(
+                        x("x", "From x"),
+                        y("y", "Base line y"),
+                        new Parameter("text", "Text", Parameter.Kind.LINES, ""),
+                        length("height", "Height of capitals", "8"),
+                        new Parameter("font", "Font", Parameter.Kind.FONT, ""),
+                        angle("turn", "Turned by", "0"),
+                        Parameter.text("layer", "Layer", BY_FONT),
+                        factor("wide", "Width of letters", "1").in(FORM),
+                        angle("slant", "Slant", "0").in(FORM),
+                        length("letters", "Between letters", "0").in(FORM),
+                        length("words", "Between words", "0").in(FORM),
+                        factor("pitch", "Between lines, of the height", "1.6").in(FORM),
+                        choice("align", "Lines lie", Align.class).in(LINES),
+                        length("width", "Justified to", "0").in(LINES),
+                        choice("along", "The place is its", Along.class).in(LINES),
+                        choice("across", "The place is on its", Across.class).in(LINES),
+                        yesOrNo("ink", "Edges are those of the ink").in(LINES),
+                        yesOrNo("mirrored", "Mirrored").in(LINES),
+                        length("from", "Moved along it", "0").in(WAY),
+                        length("distance", "Base line to its left", "0").in(WAY),
+                        yesOrNo("reversed", "From its other end").in(WAY),
+                        choice("stand", "Letters stand", Turn.class).in(WAY),
+                        choice("measured", "Spaces hold at", Across.class).in(WAY),
+                        choice("fit", "Brought to a length", Fit.class).in(WAY),
+                        length("length", "Length, 0 for all of it", "0").in(WAY));
+        List<Parameter> all = new ArrayList<>(own);
+        all.addAll(Series.parameters());
+        return all;
     }
 
     private static void text(Sketch sketch, Args args) {
         TypeFace face = face(sketch, args);
-        List<String> texts = texts(args);
-        int columns = args.count("columns", "The number of texts in a row", 1);
+        List<String> texts = Series.texts(args);
         Optional<TextSpec.Way> way = way(sketch, args);
         double height = args.positive("height", "The height of capitals");
         LetterOutlines letters =
                 new LetterOutlines(
                         face.names().strokes(), Math.min(LetterOutlines.TOLERANCE, height / 500));
         for (int i = 0; i < texts.size(); i++) {
-            Point shift =
-                    new Point(args.number("dx") * (i % columns), args.number("dy") * (i / columns));
+            Point shift = Series.shift(args, i);
             for (Chain chain : outlines(face, letters, spec(texts.get(i), args, shift, way))) {
                 sketch.draw(layered(args, face), Entity.TEXT, chain);
             }
@@ -135,9 +120,7 @@ final class TextCommands {
     private static DrawStep layered(Args args, TypeFace face) {
         String layer = args.text("layer");
         String usual = face.names().strokes() ? MARKS : Sketch.DEFAULT_LAYER;
-        Map<String, String> values = new TreeMap<>(args.step().values());
-        values.put("layer", layer.isEmpty() || layer.equals(BY_FONT) ? usual : layer);
-        return args.step().withValues(values);
+        return args.step().with("layer", layer.isEmpty() || layer.equals(BY_FONT) ? usual : layer);
     }
 
     private static TypeFace face(Sketch sketch, Args args) {
@@ -149,28 +132,6 @@ final class TextCommands {
                                 DrawException.about(
                                         "font",
                                         "The shop has no font %s.".formatted(args.text("font"))));
-    }
-
-    /** What each of them says. */
-    private static List<String> texts(Args args) {
-        String text = args.text("text");
-        if (text.isBlank() || text.length() > LONGEST) {
-            throw DrawException.about("text", "A text has 1 to %d characters.".formatted(LONGEST));
-        }
-        int count = args.count("count", "The number of texts", 1);
-        Args.require(
-                count <= MOST_TEXTS, "count", "%s texts; %s are the limit.", count, MOST_TEXTS);
-        String table = args.text("table");
-        try {
-            return TextValues.of(
-                    text,
-                    new TextValues.Counting(
-                            count, (long) args.number("first"), (long) args.number("step")),
-                    table.isEmpty() ? null : table,
-                    Map.of());
-        } catch (LetterException wrong) {
-            throw DrawException.about("text", wrong.getMessage());
-        }
     }
 
     private static List<Chain> outlines(TypeFace face, LetterOutlines letters, TextSpec spec) {
