@@ -28,6 +28,9 @@ public final class Modules {
         MATRIX
     }
 
+    /** Characters of a text in a sentence about it. */
+    private static final int SHOWN = 40;
+
     private final BitMatrix dark;
 
     private Modules(BitMatrix dark) {
@@ -67,6 +70,10 @@ public final class Modules {
                     "No %s holds these %d characters."
                             .formatted(kind == Kind.QR ? "QR code" : "data matrix", text.length()));
         }
+    }
+
+    private static String shown(String text) {
+        return text.length() > SHOWN ? text.substring(0, SHOWN) + "..." : text;
     }
 
     /** What is dark where somebody looked, by rows from the lower left corner. */
