@@ -48,7 +48,8 @@ export class Handles {
     const drawn = document.querySelector('#slip .step-values')?.dataset.drawn ?? null;
     this.#drawn = drawn;
     this.#forget();
-    if (!drawn) {
+    // several at once have no handles
+    if (!drawn || drawn.includes(',')) {
       this.#leaveAdding();
       this.#build([], []);
       return;

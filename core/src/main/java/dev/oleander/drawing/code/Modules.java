@@ -67,8 +67,8 @@ public final class Modules {
                                                     SymbolShapeHint.FORCE_SQUARE)));
         } catch (WriterException | IllegalArgumentException tooMuch) {
             throw new CodeException(
-                    "No %s holds these %d characters."
-                            .formatted(kind == Kind.QR ? "QR code" : "data matrix", text.length()));
+                    "No %s says \"%s\": it is too long, or has letters that such a code does not know."
+                            .formatted(kind == Kind.QR ? "QR code" : "data matrix", shown(text)));
         }
     }
 

@@ -31,6 +31,11 @@ public record FieldView(
         return new FieldView(name, label, text, value, unit, source, here, mixed, error);
     }
 
+    /** The same where what is selected differs. */
+    FieldView differing() {
+        return new FieldView(name, label, "", "", unit, "differs", false, true, error);
+    }
+
     /** The same called otherwise. */
     public FieldView called(String other) {
         return new FieldView(name, other, text, meaning, unit, source, here, mixed, error);

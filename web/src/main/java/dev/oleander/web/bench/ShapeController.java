@@ -152,13 +152,16 @@ class ShapeController {
                 context,
                 new EditError(field, value, ""),
                 "Value of " + drawn,
-                edits.setStep(drawn, field, value));
+                edits.setSteps(BenchController.ids(drawn), field, value));
     }
 
     @PostMapping("/steps/remove")
     String remove(@ModelAttribute("context") Context context, @RequestParam String drawn) {
         return answers.edit(
-                context, EditError.NONE, "Taken away: " + drawn, edits.removeStep(drawn));
+                context,
+                EditError.NONE,
+                "Taken away: " + drawn,
+                edits.removeSteps(BenchController.ids(drawn)));
     }
 
     /** Mends all that can be decided, up to a tolerance. */

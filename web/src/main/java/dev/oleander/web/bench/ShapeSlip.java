@@ -24,6 +24,7 @@ import dev.oleander.web.job.document.ShapeChoices;
 import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -175,13 +176,19 @@ public final class ShapeSlip {
         return StepView.of(result, error);
     }
 
-    /** The step that is selected or drew the selected chain; null when it came from a file. */
+    /**
+     * The step that is selected or drew the selected chains, or all of several of one command; null
+     * when they came from a file or were drawn otherwise.
+     */
     public StepView step() {
-        String id =
+        Set<String> ids =
                 selected.isEmpty()
-                        ? step
-                        : ShapeEdits.stepOf(reading.byId().get(selected.get(0)).sources().get(0));
-        return steps().stream().filter(s -> s.id().equals(id)).findFirst().orElse(null);
+                        ? Set.of(step)
+                        : selected.stream()
+                                .map(s -> reading.byId().get(s).sources().get(0))
+                                .map(ShapeEdits::stepOf)
+                                .collect(Collectors.toCollection(LinkedHashSet::new));
+        return StepView.of(result, error, ids);
     }
 
     /** What a new version of the drawing changed and nobody has taken over yet. */

@@ -9,9 +9,13 @@ import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A step of drawing with its values.
@@ -36,10 +40,29 @@ public record StepView(
      * @param heading empty: always in sight
      * @param open whether one of them is not as usual
      */
-    public record Section(String heading, boolean open, List<Field> fields) {}
+    public record Section(String heading, boolean open, List<Field> fields) {
+
+        /** The same where some values differ. */
+        Section mixed(Set<String> names) {
+            List<Field> all =
+                    fields.stream()
+                            .map(f -> names.contains(f.parameter().name()) ? f.mixed() : f)
+                            .toList();
+            boolean shown = open || fields.stream().anyMatch(f -> names.contains(f.name()));
+            return new Section(heading, shown, all);
+        }
+    }
 
     /** A value, and of what kind it is. */
     public record Field(Parameter parameter, FieldView view) {
+
+        String name() {
+            return parameter.name();
+        }
+
+        Field mixed() {
+            return new Field(parameter, view.differing());
+        }
 
         /** What it may be. */
         public List<Choice> choices() {
@@ -53,6 +76,53 @@ public record StepView(
 
     /** What a value may be. */
     public record Choice(String value, String label) {}
+
+    /**
+     * Steps of one command as one, their values where all have the same; null when there is none or
+     * they are of several commands.
+     */
+    static StepView of(JobResult result, EditError error, Set<String> ids) {
+        List<DrawStep> steps =
+                result.document().shape().steps().stream()
+                        .filter(s -> ids.contains(s.id()))
+                        .toList();
+        boolean alike = steps.stream().map(DrawStep::command).distinct().count() == 1;
+        if (!alike || steps.size() < ids.size()) {
+            return null;
+        }
+        List<StepView> views =
+                of(result, error).stream().filter(v -> ids.contains(v.id())).toList();
+        return views.size() == 1 ? views.get(0) : together(steps, views, error);
+    }
+
+    private static StepView together(List<DrawStep> steps, List<StepView> views, EditError error) {
+        DrawStep first = steps.get(0);
+        Map<String, String> same = new HashMap<>(first.values());
+        Set<String> mixed = new HashSet<>();
+        for (DrawStep step : steps) {
+            Set<String> names = new HashSet<>(step.values().keySet());
+            names.addAll(first.values().keySet());
+            names.stream()
+                    .filter(n -> !Objects.equals(first.values().get(n), step.values().get(n)))
+                    .forEach(mixed::add);
+        }
+        String ids = steps.stream().map(DrawStep::id).collect(Collectors.joining(","));
+        String features =
+                views.stream()
+                        .map(StepView::features)
+                        .filter(f -> !f.isEmpty())
+                        .collect(Collectors.joining(","));
+        DrawStep all = new DrawStep(ids, first.command(), first.on(), same);
+        StepView one = view(all, features, "", error);
+        return new StepView(
+                ids,
+                "%d × %s".formatted(steps.size(), one.label()),
+                features,
+                one.note(),
+                "",
+                false,
+                one.sections().stream().map(s -> s.mixed(mixed)).toList());
+    }
 
     /** All steps of a drawing, the newest first. */
     static List<StepView> of(JobResult result, EditError error) {

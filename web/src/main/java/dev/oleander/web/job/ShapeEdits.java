@@ -221,22 +221,33 @@ public class ShapeEdits {
         return dash < 0 ? key : key.substring(0, dash);
     }
 
-    /** Another value of a step. */
-    public JobService.Edit setStep(String id, String parameter, String text) {
-        return setStep(id, before -> Map.of(parameter, text));
+    /** Another value of a step, or of several of one command in one go. */
+    public JobService.Edit setSteps(List<String> ids, String parameter, String text) {
+        return before -> {
+            JobDocument document = before.document();
+            for (String id : ids) {
+                List<DrawStep> steps = with(document.shape().steps(), id, Map.of(parameter, text));
+                document = document.reshaped(s -> s.withSteps(steps));
+            }
+            for (String id : ids) {
+                checked(document, id);
+            }
+            return document;
+        };
     }
 
     /** Other values of a step, worked out from how it stands. */
     public JobService.Edit setStep(String id, Function<JobResult, Map<String, String>> values) {
         return before -> {
-            List<DrawStep> steps = with(before, id, values.apply(before));
+            List<DrawStep> steps =
+                    with(before.document().shape().steps(), id, values.apply(before));
             return checked(before.document().reshaped(s -> s.withSteps(steps)), id);
         };
     }
 
     /** All steps, one of them with other values. */
-    private static List<DrawStep> with(JobResult of, String id, Map<String, String> changed) {
-        List<DrawStep> steps = new ArrayList<>(of.document().shape().steps());
+    private static List<DrawStep> with(List<DrawStep> all, String id, Map<String, String> changed) {
+        List<DrawStep> steps = new ArrayList<>(all);
         int at = indexOf(steps, id);
         Map<String, String> values = new TreeMap<>(steps.get(at).values());
         values.putAll(changed);
@@ -267,7 +278,7 @@ public class ShapeEdits {
         }
         Drawn after =
                 new DrawSteps(names(before), supplies)
-                        .apply(drawn.before(), with(before, id, values));
+                        .apply(drawn.before(), with(before.document().shape().steps(), id, values));
         return after.troubles().stream().anyMatch(t -> t.step().equals(id))
                 ? Preview.NOTHING
                 : new Preview(
@@ -275,11 +286,11 @@ public class ShapeEdits {
                         missing(drawn.drawing(), after.drawing()));
     }
 
-    /** Takes a step away; what worked on it alone is told. */
-    public JobService.Edit removeStep(String id) {
+    /** Takes steps away; what worked on them alone is told. */
+    public JobService.Edit removeSteps(List<String> ids) {
         return before -> {
             List<DrawStep> steps = new ArrayList<>(before.document().shape().steps());
-            steps.remove(indexOf(steps, id));
+            ids.forEach(id -> steps.remove(indexOf(steps, id)));
             return before.document().reshaped(s -> s.withSteps(steps));
         };
     }

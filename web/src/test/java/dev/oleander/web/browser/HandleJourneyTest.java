@@ -58,6 +58,23 @@ class HandleJourneyTest extends DrawingJourney {
     }
 
     @Test
+    void severalTextsAreChangedAtOnce() {
+        long job = newPart();
+        start("text");
+        draw(job, "x", "0", "y", "0", "text", "BOW", "height", "20");
+        draw(job, "x", "0", "y", "-40", "text", "STERN", "height", "12");
+        stopDrawing();
+        browser.chord("a", Keys.CONTROL);
+        browser.until(b -> b.text("#slip").contains("2 × Text"));
+        assertThat(browser.find("#f-height").getAttribute("placeholder")).isEqualTo("differs");
+        int before = jobs.view(job).step();
+        browser.find("#f-height").sendKeys("15", Keys.TAB);
+        browser.waitForStep(before + 1);
+        assertThat(values(job, 0)).containsEntry("height", "15").containsEntry("text", "BOW");
+        assertThat(values(job, 1)).containsEntry("height", "15").containsEntry("text", "STERN");
+    }
+
+    @Test
     void bridgesAreMovedTakenAwayAndPut() {
         long job = newPart();
         start("rectangle");

@@ -61,7 +61,9 @@ class ShapeEditsTest extends WebTest {
         List<String> all = ring.result().reading().features().stream().map(Feature::id).toList();
         assertThat(all).hasSize(8);
         draw(job, "rows", null, all, Map.of("columns", "3", "dx", "200"));
-        JobView more = jobs.edit(job, "holes", edits.setStep("d1", "holes", "8"), person("mira"));
+        JobView more =
+                jobs.edit(
+                        job, "holes", edits.setSteps(List.of("d1"), "holes", "8"), person("mira"));
         assertThat(more.result().reading().parts()).hasSize(3);
         assertThat(more.result().reading().parts().get(2).copyOf()).contains("p1");
         assertThat(more.result().reading().holes().get(0).count()).isEqualTo(24);
@@ -102,13 +104,45 @@ class ShapeEditsTest extends WebTest {
     }
 
     @Test
+    void severalStepsTakeAValueTogetherOrNoneDoes() {
+        long job = drawn("");
+        draw(job, "circle", null, List.of(), Map.of("x", "0", "y", "0", "diameter", "20"));
+        draw(job, "circle", null, List.of(), Map.of("x", "90", "y", "0", "diameter", "30"));
+        JobView both =
+                jobs.edit(
+                        job,
+                        "both",
+                        edits.setSteps(List.of("d1", "d2"), "diameter", "25"),
+                        person("mira"));
+        assertThat(both.result().reading().holes()).isEmpty();
+        assertThat(both.document().shape().steps())
+                .allMatch(s -> s.values().get("diameter").equals("25"));
+        assertThatThrownBy(
+                        () ->
+                                jobs.edit(
+                                        job,
+                                        "both",
+                                        edits.setSteps(List.of("d1", "d2"), "diameter", "-1"),
+                                        person("mira")))
+                .isInstanceOf(DrawException.class);
+        assertThat(jobs.view(job).document().shape().steps())
+                .allMatch(s -> s.values().get("diameter").equals("25"));
+    }
+
+    @Test
     void aRefusedStepChangesNothingAndNamesItsValue() {
         long job = drawn("");
         assertThatThrownBy(() -> draw(job, "circle", null, List.of(), Map.of("x", "0", "y", "0")))
                 .isInstanceOf(DrawException.class)
                 .satisfies(e -> assertThat(((DrawException) e).parameter()).isEqualTo("diameter"));
         assertThat(jobs.view(job).document().shape().steps()).isEmpty();
-        assertThatThrownBy(() -> jobs.edit(job, "x", edits.setStep("d9", "x", "1"), person("mira")))
+        assertThatThrownBy(
+                        () ->
+                                jobs.edit(
+                                        job,
+                                        "x",
+                                        edits.setSteps(List.of("d9"), "x", "1"),
+                                        person("mira")))
                 .isInstanceOf(NotFoundException.class);
     }
 
@@ -118,7 +152,7 @@ class ShapeEditsTest extends WebTest {
         draw(job, "circle", null, List.of(), Map.of("x", "0", "y", "0", "diameter", "20"));
         draw(job, "circle", null, List.of(), Map.of("x", "90", "y", "0", "diameter", "20"));
         draw(job, "move", null, List.of("cd1"), Map.of("dx", "40"));
-        JobView without = jobs.edit(job, "away", edits.removeStep("d1"), person("mira"));
+        JobView without = jobs.edit(job, "away", edits.removeSteps(List.of("d1")), person("mira"));
         assertThat(without.result().reading().features()).hasSize(1);
         assertThat(without.stage(Stage.SHAPE).needs())
                 .anyMatch(n -> n.startsWith("Step d3 cannot be done"));
