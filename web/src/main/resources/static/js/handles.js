@@ -306,7 +306,7 @@ export class Handles {
 
   /** Each on its line where no other stands; beside the last one when all of the line is taken. */
   #placeSizes(view) {
-    const taken = [];
+    const taken = this.#handles.map(({to}) => view.toScreen(...to));
     const isFree = ([x, y]) => taken.every(([tx, ty]) => Math.abs(tx - x) > WIDE || Math.abs(ty - y) > HIGH);
     for (const {from, to, button} of this.#sizes) {
       const [a, b] = [view.toScreen(...from), view.toScreen(...to)];

@@ -9,6 +9,7 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Region;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
+import dev.oleander.geometry.edit.Crumbs;
 import dev.oleander.geometry.fit.ArcFitter;
 import dev.oleander.geometry.fit.FitOptions;
 import dev.oleander.geometry.flat.DisjointSets;
@@ -96,12 +97,17 @@ public final class LetterOutlines {
         }
         for (Inked one : united(inked)) {
             // with the material to the left, whatever way the font goes round
-            all.add(new Outline(one.region().outer().turning(true), one.letter()));
+            all.add(new Outline(clean(one.region().outer().turning(true)), one.letter()));
             one.region()
                     .openings()
-                    .forEach(c -> all.add(new Outline(c.turning(false), one.letter())));
+                    .forEach(c -> all.add(new Outline(clean(c.turning(false)), one.letter())));
         }
         return all;
+    }
+
+    /** Without what fitting and uniting leave where pieces meet: joints move by half of it. */
+    private Chain clean(Contour contour) {
+        return Crumbs.without(contour, 2 * tolerance, (joint, length) -> {});
     }
 
     // ---- what is inked
