@@ -1,5 +1,5 @@
 import {ask} from './ask.js';
-import {trace} from './paths.js';
+import {ghostOf} from './paths.js';
 
 // Drawing on the table: a command asks for places, clicked or typed, and for values, then the server
 // draws. The command stays in use until Escape, so that several lines or circles follow each other.
@@ -421,13 +421,4 @@ export class Drawing {
     }
     return path;
   }
-}
-
-function ghostOf({drawn, gone}) {
-  const path = (chains) => {
-    const all = new Path2D();
-    chains.forEach((d) => trace(all, d));
-    return all;
-  };
-  return {drawn: path(drawn), gone: path(gone)};
 }

@@ -1,5 +1,5 @@
 import {ask} from './ask.js';
-import {trace} from './paths.js';
+import {ghostOf} from './paths.js';
 
 // Values of what was drawn, changed where they stand: handles to drag, or to reach with Tab and move with the arrow
 // keys; sizes to type into. Both belong to the step whose values the slip shows.
@@ -202,7 +202,7 @@ export class Handles {
     const ghost = await this.#ask('/preview', {handle: name, x, y});
     this.#asking = false;
     if (this.#wished?.name === name && this.#drawn === drawn) {
-      this.#ghost = ghost && {drawn: pathOf(ghost.drawn), gone: pathOf(ghost.gone)};
+      this.#ghost = ghost && ghostOf(ghost);
       this.table.refreshTop();
       if (this.#wished.to[0] !== x || this.#wished.to[1] !== y) {
         this.#preview();
@@ -373,10 +373,4 @@ function strip({at, about, width, to}) {
   });
   path.closePath();
   return path;
-}
-
-function pathOf(chains) {
-  const all = new Path2D();
-  chains.forEach((d) => trace(all, d));
-  return all;
 }

@@ -216,3 +216,13 @@ export function inverse(t) {
   return [t[3] / det, -t[1] / det, -t[2] / det, t[0] / det,
     (t[2] * t[5] - t[3] * t[4]) / det, (t[1] * t[4] - t[0] * t[5]) / det];
 }
+
+/** Paths of what would be drawn and of what would go, from flat chains. */
+export function ghostOf({drawn, gone}) {
+  const path = (chains) => {
+    const all = new Path2D();
+    chains.forEach((d) => trace(all, d));
+    return all;
+  };
+  return {drawn: path(drawn), gone: path(gone)};
+}

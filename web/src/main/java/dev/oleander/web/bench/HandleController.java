@@ -4,7 +4,6 @@ import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.drawing.draw.Handle;
 import dev.oleander.drawing.draw.Handles;
 import dev.oleander.drawing.draw.Sizes;
-import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Point;
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobService;
@@ -102,15 +101,10 @@ class HandleController {
         try {
             Map<String, String> values =
                     edits.handles(job.result(), drawn).moved(handle, new Point(x, y));
-            ShapeEdits.Preview preview = edits.preview(job.result(), drawn, values);
-            return new ShapeController.Ghost(flat(preview.drawn()), flat(preview.gone()));
+            return ShapeController.Ghost.of(edits.preview(job.result(), drawn, values));
         } catch (DrawException cannot) {
             return new ShapeController.Ghost(List.of(), List.of());
         }
-    }
-
-    private static List<double[]> flat(List<Chain> chains) {
-        return chains.stream().map(c -> SceneBuilder.flat(c.segments())).toList();
     }
 
     /** What is done with a handle. */

@@ -119,7 +119,16 @@ class ShapeController {
     }
 
     /** Flat paths of what a command would draw and take away. */
-    record Ghost(List<double[]> drawn, List<double[]> gone) {}
+    record Ghost(List<double[]> drawn, List<double[]> gone) {
+
+        static Ghost of(ShapeEdits.Preview preview) {
+            return new Ghost(flat(preview.drawn()), flat(preview.gone()));
+        }
+
+        private static List<double[]> flat(List<Chain> chains) {
+            return chains.stream().map(c -> SceneBuilder.flat(c.segments())).toList();
+        }
+    }
 
     /** What a command would do, shown while its places are pointed at. */
     @GetMapping("/preview")
@@ -134,11 +143,7 @@ class ShapeController {
         ShapeEdits.Preview preview =
                 edits.preview(
                         jobs.view(id).result(), wish(command, nearX, nearY, stop, parameters));
-        return new Ghost(flat(preview.drawn()), flat(preview.gone()));
-    }
-
-    private static List<double[]> flat(List<Chain> chains) {
-        return chains.stream().map(c -> SceneBuilder.flat(c.segments())).toList();
+        return Ghost.of(preview);
     }
 
     /** Another value of something that was drawn. */
