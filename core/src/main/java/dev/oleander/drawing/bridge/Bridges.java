@@ -65,6 +65,9 @@ public final class Bridges {
     }
 
     private boolean isUnwished(Candidate candidate) {
+        if (wish.without().isEmpty()) {
+            return false;
+        }
         Region strip = candidate.bridge().strip();
         return wish.without().stream()
                 .anyMatch(p -> strip.box().grown(width / 2).contains(p) && isNear(strip, p));
@@ -115,14 +118,29 @@ public final class Bridges {
     }
 
     /**
-     * How long a bridge would be that somebody put, mm; empty where none can be.
+     * The bridge through a place that is shortest; empty where none can be.
      *
      * @param contours as above
+     * @param ways how many directions are tried, evenly over half a turn
      */
-    public static Optional<Double> length(Collection<Contour> contours, BridgeWish.Placed placed) {
-        Bridges bridges =
-                new Bridges(new Pieces(List.copyOf(contours)), BridgeWish.of(placed.width()));
-        return bridges.strip(placed).map(c -> c.bridge().length());
+    public static Optional<BridgeWish.Placed> shortest(
+            Collection<Contour> contours, Point at, double width, int ways) {
+        Pieces pieces = new Pieces(List.copyOf(contours));
+        Candidates candidates = new Candidates(pieces, width, null);
+        if (!pieces.isRemoved(at)) {
+            return Optional.empty();
+        }
+        BridgeWish.Placed best = null;
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < ways; i++) {
+            BridgeWish.Placed tried = new BridgeWish.Placed(at, 180.0 * i / ways, width);
+            Optional<Candidate> strip = candidates.through(at, tried.way(), width);
+            if (strip.isPresent() && strip.get().bridge().length() < least) {
+                least = strip.get().bridge().length();
+                best = tried;
+            }
+        }
+        return Optional.ofNullable(best);
     }
 
     // ---- the tree
@@ -164,14 +182,9 @@ public final class Bridges {
     }
 
     private Optional<Candidate> strip(BridgeWish.Placed placed) {
-        return isRemoved(placed.at())
+        return pieces.isRemoved(placed.at())
                 ? candidates.through(placed.at(), placed.way(), placed.width())
                 : Optional.empty();
-    }
-
-    private boolean isRemoved(Point place) {
-        return pieces.removed().stream()
-                .anyMatch(r -> r.box().contains(place) && r.contains(place));
     }
 
     private void tellLoose(int island) {

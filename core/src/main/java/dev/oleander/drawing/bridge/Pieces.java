@@ -99,6 +99,13 @@ final class Pieces {
         return all;
     }
 
+    /** Whether what lies at a place is cut away. */
+    boolean isRemoved(Point place) {
+        long round =
+                contours.stream().filter(c -> c.box().contains(place) && c.contains(place)).count();
+        return round % 2 == 1;
+    }
+
     /** What is cut away. */
     List<Region> removed() {
         List<Region> removed = new ArrayList<>();

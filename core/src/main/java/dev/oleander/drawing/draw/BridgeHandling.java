@@ -96,22 +96,13 @@ final class BridgeHandling implements Handling {
     @Override
     public Map<String, String> added(Sketch sketch, Args args, Point at) {
         Setting in = setting.apply(sketch, args);
-        BridgeWish.Placed best = null;
-        double least = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < WAYS; i++) {
-            BridgeWish.Placed tried =
-                    new BridgeWish.Placed(at, 180.0 * i / WAYS, in.wish().width());
-            double length = Bridges.length(in.contours(), tried).orElse(Double.MAX_VALUE);
-            if (length < least) {
-                least = length;
-                best = tried;
-            }
-        }
-        if (least == Double.MAX_VALUE) {
-            throw new DrawException("No bridge runs from material to material there.");
-        }
         List<BridgeWish.Placed> placed = new ArrayList<>(in.wish().placed());
-        placed.add(best);
+        placed.add(
+                Bridges.shortest(in.contours(), at, in.wish().width(), WAYS)
+                        .orElseThrow(
+                                () ->
+                                        new DrawException(
+                                                "No bridge runs from material to material there.")));
         return Map.of("placed", HandText.of(placed));
     }
 

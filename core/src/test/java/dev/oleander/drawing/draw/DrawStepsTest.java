@@ -161,8 +161,7 @@ class DrawStepsTest {
         Steps steps = new Steps().draw("rectangle", "x=0 y=0 width=50 height=30");
         Drawn drawn = steps.add(command.word(), on, "").apply();
         boolean needs =
-                command.parameters().stream()
-                        .anyMatch(q -> q.otherwise().isEmpty() && q.kind() != Parameter.Kind.TEXT);
+                command.parameters().stream().anyMatch(q -> q.otherwise().isEmpty() && !q.isText());
         if (needs) {
             assertThat(drawn.troubles()).hasSize(1);
             assertThat(drawn.troubles().get(0).sentence()).contains("number is missing");

@@ -4,6 +4,7 @@ import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.drawing.draw.Handle;
 import dev.oleander.drawing.draw.Handles;
 import dev.oleander.drawing.draw.Sizes;
+import dev.oleander.geometry.GeometryException;
 import dev.oleander.geometry.Point;
 import dev.oleander.web.bench.EditAnswers.Context;
 import dev.oleander.web.job.JobService;
@@ -83,7 +84,8 @@ class HandleController {
             return new HandlesJson(
                     handles.all().stream().map(HandleJson::of).toList(),
                     handles.sizes().stream().map(SizeJson::of).toList());
-        } catch (DrawException cannot) {
+        } catch (DrawException | GeometryException cannot) {
+            // told where the step stands
             return new HandlesJson(List.of(), List.of());
         }
     }
@@ -100,11 +102,18 @@ class HandleController {
         JobView job = jobs.view(id);
         try {
             Map<String, String> values =
-                    edits.handles(job.result(), drawn).moved(handle, new Point(x, y));
+                    edits.handles(job.result(), drawn).moved(handle, point(x, y));
             return ShapeController.Ghost.of(edits.preview(job.result(), drawn, values));
-        } catch (DrawException cannot) {
+        } catch (DrawException | GeometryException cannot) {
             return new ShapeController.Ghost(List.of(), List.of());
         }
+    }
+
+    private static Point point(double x, double y) {
+        if (!Double.isFinite(x) || !Double.isFinite(y)) {
+            throw new DrawException("A place has two numbers, not %s and %s.", x, y);
+        }
+        return new Point(x, y);
     }
 
     /** What is done with a handle. */
@@ -119,7 +128,7 @@ class HandleController {
             @RequestParam String handle,
             @RequestParam double x,
             @RequestParam double y) {
-        return edit(context, drawn, "Moved: ", h -> h.moved(handle, new Point(x, y)));
+        return edit(context, drawn, "Moved: ", h -> h.moved(handle, point(x, y)));
     }
 
     @PostMapping("/remove")
@@ -136,7 +145,7 @@ class HandleController {
             @RequestParam String drawn,
             @RequestParam double x,
             @RequestParam double y) {
-        return edit(context, drawn, "Put on ", h -> h.added(new Point(x, y)));
+        return edit(context, drawn, "Put on ", h -> h.added(point(x, y)));
     }
 
     private String edit(Context context, String drawn, String deed, Deed values) {

@@ -112,4 +112,21 @@ class LetterApiTest extends WebTest {
         assertThat(api.post("/api/bridges", request.toString()).detail())
                 .contains("direction is \"up\"");
     }
+
+    @Test
+    void aStencilHasStripsThroughItsLetters() throws IOException {
+        ObjectNode request = (ObjectNode) letterCase("letter_o").get("request");
+        request.put("look", "stencil");
+        JsonNode found = api.post("/api/bridges", request.toString()).json();
+        assertThat(found.get("islands").asInt()).isEqualTo(1);
+        assertThat(found.get("bridges")).hasSize(2);
+        assertThat(found.get("keptPieces").asInt()).isEqualTo(1);
+        request.put("look", "cosy");
+        assertThat(api.post("/api/bridges", request.toString()).detail())
+                .contains("look is \"cosy\"; it is fewest or stencil");
+        request.put("look", "fewest");
+        request.put("fillet", 50);
+        assertThat(api.post("/api/bridges", request.toString()).detail())
+                .contains("Fillets of 50.0 mm");
+    }
 }
