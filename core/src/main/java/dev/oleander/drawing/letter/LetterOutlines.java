@@ -97,17 +97,22 @@ public final class LetterOutlines {
         }
         for (Inked one : united(inked)) {
             // with the material to the left, whatever way the font goes round
-            all.add(new Outline(clean(one.region().outer().turning(true)), one.letter()));
+            all.add(new Outline(one.region().outer().turning(true), one.letter()));
             one.region()
                     .openings()
-                    .forEach(c -> all.add(new Outline(clean(c.turning(false)), one.letter())));
+                    .forEach(c -> all.add(new Outline(c.turning(false), one.letter())));
         }
         return all;
     }
 
     /** Without what fitting and uniting leave where pieces meet: joints move by half of it. */
-    private Chain clean(Contour contour) {
-        return Crumbs.without(contour, 2 * tolerance, (joint, length) -> {});
+    private Region clean(Region region) {
+        return new Region(
+                clean(region.outer()), region.openings().stream().map(this::clean).toList());
+    }
+
+    private Contour clean(Contour contour) {
+        return (Contour) Crumbs.without(contour, 2 * tolerance, (joint, length) -> {});
     }
 
     // ---- what is inked
@@ -129,11 +134,13 @@ public final class LetterOutlines {
     private List<Region> regions(Placed letter) {
         List<Contour> contours =
                 letter.glyph().outlines().stream().map(o -> closed(letter, o)).toList();
-        return contours.isEmpty() ? List.of() : Overlay.wound(contours);
+        return contours.isEmpty()
+                ? List.of()
+                : Overlay.wound(contours).stream().map(this::clean).toList();
     }
 
     /** Regions that overlap become one; the others stay as they are. */
-    private static List<Inked> united(List<Inked> all) {
+    private List<Inked> united(List<Inked> all) {
         Map<Integer, List<Inked>> groups = new TreeMap<>();
         DisjointSets sets = overlapping(all);
         for (int i = 0; i < all.size(); i++) {
@@ -146,7 +153,7 @@ public final class LetterOutlines {
             } else {
                 int first = group.stream().mapToInt(Inked::letter).min().orElseThrow();
                 Overlay.union(group.stream().map(Inked::region).toList())
-                        .forEach(r -> done.add(new Inked(r, first)));
+                        .forEach(r -> done.add(new Inked(clean(r), first)));
             }
         }
         done.sort(Comparator.comparingInt(Inked::letter));
