@@ -15,6 +15,10 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
 import tools.jackson.databind.JsonNode;
 
 /** Islands that would fall, and what holds them. */
@@ -169,5 +173,49 @@ class BridgesTest {
         Bridges.Found found = Bridges.of(word, BridgeWish.of(3).along(Optional.of(90.0)));
         assertThat(found.bridges()).hasSize(4);
         assertThat(found.bridges()).allMatch(b -> Math.max(b.from().y(), b.to().y()) < 20);
+    }
+
+    // ---- islands in islands, judged by a library of polygons
+
+    private static Polygon polygon(Contour contour) {
+        List<Coordinate> ring = new ArrayList<>();
+        contour.segments().forEach(g -> ring.add(new Coordinate(g.start().x(), g.start().y())));
+        ring.add(ring.get(0));
+        return new GeometryFactory().createPolygon(ring.toArray(Coordinate[]::new));
+    }
+
+    /** What is left of a sheet when all that lies in an odd number of contours is gone. */
+    private static Geometry kept(List<Contour> contours) {
+        Geometry gone = new GeometryFactory().createPolygon();
+        for (Contour contour : contours) {
+            gone = gone.symDifference(polygon(contour));
+        }
+        return polygon(box(-20, -20, 460, 360)).difference(gone);
+    }
+
+    /** An opening, an island in it, an opening in that, and again an island. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6})
+    void islandsInIslandsHoldTogetherAsOnePiece(int seed) {
+        Random random = new Random(seed);
+        List<Contour> all = new ArrayList<>();
+        int islands = 0;
+        for (int i = 0; i < 12; i++) {
+            double x = 105 * (i % 4) + random.nextInt(8);
+            double y = 105 * (i / 4) + random.nextInt(8);
+            int deep = random.nextInt(5);
+            for (int d = 0; d < deep; d++) {
+                all.add(box(x + 11 * d, y + 10 * d, 90 - 22 * d, 88 - 20 * d));
+                islands += d % 2;
+            }
+        }
+        Bridges.Found found = Bridges.of(all, BridgeWish.of(3));
+        assertThat(found.findings()).isEmpty();
+        assertThat(found.islands()).isEqualTo(islands);
+        assertThat(found.bridges()).hasSize(islands);
+        assertThat(kept(all).getNumGeometries()).isEqualTo(islands + 1);
+        assertThat(kept(found.contours()).getNumGeometries()).isEqualTo(1);
+        Bridges.Found stencil = Bridges.of(all, BridgeWish.of(3).asStencil(true));
+        assertThat(kept(stencil.contours()).getNumGeometries()).isEqualTo(1);
     }
 }
