@@ -16,7 +16,7 @@ public final class LayoutPlanner {
     /** mm; a copy that is too wide by less than this still fits: rounding of typed values. */
     private static final double SLACK = 1e-6;
 
-    private static final int MOST_COPIES = 5_000;
+    static final int MOST_COPIES = 5_000;
 
     private final SheetChoices choices;
     private final double defaultGap;
@@ -215,7 +215,7 @@ public final class LayoutPlanner {
         }
     }
 
-    private static int fitting(double stock, double part, double gap, double margin) {
+    static int fitting(double stock, double part, double gap, double margin) {
         double room = stock - 2 * margin - part + SLACK;
         return room < 0 ? 0 : 1 + (int) Math.floor(room / (part + gap));
     }

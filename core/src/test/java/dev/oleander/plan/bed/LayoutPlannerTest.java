@@ -107,4 +107,30 @@ class LayoutPlannerTest {
     private static Typed typed(Double value) {
         return value == null ? null : Typed.of(value);
     }
+
+    private static FullSheet full(double width, double height) {
+        SheetChoices sheet =
+                SHEET.withStock(new Stock(false, Typed.of(width), Typed.of(height), Typed.of(10)));
+        FullSheet full = FullSheet.of(PART, sheet, 10, 10).orElseThrow();
+        SheetLayout layout = lay(full.put(sheet), 1);
+        assertThat(layout.placements()).hasSize(full.copies());
+        assertThat(layout.placements()).allMatch(p -> layout.stock().contains(placed(p)));
+        return full;
+    }
+
+    @Test
+    void aSheetIsFilledWithAsManyAsItHolds() {
+        assertThat(full(500, 200)).isEqualTo(new FullSheet(0, 3, 4));
+        // too narrow for its length
+        assertThat(full(115, 500)).isEqualTo(new FullSheet(90, 4, 2));
+        SheetChoices small =
+                SHEET.withStock(new Stock(false, Typed.of(90), Typed.of(50), Typed.of(10)));
+        assertThat(FullSheet.of(PART, small, 10, 10)).isEmpty();
+        SheetChoices around =
+                SHEET.withStock(new Stock(true, Typed.of(500), Typed.of(200), Typed.of(10)));
+        assertThat(FullSheet.of(PART, around, 10, 10)).isEmpty();
+        SheetChoices huge =
+                SHEET.withStock(new Stock(false, Typed.of(1e5), Typed.of(1e5), Typed.of(10)));
+        assertThat(FullSheet.of(PART, huge, 10, 10).orElseThrow().copies()).isBetween(2_500, 5_000);
+    }
 }

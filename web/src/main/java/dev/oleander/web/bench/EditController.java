@@ -3,6 +3,7 @@ package dev.oleander.web.bench;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.plan.StopEvent;
 import dev.oleander.plan.bed.BedValues;
+import dev.oleander.plan.bed.FullSheet;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.quantity.Worded;
 import dev.oleander.value.Value;
@@ -228,6 +229,24 @@ class EditController {
                     BedValues.requirePart(field, before.reading());
                     return before.document()
                             .withSheet(wanted.put(before.document().sheet(), value));
+                });
+    }
+
+    /** As many copies in rows and columns as the sheet holds. */
+    @PostMapping("/full-sheet")
+    String fullSheet(@ModelAttribute("context") Context context) {
+        return answers.edit(
+                context,
+                EditError.NONE,
+                "Fill the sheet",
+                before -> {
+                    FullSheet full =
+                            SheetSlip.filling(before)
+                                    .orElseThrow(
+                                            () ->
+                                                    new RefusedEditException(
+                                                            "The sheet holds no more copies in rows and columns."));
+                    return before.document().withSheet(full.put(before.document().sheet()));
                 });
     }
 

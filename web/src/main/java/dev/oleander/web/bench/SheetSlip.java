@@ -8,6 +8,7 @@ import dev.oleander.machine.HeldEdge;
 import dev.oleander.machine.Machine;
 import dev.oleander.plan.bed.BedValues;
 import dev.oleander.plan.bed.Demand;
+import dev.oleander.plan.bed.FullSheet;
 import dev.oleander.plan.bed.SetUp;
 import dev.oleander.plan.bed.SheetChoices;
 import dev.oleander.plan.bed.SheetLayout;
@@ -22,6 +23,7 @@ import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 
 /** Stock, zero point and how the copies lie on it. */
@@ -70,6 +72,39 @@ public final class SheetSlip {
         fields.add(found(BedValues.GAP, sheet, ofLayout(SheetLayout::gap)));
         fields.add(found(BedValues.MARGIN, sheet, ofLayout(SheetLayout::margin)));
         return fields;
+    }
+
+    /**
+     * What fills the sheet in rows and columns; empty when nothing does, it is filled so, or the
+     * parts are not laid as a whole.
+     */
+    static Optional<FullSheet> filling(JobResult result) {
+        SheetSlip slip = new SheetSlip(result, EditError.NONE);
+        SheetLayout layout = slip.layout();
+        if (layout == null || !slip.isWhole()) {
+            return Optional.empty();
+        }
+        return FullSheet.of(box(result.reading()), slip.sheet, layout.gap(), layout.margin())
+                .filter(
+                        f ->
+                                f.rows() != layout.rows()
+                                        || f.columns() != layout.columns()
+                                        || f.copies() != layout.placements().size());
+    }
+
+    /** What a full sheet would hold, in words; empty when it cannot be filled further. */
+    public String fillNote() {
+        return filling(result)
+                .map(
+                        f ->
+                                "%d copies, %s %% of the sheet"
+                                        .formatted(f.copies(), Numbers.plain(share(f), 0)))
+                .orElse("");
+    }
+
+    private double share(FullSheet full) {
+        double area = sheet.width().value() * sheet.height().value();
+        return 100 * full.copies() * result.reading().keptArea() / area;
     }
 
     /** How many of each part are wanted; none where the drawing is one part. */

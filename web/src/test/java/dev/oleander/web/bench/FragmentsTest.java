@@ -89,6 +89,18 @@ class FragmentsTest extends WebTest {
     }
 
     @Test
+    void aSheetIsFilledOnce() {
+        assertThat(pages.get("/jobs/%d/sheet/slip".formatted(job)).body())
+                .contains("Fill the sheet: ");
+        assertStatus(200, "sheet/full-sheet", Map.of("step", "1"));
+        int copies = jobs.view(job).result().run().layout().placements().size();
+        assertThat(copies).isGreaterThan(1);
+        assertThat(pages.get("/jobs/%d/sheet/slip".formatted(job)).body())
+                .doesNotContain("Fill the sheet: ");
+        assertStatus(422, "sheet/full-sheet", Map.of("step", "2"));
+    }
+
+    @Test
     void oddRequestsAreNoServerError() {
         assertStatus(404, "cuts/values", Map.of("stop", outline, "field", "colour", "value", "x"));
         assertStatus(404, "cuts/values", Map.of("stop", "c99.1", "field", "side", "value", "on"));
