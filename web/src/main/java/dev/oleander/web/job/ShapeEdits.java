@@ -153,8 +153,12 @@ public class ShapeEdits {
      * A step that cannot be done is refused; others that cannot any more are told in the reading.
      */
     private JobDocument checked(JobDocument after, String step) {
+        return checked(after, List.of(step));
+    }
+
+    private JobDocument checked(JobDocument after, List<String> steps) {
         for (Drawn.Trouble trouble : computer.result(after).shape().drawn().troubles()) {
-            if (trouble.step().equals(step)) {
+            if (steps.contains(trouble.step())) {
                 throw DrawException.about(trouble.parameter(), trouble.sentence());
             }
         }
@@ -229,10 +233,7 @@ public class ShapeEdits {
                 List<DrawStep> steps = with(document.shape().steps(), id, Map.of(parameter, text));
                 document = document.reshaped(s -> s.withSteps(steps));
             }
-            for (String id : ids) {
-                checked(document, id);
-            }
-            return document;
+            return checked(document, ids);
         };
     }
 
