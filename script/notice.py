@@ -20,8 +20,8 @@ SIL Open Font License 1.1
   Source Code Pro (web/src/main/resources/static/fonts, web/src/main/resources/fonts)
   Barlow Condensed, Nunito, Zilla Slab, Dancing Script, Stardos Stencil, Allerta Stencil (web/src/main/resources/fonts)
 
-Any use, with its acknowledgements (core/src/main/resources/dev/oleander/drawing/letter/roman-LICENSE.txt)
-  Hershey roman: the Hershey Fonts were originally created by Dr. A. V. Hershey while working at the U. S. National
+Any use, with its acknowledgements (core/src/main/resources/dev/oleander/drawing/letter/hershey-LICENSE.txt)
+  Hershey roman and script: the Hershey Fonts were originally created by Dr. A. V. Hershey while working at the U. S. National
   Bureau of Standards; the format of the font data was originally created by James Hurt, Cognition, Inc.,
   900 Technology Park Drive, Billerica, MA 01821 (mit-eddie!ci-dandelion!hurt)
 """

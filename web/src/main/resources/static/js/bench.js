@@ -173,7 +173,7 @@ function applySelection() {
   }
 }
 
-function picked({detail: {ids, add}}) {
+function picked({detail: {ids, add, at}}) {
   if (!add) {
     select(ids);
   } else if (ids.length) {
@@ -183,6 +183,9 @@ function picked({detail: {ids, add}}) {
   }
   if (ids.length === 1) {
     runLine.reveal(ids[0]);
+    if (player && at && !add) {
+      player.seekNear(ids[0], at);
+    }
   }
 }
 

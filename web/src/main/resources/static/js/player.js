@@ -1,4 +1,4 @@
-import {pointOf, segmentLength, traceSegment} from './paths.js';
+import {nearest, pointOf, segmentLength, traceSegment} from './paths.js';
 import {Trace} from './trace.js';
 
 // The replay: a moment in machine time, and where the machine is then. Any moment is reached by
@@ -148,6 +148,24 @@ export class Player extends EventTarget {
     const i = this.rows.findIndex((r) => r[STOP] >= 0 && this.stops[r[STOP]].id === id);
     if (i >= 0) {
       this.seek(this.begins(i));
+    }
+  }
+
+  /** Goes to the motion of a stop that passes nearest to a place, which lights its line of the program. */
+  seekNear(id, {x, y}) {
+    let nearest = -1;
+    let least = Infinity;
+    this.rows.forEach((row, i) => {
+      if (row[KIND] === 1 && row[STOP] >= 0 && this.stops[row[STOP]].id === id) {
+        const away = nearest([this.startX[i], this.startY[i], row[X], row[Y], row[BULGE]], x, y).distance;
+        if (away < least) {
+          least = away;
+          nearest = i;
+        }
+      }
+    });
+    if (nearest >= 0) {
+      this.seekItem(nearest);
     }
   }
 

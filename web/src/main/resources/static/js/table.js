@@ -416,7 +416,7 @@ export class Table extends EventTarget {
       return;
     }
     const id = pickAt(this.index, this.view, at);
-    this.dispatchEvent(new CustomEvent('picked', {detail: {ids: id ? [id] : [], add: event.ctrlKey || event.metaKey || event.shiftKey}}));
+    this.dispatchEvent(new CustomEvent('picked', {detail: {ids: id ? [id] : [], at: this.#world(at), add: event.ctrlKey || event.metaKey || event.shiftKey}}));
   }
 
   /** The place to snap to, or the place itself. */

@@ -12,7 +12,10 @@ public interface Faces {
             sha256 ->
                     sha256.isEmpty()
                             ? Optional.of(StrokeFont.marking())
-                            : Stream.of(StrokeFont.marking(), HersheyFont.roman())
+                            : Stream.of(
+                                            StrokeFont.marking(),
+                                            HersheyFont.roman(),
+                                            HersheyFont.script())
                                     .filter(f -> f.names().sha256().equals(sha256))
                                     .findFirst();
 

@@ -12,10 +12,10 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * The roman alphabet of single lines of A. V. Hershey (National Bureau of Standards), from data in
- * the form of J. Hurt: five columns of a number, three of how many pairs of letters follow; the
- * first pair is the left and the right edge, every other one a place, {@code R} being 0 and y going
- * down; a space and an R lift the pen. Capitals are 21 units high.
+ * The alphabets of single lines of A. V. Hershey (National Bureau of Standards), from data in the
+ * form of J. Hurt: five columns of a number, three of how many pairs of letters follow; the first
+ * pair is the left and the right edge, every other one a place, {@code R} being 0 and y going down;
+ * a space and an R lift the pen. Capitals are 21 units high.
  *
  * <p>Its curves are chains of short straight lines between whole numbers; where they turn by less
  * than 30 degrees they are drawn as curves through the same places.
@@ -38,7 +38,8 @@ public final class HersheyFont {
     /** Times its neighbour, from which on a line is a straight one that a curve goes on from. */
     private static final double LONG = 2.2;
 
-    private static final TypeFace ROMAN = load();
+    private static final TypeFace ROMAN = load("roman");
+    private static final TypeFace SCRIPT = load("script");
 
     private HersheyFont() {}
 
@@ -47,8 +48,13 @@ public final class HersheyFont {
         return ROMAN;
     }
 
-    private static TypeFace load() {
-        try (InputStream in = HersheyFont.class.getResourceAsStream("roman.jhf")) {
+    /** The same signs as written by hand, joined where letters meet. */
+    public static TypeFace script() {
+        return SCRIPT;
+    }
+
+    private static TypeFace load(String name) {
+        try (InputStream in = HersheyFont.class.getResourceAsStream(name + ".jhf")) {
             byte[] file = in.readAllBytes();
             Map<Integer, Glyph> letters = new HashMap<>();
             new String(file, StandardCharsets.US_ASCII)
@@ -56,7 +62,8 @@ public final class HersheyFont {
                     .filter(line -> line.length() >= COLUMNS + 2)
                     .forEach(line -> letters.put(FIRST + letters.size(), letter(line)));
             return new TypeFace(
-                    new TypeFace.Names(FontFile.sha256(file), "Hershey roman", "single line", true),
+                    new TypeFace.Names(
+                            FontFile.sha256(file), "Hershey " + name, "single line", true),
                     UNITS,
                     code -> Optional.ofNullable(letters.get(code)),
                     (first, second) -> 0);

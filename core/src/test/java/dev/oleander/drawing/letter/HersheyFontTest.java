@@ -11,10 +11,11 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
-/** The roman alphabet of single lines. */
+/** Alphabets of single lines from lists of places. */
 class HersheyFontTest {
 
     private static final TypeFace ROMAN = HersheyFont.roman();
+    private static final TypeFace SCRIPT = HersheyFont.script();
 
     @Test
     void allSignsOfAsciiAreThere() {
@@ -58,11 +59,26 @@ class HersheyFontTest {
         assertThat(box.min().y()).isCloseTo(0, within(0.3));
     }
 
+    @Test
+    void lettersWrittenByHandMeetTheNext() {
+        assertThat(IntStream.range(' ', 127)).allMatch(c -> SCRIPT.glyph(c).isPresent());
+        assertThat(SCRIPT.capHeight()).isCloseTo(21, within(1.0));
+        assertThat(Faces.SHIPPED.find(SCRIPT.names().sha256())).containsSame(SCRIPT);
+        Glyph n = SCRIPT.glyph('n').orElseThrow();
+        List<Span> last = n.outlines().get(n.outlines().size() - 1);
+        assertThat(last.get(last.size() - 1).end().x()).isCloseTo(n.advance(), within(1.0));
+    }
+
     /** Every place of the file lies on what is drawn: a curve goes through them, not beside. */
     @Test
     void curvesGoThroughThePlacesOfTheFile() {
+        goesThroughPlaces(ROMAN);
+        goesThroughPlaces(SCRIPT);
+    }
+
+    private static void goesThroughPlaces(TypeFace face) {
         for (char c = '!'; c < 127; c++) {
-            for (List<Span> stroke : ROMAN.glyph(c).orElseThrow().outlines()) {
+            for (List<Span> stroke : face.glyph(c).orElseThrow().outlines()) {
                 for (Span span : stroke) {
                     assertThat(span.start().x())
                             .isCloseTo(Math.rint(span.start().x()), within(0.0));

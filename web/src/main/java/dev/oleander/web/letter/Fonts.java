@@ -49,6 +49,8 @@ public class Fonts implements Faces {
                     new Shipped("stardos-stencil-700.woff", "Stardos Stencil", "bold", OFL),
                     new Shipped("allerta-stencil-400.woff", "Allerta Stencil", "regular", OFL));
 
+    private static final String HERSHEY = "any use, with its acknowledgements";
+
     private final JdbcTemplate sql;
     private final Clock clock;
     private final Map<String, Font> shipped = new LinkedHashMap<>();
@@ -65,7 +67,8 @@ public class Fonts implements Faces {
         this.clock = clock;
         SHIPPED.forEach(this::ship);
         keep(StrokeFont.marking(), "ours");
-        keep(HersheyFont.roman(), "any use, with its acknowledgements");
+        keep(HersheyFont.roman(), HERSHEY);
+        keep(HersheyFont.script(), HERSHEY);
     }
 
     /**

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.geometry.Point;
+import dev.oleander.geometry.Segment;
 import dev.oleander.motion.Item;
 import dev.oleander.motion.Timeline;
 import dev.oleander.plan.StopEvent;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -195,5 +197,54 @@ class PlayerTest extends BrowserTest {
         assertThat(moment()).isCloseTo(jobs.view(job).result().timeline().total(), within(1e-3));
         browser.click("#tool-remains");
         assertThat(browser.find("#tool-remains").getAttribute("aria-pressed")).isEqualTo("false");
+    }
+
+    /** Where the pointer is, mm, as the foot says. */
+    private Point pointed(int x, int y) {
+        browser.actions().moveToElement(browser.find("#table"), x, y).perform();
+        double[] at = new double[2];
+        browser.until(
+                b -> {
+                    for (int i = 0; i < 2; i++) {
+                        String shown = b.all("#pointer b").get(i).getText();
+                        at[i] = shown.isEmpty() ? Double.NaN : Double.parseDouble(shown);
+                    }
+                    return !Double.isNaN(at[0] + at[1]);
+                });
+        return new Point(at[0], at[1]);
+    }
+
+    @Test
+    void aPlaceOnThePictureLightsTheLineThatCutsIt() {
+        long job = makeJob("cleat_backing_plate", "Lights", 1);
+        browser.openStage(job, "release");
+        browser.until(b -> b.all(".program-line").size() > 10);
+        Point first = pointed(-100, -100);
+        Point second = pointed(100, 100);
+        List<Item> items = jobs.view(job).result().timeline().program().items();
+        int longest =
+                IntStream.range(0, items.size())
+                        .filter(i -> items.get(i) instanceof Item.Feed feed && feed.on())
+                        .boxed()
+                        .max(Comparator.comparingDouble(i -> ((Item.Feed) items.get(i)).length()))
+                        .orElseThrow();
+        Segment cut = ((Item.Feed) items.get(longest)).segment();
+        Point at = cut.at(0.37);
+        double k = 200 / (second.x() - first.x());
+        int x = (int) Math.round((at.x() - first.x()) * k) - 100;
+        int y = (int) Math.round((first.y() - at.y()) * k) - 100;
+        browser.actions().moveToElement(browser.find("#table"), x, y).click().perform();
+        browser.until(b -> b.all(".program-line.lit").size() == 1);
+        String lit = "return document.querySelector('.program-line.lit').dataset.line;";
+        String script =
+                "const [job, done] = arguments; fetch(`/jobs/${job}/program?revision=`)"
+                        + ".then((a) => a.json()).then((p) => done(p.items));";
+        List<?> itemOfLine =
+                (List<?>) ((JavascriptExecutor) browser.driver()).executeAsyncScript(script, job);
+        browser.until(
+                b -> {
+                    int line = Integer.parseInt((String) b.script(lit));
+                    return ((Number) itemOfLine.get(line)).intValue() == longest;
+                });
     }
 }
