@@ -48,6 +48,8 @@ public record Fault(
         UNREADABLE(true),
         /** a step of drawing that cannot be done any more */
         STEP(true),
+        /** texts that should differ, and do not */
+        NUMBER(true),
         TOUCHING(false),
         SHARED_EDGE(false);
 

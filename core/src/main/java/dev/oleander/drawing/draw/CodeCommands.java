@@ -64,7 +64,7 @@ final class CodeCommands {
 
     private static void code(Sketch sketch, Args args) {
         double module = args.positive("module", "The width of a module");
-        List<String> texts = Series.texts(args);
+        List<String> texts = Series.texts(sketch, args);
         int drawn = 0;
         for (int i = 0; i < texts.size(); i++) {
             Modules modules = modules(args, texts.get(i));

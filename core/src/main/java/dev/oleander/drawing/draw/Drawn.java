@@ -10,6 +10,7 @@ import java.util.Map;
  *
  * @param before the drawing before all of them
  * @param groups keys of entities by the name of their group
+ * @param numbers that texts have
  * @param troubles steps that could not be done, in their order
  */
 public record Drawn(
@@ -18,12 +19,14 @@ public record Drawn(
         List<Guide> guides,
         List<Dimension> dimensions,
         Map<String, List<String>> groups,
+        List<Numbers> numbers,
         List<Trouble> troubles) {
 
     public Drawn {
         guides = List.copyOf(guides);
         dimensions = List.copyOf(dimensions);
         groups = Map.copyOf(groups);
+        numbers = List.copyOf(numbers);
         troubles = List.copyOf(troubles);
     }
 
@@ -37,6 +40,21 @@ public record Drawn(
      * @param away mm from the line between them to where it is written, to the left
      */
     public record Dimension(String step, Point from, Point to, double away) {}
+
+    /**
+     * Numbers of the texts of a step.
+     *
+     * @param counter of the shop; empty: they are the drawing's own
+     * @param first number, {@code last} the greatest
+     * @param doubled sentence about texts that are the same; empty when there are none
+     */
+    public record Numbers(String step, String counter, long first, long last, String doubled) {
+
+        /** Whether they are taken from the shop with a release. */
+        public boolean areTaken() {
+            return !counter.isEmpty();
+        }
+    }
 
     /** A step that could not be done, and why. */
     public record Trouble(String step, String parameter, String sentence) {}

@@ -26,6 +26,7 @@ final class Sketch {
     private final List<Drawn.Guide> guides = new ArrayList<>();
     private final List<Drawn.Dimension> dimensions = new ArrayList<>();
     private final Map<String, List<String>> groups = new LinkedHashMap<>();
+    private final List<Drawn.Numbers> numbers = new ArrayList<>();
     private int segments;
 
     private final Supplies supplies;
@@ -148,10 +149,14 @@ final class Sketch {
         groups.put(name, List.copyOf(keys));
     }
 
+    void number(Drawn.Numbers some) {
+        numbers.add(some);
+    }
+
     Drawn drawn(Drawing before, List<Drawn.Trouble> troubles) {
         List<Entity> numbered = new ArrayList<>(entities.size());
         entities.values().forEach(e -> numbered.add(e.at(numbered.size())));
         Drawing drawing = before.with(List.copyOf(layers.values()), numbered, points);
-        return new Drawn(before, drawing, guides, dimensions, groups, troubles);
+        return new Drawn(before, drawing, guides, dimensions, groups, numbers, troubles);
     }
 }

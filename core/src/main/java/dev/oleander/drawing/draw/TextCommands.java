@@ -102,7 +102,7 @@ final class TextCommands {
 
     private static void text(Sketch sketch, Args args) {
         TypeFace face = face(sketch, args);
-        List<String> texts = Series.texts(args);
+        List<String> texts = Series.texts(sketch, args);
         Optional<TextSpec.Way> way = way(sketch, args);
         double height = args.positive("height", "The height of capitals");
         LetterOutlines letters =

@@ -278,4 +278,75 @@ class TextCommandsTest {
                                                                                         .start())))
                 .count();
     }
+
+    private Drawn drawn(Stamp job) {
+        return new DrawSteps(Map.of("t", 3.0), new Supplies(SHOP, Traces.NONE, job))
+                .apply(Drawing.empty("test"), steps);
+    }
+
+    private static double width(Drawn drawn) {
+        assertThat(drawn.troubles()).isEmpty();
+        return box(drawn.drawing().entities()).width();
+    }
+
+    @Test
+    void aTextSaysWhatItIsMadeFor() {
+        Stamp job = new Stamp("231", "B", "cleat", "2026-12-02", Map.of());
+        text("{job}{revision} {part} {date}", "font", BLOCK, "height", "10");
+        assertThat(Stamp.isUsed(steps)).isTrue();
+        assertThat(drawn(job).troubles().get(0).sentence()).contains("no letter");
+        steps.clear();
+        text("{job}{revision} {part} {date}");
+        double said = width(drawn(job));
+        steps.clear();
+        text("231B cleat 2026-12-02");
+        assertThat(said).isCloseTo(width(drawn(job)), within(1e-9));
+        assertThat(Stamp.isUsed(steps)).isFalse();
+    }
+
+    @Test
+    void aCounterGoesOnWhereTheShopIs() {
+        Stamp job = new Stamp("231", "B", "cleat", "2026-12-02", Map.of("berths", 41L));
+        text("{n:000}", "count", "3", "dx", "30", "step", "2", "counter", "berths");
+        text("{n}", "counter", "moorings");
+        text("{n}", "counter", "berths", "first", "90");
+        assertThat(Stamp.counters(steps)).containsExactly("berths", "moorings");
+        assertThat(drawn(job).numbers())
+                .containsExactly(
+                        new Drawn.Numbers("d1", "berths", 41, 45, ""),
+                        new Drawn.Numbers("d2", "moorings", 1, 1, ""),
+                        new Drawn.Numbers("d3", "berths", 90, 90, ""));
+        double said = width(drawn(job));
+        steps.clear();
+        text("041").text("043", "x", "30").text("045", "x", "60");
+        assertThat(width(drawn(job))).isCloseTo(said, within(1e-9));
+    }
+
+    @Test
+    void whatNoCounterCanCountIsTold() {
+        text("{n}", "counter", "berths", "step", "0");
+        assertThat(trouble()).isEqualTo("A counter counts up: the step is 0.");
+        steps.clear();
+        text("{n}", "counter", "berths", "first", "-4");
+        assertThat(trouble()).isEqualTo("A counter has no number -4.");
+        steps.clear();
+        text("{n}", "first", "1.5");
+        assertThat(trouble()).isEqualTo("1.5 is no whole number.");
+        steps.clear();
+        text("{n}", "counter", "x".repeat(61));
+        assertThat(trouble()).contains("61 characters", "60 are the limit");
+    }
+
+    @Test
+    void textsThatShouldDifferAndDoNotAreTold() {
+        text("Q-{berth}", "count", "3", "dx", "30", "table", "berth\n1\n2\n1");
+        assertThat(drawn().numbers().get(0).doubled())
+                .isEqualTo("Texts 1 and 3 of d1 both say \"Q-1\".");
+        steps.clear();
+        text("{{n}} {job}", "count", "3", "dx", "30");
+        assertThat(drawn().numbers().get(0).doubled()).isEmpty();
+        steps.clear();
+        text("{n}", "count", "3", "dx", "30", "step", "0");
+        assertThat(drawn().numbers().get(0).doubled()).contains("both say \"1\"");
+    }
 }

@@ -19,6 +19,7 @@ import dev.oleander.web.release.Previews;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseService;
+import dev.oleander.web.release.WithRelease;
 import dev.oleander.web.stock.Remnants;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -165,7 +166,7 @@ class BenchModel {
             List<String> waits = job.stage(Stage.SHEET).needs();
             List<String> obstacles =
                     waits.isEmpty() ? List.of("The plan is still being made.") : waits;
-            return new ReleaseSlip(null, made, shown, obstacles, false, trial);
+            return new ReleaseSlip(null, made, shown, obstacles, List.of(), false, trial);
         }
         List<String> obstacles = new ArrayList<>();
         ProgramPreview preview = null;
@@ -178,6 +179,9 @@ class BenchModel {
         if (!revision.isEmpty()) {
             obstacles.add(revision);
         }
+        boolean fresh = job.stage(Stage.RELEASE).isReady();
+        List<WithRelease.Obstacle> others = fresh ? List.of() : releases.obstacles(job);
+        others.forEach(other -> obstacles.add(other.sentence()));
         job.result().nestFaults().forEach(fault -> obstacles.add(fault.sentence()));
         if (job.result().isProved()) {
             job.result().runs().stream()
@@ -186,8 +190,7 @@ class BenchModel {
         } else {
             obstacles.add("The proof is still under way.");
         }
-        boolean fresh = job.stage(Stage.RELEASE).isReady();
-        return new ReleaseSlip(preview, made, shown, obstacles, fresh, trial);
+        return new ReleaseSlip(preview, made, shown, obstacles, others, fresh, trial);
     }
 
     private static List<Stop> selected(JobResult result, List<String> ids) {

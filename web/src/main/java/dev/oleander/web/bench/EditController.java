@@ -232,6 +232,13 @@ class EditController {
                 });
     }
 
+    /** Texts say what holds now: each edit sees to that, and this one does nothing else. */
+    @PostMapping("/texts")
+    String texts(@ModelAttribute("context") Context context) {
+        return answers.edit(
+                context, EditError.NONE, "Texts brought up to date", before -> before.document());
+    }
+
     /** As many copies in rows and columns as the sheet holds. */
     @PostMapping("/full-sheet")
     String fullSheet(@ModelAttribute("context") Context context) {

@@ -6,6 +6,7 @@ import dev.oleander.quantity.Numbers;
 import dev.oleander.web.release.ProgramPreview;
 import dev.oleander.web.release.Release;
 import dev.oleander.web.release.ReleaseFiles;
+import dev.oleander.web.release.WithRelease;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -70,6 +71,7 @@ public final class ReleaseSlip {
     private final List<Release> releases;
     private final String shown;
     private final List<String> obstacles;
+    private final List<WithRelease.Obstacle> remedies;
     private final boolean fresh;
     private final Dialect format;
     private final int selected;
@@ -84,7 +86,8 @@ public final class ReleaseSlip {
     /**
      * @param preview null when nothing can be written
      * @param shown revision whose text is shown; empty: the next one's
-     * @param obstacles sentences of the findings that stand against a release
+     * @param obstacles sentences of all that stands against a release
+     * @param remedies obstacles that something helps against at once
      * @param fresh whether nothing changed since the newest release
      * @param trial the format, and what is selected
      */
@@ -93,6 +96,7 @@ public final class ReleaseSlip {
             List<Release> releases,
             String shown,
             List<String> obstacles,
+            List<WithRelease.Obstacle> remedies,
             boolean fresh,
             Trial trial) {
         this.format = trial.format();
@@ -101,6 +105,7 @@ public final class ReleaseSlip {
         this.releases = releases;
         this.shown = shown;
         this.obstacles = List.copyOf(obstacles);
+        this.remedies = remedies.stream().filter(o -> !o.remedy().isEmpty()).toList();
         this.fresh = fresh;
     }
 
@@ -122,6 +127,11 @@ public final class ReleaseSlip {
 
     public List<String> obstacles() {
         return obstacles;
+    }
+
+    /** What helps against some of them at once. */
+    public List<WithRelease.Obstacle> remedies() {
+        return remedies;
     }
 
     /** What reading the text back gave. */

@@ -4,6 +4,7 @@ import dev.oleander.drawing.Fault;
 import dev.oleander.drawing.Fits;
 import dev.oleander.drawing.Skipped;
 import dev.oleander.drawing.Style;
+import dev.oleander.drawing.draw.Drawn;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.FormGroup;
@@ -222,6 +223,17 @@ public final class ShapeSlip {
         Map<String, String> groups = new TreeMap<>();
         result.shape().drawn().groups().forEach((name, keys) -> groups.put(name, featuresOf(keys)));
         return groups;
+    }
+
+    /** Numbers of the shop that stand in texts; a release takes them. */
+    public List<String> numbers() {
+        return result.shape().drawn().numbers().stream()
+                .filter(Drawn.Numbers::areTaken)
+                .map(
+                        n ->
+                                "Numbers %d to %d of \"%s\" stand in %s; a release takes them."
+                                        .formatted(n.first(), n.last(), n.counter(), n.step()))
+                .toList();
     }
 
     private String featuresOf(List<String> keys) {

@@ -51,6 +51,7 @@ public class JobService {
     private final OrderCheck orderCheck;
     private final JobMaker maker;
     private final Summaries summaries;
+    private final Stamps stamps;
 
     private final Turns turns = new Turns();
 
@@ -63,7 +64,9 @@ public class JobService {
             Proposals proposals,
             OrderCheck orderCheck,
             JobMaker maker,
-            Summaries summaries) {
+            Summaries summaries,
+            Stamps stamps) {
+        this.stamps = stamps;
         this.maker = maker;
         this.summaries = summaries;
         this.store = store;
@@ -285,7 +288,8 @@ public class JobService {
         for (int i = 0; i < MOST_TRIES; i++) {
             JobStore.State state = Parts.of("read", () -> seen(id, seenStep));
             JobDocument before = state.document();
-            JobDocument wished = Parts.of("edit", () -> edit.apply(computer.result(before)));
+            JobDocument wished =
+                    Parts.of("edit", () -> stamps.stamped(id, edit.apply(computer.result(before))));
             if (wished.equals(before)) {
                 return;
             }

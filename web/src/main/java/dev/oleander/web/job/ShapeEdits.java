@@ -107,7 +107,7 @@ public class ShapeEdits {
         }
         try {
             Drawn after =
-                    new DrawSteps(names(before), supplies)
+                    new DrawSteps(names(before), supplies(before))
                             .apply(drawing, List.of(step(before, wish)));
             return new Preview(
                     missing(after.drawing(), drawing), missing(drawing, after.drawing()));
@@ -264,7 +264,11 @@ public class ShapeEdits {
     public Handles handles(JobResult of, String id) {
         List<DrawStep> steps = of.document().shape().steps();
         indexOf(steps, id);
-        return new Handles(of.shape().drawn().before(), steps, id, names(of), supplies);
+        return new Handles(of.shape().drawn().before(), steps, id, names(of), supplies(of));
+    }
+
+    private Supplies supplies(JobResult of) {
+        return supplies.of(of.document().shape().stamp());
     }
 
     private static Map<String, Double> names(JobResult of) {
@@ -278,7 +282,7 @@ public class ShapeEdits {
             return Preview.NOTHING;
         }
         Drawn after =
-                new DrawSteps(names(before), supplies)
+                new DrawSteps(names(before), supplies(before))
                         .apply(drawn.before(), with(before.document().shape().steps(), id, values));
         return after.troubles().stream().anyMatch(t -> t.step().equals(id))
                 ? Preview.NOTHING

@@ -28,11 +28,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class Previews {
 
-    private final ReleaseKeeper keeper;
+    private final RevisionNames revisions;
     private final Clock clock;
 
-    Previews(ReleaseKeeper keeper, Clock clock) {
-        this.keeper = keeper;
+    Previews(RevisionNames revisions, Clock clock) {
+        this.revisions = revisions;
         this.clock = clock;
     }
 
@@ -62,7 +62,7 @@ public class Previews {
     }
 
     private ProgramPreview of(JobView job, Dialect format, ReleaseWish wish) {
-        String revision = keeper.nextRevision(job.id(), wish.isTrial());
+        String revision = revisions.next(job.id(), wish.isTrial());
         Map<String, String> frame = frame(job, revision);
         if (wish.isTrial()) {
             int count = wish.stops().size();

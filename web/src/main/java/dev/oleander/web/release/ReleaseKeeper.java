@@ -18,30 +18,22 @@ import org.springframework.transaction.annotation.Transactional;
 class ReleaseKeeper {
 
     private final ReleaseRepository releases;
+    private final RevisionNames revisions;
     private final JobService jobs;
     private final AccountRepository accounts;
     private final SealChain chain;
 
     ReleaseKeeper(
             ReleaseRepository releases,
+            RevisionNames revisions,
             JobService jobs,
             AccountRepository accounts,
             SealChain chain) {
         this.releases = releases;
+        this.revisions = revisions;
         this.jobs = jobs;
         this.accounts = accounts;
         this.chain = chain;
-    }
-
-    /** What the next release of a job is called. */
-    String nextRevision(long job, boolean trial) {
-        if (trial) {
-            return "T" + (releases.countTrials(job) + 1);
-        }
-        return releases.findFirstByJobIdAndTrialOrderByIdDesc(job, false)
-                .map(Release::revision)
-                .map(RevisionLetters::after)
-                .orElse("A");
     }
 
     /**
@@ -65,7 +57,7 @@ class ReleaseKeeper {
             Runnable also) {
         long job = origin.jobId();
         jobs.hold(job, origin.step());
-        if (!nextRevision(job, contents.get(0).trial()).equals(revision)) {
+        if (!revisions.next(job, contents.get(0).trial()).equals(revision)) {
             return List.of();
         }
         String before =

@@ -205,11 +205,23 @@ public class ReleaseService {
                 "Others release this job at the same moment. Try again.", List.of());
     }
 
-    /** A trial leaves the stock as it is. */
+    /** A trial leaves the stock as it is, and takes no numbers. */
     private List<Runnable> also(JobView job, ReleaseWish wish, String revision, SignedIn who) {
-        return wish.isTrial()
-                ? List.of()
-                : with.stream().map(w -> w.prepared(job, revision, who)).toList();
+        if (wish.isTrial()) {
+            return List.of();
+        }
+        obstacles(job).stream()
+                .findFirst()
+                .ifPresent(
+                        obstacle -> {
+                            throw new ReleaseRefusedException(obstacle.sentence(), List.of());
+                        });
+        return with.stream().map(w -> w.prepared(job, revision, who)).toList();
+    }
+
+    /** What is in the way of a release besides findings. */
+    public List<WithRelease.Obstacle> obstacles(JobView job) {
+        return with.stream().flatMap(w -> w.obstacle(job).stream()).toList();
     }
 
     /**

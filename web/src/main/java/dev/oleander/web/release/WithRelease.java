@@ -2,6 +2,7 @@ package dev.oleander.web.release;
 
 import dev.oleander.web.account.SignedIn;
 import dev.oleander.web.job.JobView;
+import java.util.Optional;
 
 /** What is kept together with a release of programs, or neither is. */
 public interface WithRelease {
@@ -14,4 +15,18 @@ public interface WithRelease {
      *     the release
      */
     Runnable prepared(JobView job, String revision, SignedIn who);
+
+    /**
+     * Why a job cannot be released as it is, and what would help.
+     *
+     * @param remedy path within the job that mends it when something is sent there; empty: nothing
+     *     does at once
+     * @param offer what that does
+     */
+    record Obstacle(String sentence, String remedy, String offer) {}
+
+    /** What is in the way of a release; mostly nothing. */
+    default Optional<Obstacle> obstacle(JobView job) {
+        return Optional.empty();
+    }
 }

@@ -233,7 +233,8 @@ class SlipsTest extends WebTest {
     private ReleaseSlip slip(
             long id, List<Release> made, String shown, List<String> obstacles, boolean fresh) {
         ReleaseSlip.Trial trial = new ReleaseSlip.Trial(jobs.view(id).result().dialect(), 0);
-        return new ReleaseSlip(previews.of(jobs.view(id)), made, shown, obstacles, fresh, trial);
+        return new ReleaseSlip(
+                previews.of(jobs.view(id)), made, shown, obstacles, List.of(), fresh, trial);
     }
 
     @Test

@@ -201,6 +201,8 @@ class PlayerTest extends BrowserTest {
 
     /** Where the pointer is, mm, as the foot says. */
     private Point pointed(int x, int y) {
+        browser.script(
+                "document.querySelectorAll('#pointer b').forEach((b) => b.textContent = '');");
         browser.actions().moveToElement(browser.find("#table"), x, y).perform();
         double[] at = new double[2];
         browser.until(

@@ -1,6 +1,7 @@
 package dev.oleander.web.job.document;
 
 import dev.oleander.drawing.draw.DrawStep;
+import dev.oleander.drawing.draw.Stamp;
 import dev.oleander.drawing.mend.MendOptions;
 import dev.oleander.drawing.read.Purpose;
 import dev.oleander.drawing.read.PurposeRules;
@@ -14,6 +15,7 @@ import java.util.Map;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 
 /**
  * What people decided about the drawing of a job.
@@ -29,6 +31,7 @@ import java.util.TreeSet;
  * @param mending what is mended
  * @param steps what was drawn and changed here
  * @param revision what a new version of the drawing changed and nobody has taken over yet
+ * @param stamp what texts say of the job
  */
 public record ShapeChoices(
         List<Long> files,
@@ -41,7 +44,8 @@ public record ShapeChoices(
         Typed gap,
         SortedSet<MendOptions.Step> mending,
         List<DrawStep> steps,
-        Revision revision) {
+        Revision revision,
+        Stamp stamp) {
 
     /**
      * Open questions of a new version of the drawing.
@@ -69,6 +73,8 @@ public record ShapeChoices(
         settled = sorted(settled);
         mending = sorted(mending);
         steps = List.copyOf(steps);
+        // documents from before texts knew of their job have none
+        stamp = stamp == null ? Stamp.NONE : stamp;
     }
 
     private static <T extends Comparable<T>> SortedSet<T> sorted(Collection<T> values) {
@@ -87,7 +93,8 @@ public record ShapeChoices(
                 Typed.of(0.05),
                 new TreeSet<>(MendOptions.USUAL),
                 List.of(),
-                Revision.NONE);
+                Revision.NONE,
+                Stamp.NONE);
     }
 
     public ShapeChoices withUnit(LengthUnit value) {
@@ -167,6 +174,12 @@ public record ShapeChoices(
         return change().revision(value).build();
     }
 
+    /** The same for a job, if any text says something of it. */
+    public ShapeChoices stamped(Function<Collection<String>, Stamp> job) {
+        Stamp now = Stamp.isUsed(steps) ? job.apply(Stamp.counters(steps)) : Stamp.NONE;
+        return now.equals(stamp) ? this : change().stamp(now).build();
+    }
+
     /** Name for the next step: d and the first number that none has. */
     public String nextStep() {
         int most =
@@ -195,6 +208,7 @@ public record ShapeChoices(
         private Collection<MendOptions.Step> mending;
         private List<DrawStep> steps;
         private Revision revision;
+        private Stamp stamp;
 
         Change(ShapeChoices from) {
             files = from.files;
@@ -208,6 +222,7 @@ public record ShapeChoices(
             mending = from.mending;
             steps = from.steps;
             revision = from.revision;
+            stamp = from.stamp;
         }
 
         Change files(List<Long> value) {
@@ -265,6 +280,11 @@ public record ShapeChoices(
             return this;
         }
 
+        Change stamp(Stamp value) {
+            stamp = value;
+            return this;
+        }
+
         ShapeChoices build() {
             return new ShapeChoices(
                     files,
@@ -277,7 +297,8 @@ public record ShapeChoices(
                     gap,
                     new TreeSet<>(mending),
                     steps,
-                    revision);
+                    revision,
+                    stamp);
         }
     }
 }

@@ -66,11 +66,14 @@ final class ShapeReader {
             double thickness,
             Progress progress) {
         Drawn drawn =
-                new DrawSteps(Map.of("t", thickness), supplies)
+                new DrawSteps(Map.of("t", thickness), supplies.of(choices.stamp()))
                         .apply(drawing(files, choices, progress.within(0, READ)), choices.steps());
         Drawing drawing = drawn.drawing();
         List<Fault> faults = new ArrayList<>(drawing.faults());
         drawn.troubles().forEach(t -> faults.add(fault(t)));
+        drawn.numbers().stream()
+                .filter(n -> !n.doubled().isEmpty())
+                .forEach(n -> faults.add(Fault.ofFile(Fault.Kind.NUMBER, n.doubled())));
         return new Shape(
                 drawn,
                 new DrawingReading(options(choices))

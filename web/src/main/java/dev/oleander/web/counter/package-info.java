@@ -1,0 +1,2 @@
+/** Numbers that the shop gives only once. */
+package dev.oleander.web.counter;
