@@ -11,6 +11,7 @@ import {Table} from './table.js';
 import {Drawing} from './draw.js';
 import {Handles} from './handles.js';
 import {takePictures} from './picture.js';
+import {PictureLook} from './picture-look.js';
 import {Layers} from './layers.js';
 import {Measure} from './measure.js';
 import {Taking} from './take.js';
@@ -82,8 +83,9 @@ new Measure(bench, document.getElementById('tool-measure'), () => summarise());
 if (bench.edits) {
   new Taking(bench);
 }
+const pictures = stage === 'shape' ? new PictureLook(bench, fetchSlip) : null;
 if (stage === 'shape' && bench.edits) {
-  takePictures(table.top, new Drawing(bench, fetchSlip));
+  takePictures(table.top, new Drawing(bench, fetchSlip, pictures));
   new Handles(bench);
 }
 

@@ -49,8 +49,11 @@ export class Drawing {
   /**
    * @param slip fetches the slip of the selection again
    */
-  constructor({table, tools, job}, slip) {
-    Object.assign(this, {table, tools, job, slip});
+  /**
+   * @param pictures see to it that a picture is traced before it is drawn
+   */
+  constructor({table, tools, job}, slip, pictures) {
+    Object.assign(this, {table, tools, job, slip, pictures});
     document.addEventListener('click', (event) => this.#clicked(event));
     document.addEventListener('submit', (event) => this.#submitted(event));
     // before the keys of the page: while a command is in use, what is typed is its place
@@ -308,6 +311,10 @@ export class Drawing {
     const targets = document.querySelector('.draw-command')?.dataset.targets;
     const chained = word === 'line' ? this.#places[1] : null;
     this.#waiting = true;
+    if (word === 'picture' && !await this.pictures.ready(data)) {
+      this.#waiting = false;
+      return;
+    }
     await htmx.ajax('POST', `/jobs/${this.job}/shape/draw`, {source: document.body, swap: 'none', values: data});
     this.#waiting = false;
     const refused = document.getElementById('draw-refused')?.textContent ?? document.getElementById('bench-error')?.textContent;

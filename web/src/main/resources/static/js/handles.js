@@ -40,6 +40,15 @@ export class Handles {
     this.table.addEventListener('viewpainted', () => this.#place());
     this.table.overlays.push((ctx, painter) => this.#paint(ctx, painter));
     bench.button('#put-bridge', () => this.#toggleAdding());
+    document.getElementById('slip').addEventListener('input', ({target}) => this.#typing(target));
+  }
+
+  /** What would come of a value that is being typed. */
+  #typing(target) {
+    const field = target.closest('.step-values form')?.elements.field?.value;
+    if (field && target.name === 'value' && this.#drawn) {
+      this.#wish(`${field} ${target.value}`, '/value', {field, value: target.value});
+    }
   }
 
   // ---- whose they are
@@ -155,10 +164,10 @@ export class Handles {
 
   #to(handle, place) {
     handle.to = place.map((v) => Math.round(v / this.#step) * this.#step);
-    this.#wished = handle;
     this.#place();
     this.table.refreshTop();
-    this.#preview();
+    const [x, y] = handle.to;
+    this.#wish(`${handle.name} ${x} ${y}`, '/preview', {handle: handle.name, x, y});
   }
 
   #putBack(handle) {
@@ -192,19 +201,25 @@ export class Handles {
     }
   }
 
+  /** Shows what would come of something, always of what was wished last. */
+  #wish(key, what, parameters) {
+    this.#wished = {key, what, parameters};
+    this.#preview();
+  }
+
   async #preview() {
     if (this.#asking || !this.#wished) {
       return;
     }
     this.#asking = true;
-    const {name, to: [x, y]} = this.#wished;
+    const {key, what, parameters} = this.#wished;
     const drawn = this.#drawn;
-    const ghost = await this.#ask('/preview', {handle: name, x, y});
+    const ghost = await this.#ask(what, parameters);
     this.#asking = false;
-    if (this.#wished?.name === name && this.#drawn === drawn) {
+    if (this.#wished && this.#drawn === drawn) {
       this.#ghost = ghost && ghostOf(ghost);
       this.table.refreshTop();
-      if (this.#wished.to[0] !== x || this.#wished.to[1] !== y) {
+      if (this.#wished.key !== key) {
         this.#preview();
       }
     }

@@ -1,3 +1,6 @@
+import {ask} from './ask.js';
+import {levels} from './picture-look.js';
+
 // Pictures and fonts come to the drawing by the field of the command; pictures also by dropping them.
 
 const isPicture = (file) => /^image\/(png|jpeg|gif|bmp)$/.test(file.type);
@@ -51,6 +54,21 @@ async function put(field, file) {
   shown.src = `/pictures/${picture.sha256}`;
   shown.hidden = false;
   sum.dispatchEvent(new Event('input', {bubbles: true}));
+  showLevels(box, picture.sha256);
+}
+
+/** Its levels of grey, where the one between ink and paper can be chosen. */
+async function showLevels(box, picture) {
+  const level = box.closest('form').elements['v.level'];
+  const job = document.body.dataset.job;
+  const found = level && await ask(`/jobs/${job}/shape/picture/levels?${new URLSearchParams({picture})}`);
+  box.querySelector('.picture-levels')?.remove();
+  if (found) {
+    box.append(levels(found.bars, found.level, (value) => {
+      level.value = value;
+      return level;
+    }));
+  }
 }
 
 /**

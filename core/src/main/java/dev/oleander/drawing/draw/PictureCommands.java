@@ -26,6 +26,8 @@ import java.util.Optional;
 /** Pictures as line work: how they are traced may be changed as long as they are there. */
 final class PictureCommands {
 
+    static final String WORD = "picture";
+
     private static final String LEVELS = "Ink and paper";
     private static final String FIT = "Lines and arcs";
 
@@ -39,7 +41,7 @@ final class PictureCommands {
     static List<Command> all() {
         return List.of(
                 new Command(
-                        "picture",
+                        WORD,
                         "Picture",
                         Group.NOTES,
                         Targets.NONE,
@@ -69,15 +71,19 @@ final class PictureCommands {
         try {
             Traces.Traced traced =
                     sketch.supplies().traces().trace(args.text("picture"), spec(args));
-            Transform place =
-                    Transform.scaling(scale(args, traced))
-                            .then(Figures.at(args.point("x", "y"), args.angle("turn")));
+            Transform place = place(args, traced);
             for (Chain chain : traced.trace().chains()) {
                 sketch.draw(args.step(), "LWPOLYLINE", placed(chain, place));
             }
         } catch (PictureException wrong) {
             throw DrawException.about("picture", wrong.getMessage());
         }
+    }
+
+    /** From pixels to the drawing. */
+    static Transform place(Args args, Traces.Traced traced) {
+        return Transform.scaling(scale(args, traced))
+                .then(Figures.at(args.point("x", "y"), args.angle("turn")));
     }
 
     private static Chain placed(Chain chain, Transform place) {
@@ -100,7 +106,7 @@ final class PictureCommands {
         return scale.mmPerPixel(traced.width(), traced.trace());
     }
 
-    private static TraceSpec spec(Args args) {
+    static TraceSpec spec(Args args) {
         String level = args.text("level");
         boolean free = args.yes("free");
         double within = args.notNegative("within", "The distance");

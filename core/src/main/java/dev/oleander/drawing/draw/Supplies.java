@@ -14,6 +14,11 @@ public record Supplies(Faces faces, Traces traces, Stamp stamp) {
         this(faces, traces, Stamp.NONE);
     }
 
+    /** The same for looking at what would come of something, at once. */
+    public Supplies rough() {
+        return new Supplies(faces, traces.rough(), stamp);
+    }
+
     /** The same for a job. */
     public Supplies of(Stamp job) {
         return new Supplies(faces, traces, job);

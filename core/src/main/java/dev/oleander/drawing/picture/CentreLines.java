@@ -35,7 +35,7 @@ final class CentreLines {
     private final Ridge ridge;
     private final List<Double> widths = new ArrayList<>();
     private int points;
-    private double greatest;
+    private final List<List<Double>> off = new ArrayList<>();
 
     CentreLines(Ink ink, TraceSpec.Fit fit, double threshold, Specks.Gone gone) {
         this.ink = ink;
@@ -82,13 +82,13 @@ final class CentreLines {
 
     private Trace told(List<Chain> chains) {
         double mean = widths.stream().mapToDouble(w -> w).average().orElse(0);
-        double off =
+        double differs =
                 Math.sqrt(
                         widths.stream()
                                 .mapToDouble(w -> (w - mean) * (w - mean))
                                 .average()
                                 .orElse(0));
-        double spread = mean == 0 ? 0 : off / mean;
+        double spread = mean == 0 ? 0 : differs / mean;
         List<String> told =
                 spread > UNEVEN
                         ? List.of(
@@ -103,7 +103,7 @@ final class CentreLines {
                 mean == 0 ? OptionalDouble.empty() : OptionalDouble.of(mean),
                 spread,
                 new Trace.Counts(chains.size(), points, elements, gone.specks(), gone.holes()),
-                greatest,
+                off,
                 told);
     }
 
@@ -385,7 +385,7 @@ final class CentreLines {
             Loop loop = loop(places.stream().map(Ridge.Place::at).toList());
             new Outliner(loop, fit)
                     .closed()
-                    .ifPresent(d -> add(d.chain(), d.greatest(), places, chains));
+                    .ifPresent(d -> add(d.chain(), d.off(), places, chains));
             return;
         }
         int n = stroke.way().size();
@@ -408,12 +408,12 @@ final class CentreLines {
                         end(all, stroke.begins(), half, false),
                         end(all, stroke.ends(), half, true),
                         2 * half)
-                .ifPresent(d -> add(d.chain(), d.greatest(), inner, chains));
+                .ifPresent(d -> add(d.chain(), d.off(), inner, chains));
     }
 
-    private void add(Chain chain, double off, List<Ridge.Place> places, List<Chain> chains) {
+    private void add(Chain chain, List<Double> own, List<Ridge.Place> places, List<Chain> chains) {
         chains.add(chain);
-        greatest = Math.max(greatest, off);
+        off.add(own);
         points += places.size();
         places.forEach(p -> widths.add(p.width()));
     }

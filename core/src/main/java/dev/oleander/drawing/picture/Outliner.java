@@ -5,6 +5,7 @@ import dev.oleander.geometry.Path;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -34,9 +35,12 @@ final class Outliner {
     /**
      * An edge as elements.
      *
-     * @param greatest distance of its points, pixels
+     * @param off greatest distance of the points of each, pixels
      */
-    record Drawn<T>(T chain, double greatest) {}
+    record Drawn<T>(T chain, List<Double> off) {}
+
+    /** Lines and arcs, and how far the points of each are off. */
+    private record Laid(List<Segment> segments, List<Double> off) {}
 
     /** Elements in a row, and where each begins; the last of the places ends an open one. */
     private record Strung(List<Element> elements, List<Point> joints) {}
@@ -64,21 +68,22 @@ final class Outliner {
         }
         boolean whole = Math.abs(points.area()) > 0.9 * Math.PI * round.radius() * round.radius();
         Contour circle = Contour.circle(round.at(), round.radius()).turning(points.area() > 0);
-        return whole ? Optional.of(new Drawn<>(circle, round.greatest())) : Optional.empty();
+        return whole
+                ? Optional.of(
+                        new Drawn<>(
+                                circle,
+                                Collections.nCopies(circle.segments().size(), round.greatest())))
+                : Optional.empty();
     }
 
     private Optional<Drawn<Contour>> ofElements() {
         Corners corners = new Corners(points, fit.corner(), tolerance);
         List<Integer> turns = corners.found();
         Strung strung = turns.isEmpty() ? smooth() : between(turns);
-        List<Segment> segments = segments(strung, true);
-        return segments.size() < 2
+        Laid laid = laid(strung, true);
+        return laid.segments().size() < 2
                 ? Optional.empty()
-                : Optional.of(new Drawn<>(new Contour(segments), greatest(strung)));
-    }
-
-    private double greatest(Strung strung) {
-        return strung.elements().stream().mapToDouble(Element::greatest).max().orElse(0);
+                : Optional.of(new Drawn<>(new Contour(laid.segments()), laid.off()));
     }
 
     // ---- without corners
@@ -304,10 +309,10 @@ final class Outliner {
         joints.set(0, elements.get(0).nearest(begin));
         joints.set(elements.size(), elements.get(elements.size() - 1).nearest(end));
         Strung strung = new Strung(elements, joints);
-        List<Segment> segments = segments(strung, false);
-        return segments.isEmpty()
+        Laid laid = laid(strung, false);
+        return laid.segments().isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Drawn<>(new Path(segments), greatest(strung)));
+                : Optional.of(new Drawn<>(new Path(laid.segments()), laid.off()));
     }
 
     /** The way over a corner is rounded by the width of the stroke. */
@@ -331,8 +336,9 @@ final class Outliner {
 
     // ---- as segments
 
-    private List<Segment> segments(Strung strung, boolean closed) {
+    private Laid laid(Strung strung, boolean closed) {
         List<Segment> segments = new ArrayList<>();
+        List<Double> off = new ArrayList<>();
         List<Point> joints = strung.joints();
         int count = strung.elements().size();
         Point begun = joints.get(0);
@@ -341,10 +347,11 @@ final class Outliner {
                     i + 1 < count ? joints.get(i + 1) : closed ? joints.get(0) : joints.get(i + 1);
             if (begun.distance(end) > 1e-6) {
                 segments.add(Segment.of(begun, end, bulge(strung.elements().get(i), begun, end)));
+                off.add(strung.elements().get(i).greatest());
                 begun = end;
             }
         }
-        return segments;
+        return new Laid(segments, off);
     }
 
     /** Of the arc between two places; the points say how far it turns. */

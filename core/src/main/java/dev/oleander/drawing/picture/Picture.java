@@ -115,8 +115,8 @@ public final class Picture {
         if (by <= 1) {
             return this;
         }
-        int w = Math.max(1, width / by);
-        int h = Math.max(1, height / by);
+        int w = (width + by - 1) / by;
+        int h = (height + by - 1) / by;
         byte[] means = new byte[w * h];
         for (int y = 0; y < h; y++) {
             for (int x = 0; x < w; x++) {
@@ -126,15 +126,14 @@ public final class Picture {
         return new Picture(w, h, means);
     }
 
+    /** Of what is beyond the border, paper counts. */
     private int mean(int x, int y, int by) {
         int sum = 0;
-        int count = 0;
         for (int j = y; j < Math.min(height, y + by); j++) {
             for (int i = x; i < Math.min(width, x + by); i++) {
-                sum += at(i, j);
-                count++;
+                sum += at(i, j) - WHITE;
             }
         }
-        return Math.round((float) sum / count);
+        return Math.round((float) sum / (by * by)) + WHITE;
     }
 }

@@ -3,6 +3,7 @@ package dev.oleander.drawing.picture;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Contour;
 import dev.oleander.geometry.Path;
+import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Transform;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,7 +19,8 @@ import java.util.OptionalDouble;
  * @param strokeWidth mean width of the strokes; empty: there are none
  * @param spread share by which the widths of strokes differ
  * @param counts how many of what
- * @param greatestDeviation of the line work from the edge
+ * @param off greatest distance from the edge of each line and arc of each chain, in the order of
+ *     {@link #chains}
  * @param told sentences about what should be looked at
  */
 public record Trace(
@@ -28,12 +30,13 @@ public record Trace(
         OptionalDouble strokeWidth,
         double spread,
         Counts counts,
-        double greatestDeviation,
+        List<List<Double>> off,
         List<String> told) {
 
     public Trace {
         contours = List.copyOf(contours);
         strokes = List.copyOf(strokes);
+        off = off.stream().map(List::copyOf).toList();
         told = List.copyOf(told);
     }
 
@@ -47,21 +50,34 @@ public record Trace(
      */
     public record Counts(int outlines, int points, int elements, int specks, int holes) {}
 
+    /** Greatest distance of the line work from the edge. */
+    public double greatestDeviation() {
+        return off.stream().flatMap(List::stream).mapToDouble(d -> d).max().orElse(0);
+    }
+
     /** The same with another unit. */
     public Trace scaled(double by) {
-        Transform scale = Transform.scaling(by);
-        List<Chain> longer = new ArrayList<>();
-        strokes.forEach(s -> longer.add(transformed(s, scale)));
+        return through(Transform.scaling(by), by);
+    }
+
+    /** The same farther up. */
+    Trace raised(double by) {
+        return through(Transform.translation(new Point(0, by)), 1);
+    }
+
+    private Trace through(Transform to, double scale) {
+        List<Chain> placed = new ArrayList<>();
+        strokes.forEach(s -> placed.add(transformed(s, to)));
         return new Trace(
                 threshold,
-                contours.stream().map(c -> c.transformed(scale)).toList(),
-                longer,
+                contours.stream().map(c -> c.transformed(to)).toList(),
+                placed,
                 strokeWidth.isPresent()
-                        ? OptionalDouble.of(by * strokeWidth.getAsDouble())
+                        ? OptionalDouble.of(scale * strokeWidth.getAsDouble())
                         : strokeWidth,
                 spread,
                 counts,
-                by * greatestDeviation,
+                off.stream().map(of -> of.stream().map(d -> scale * d).toList()).toList(),
                 told);
     }
 

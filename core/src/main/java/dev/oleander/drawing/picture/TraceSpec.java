@@ -73,6 +73,23 @@ public record TraceSpec(
      */
     record Fit(double tolerance, double corner, double chip, boolean circles, boolean axes) {}
 
+    /** The same for a picture with fewer pixels. */
+    TraceSpec reduced(int by) {
+        return by == 1
+                ? this
+                : new TraceSpec(
+                        mode,
+                        threshold,
+                        local,
+                        invert,
+                        smooth / by,
+                        speckPx / (by * by),
+                        holePx / (by * by),
+                        tolerance.map(t -> Math.max(t / by, Tracer.SHARP)),
+                        corner,
+                        polish);
+    }
+
     Fit fit(double within, double chip) {
         return new Fit(
                 tolerance.orElse(within),

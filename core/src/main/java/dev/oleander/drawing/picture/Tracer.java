@@ -58,12 +58,13 @@ public final class Tracer {
      * @throws dev.oleander.progress.CancelledException when the progress says so
      */
     public static Trace trace(Picture picture, TraceSpec spec, Progress progress) {
-        int by = 1;
-        while ((long) picture.width() * picture.height() / (by * by) > MOST_PIXELS) {
-            by++;
-        }
-        Trace trace = new Tracer(picture.reduced(by), spec).trace(progress);
-        return by == 1 ? trace : trace.scaled(by);
+        return trace(Reduced.of(picture, MOST_PIXELS), spec, progress);
+    }
+
+    /** The same of a picture with fewer pixels, as that of the whole one. */
+    public static Trace trace(Reduced picture, TraceSpec spec, Progress progress) {
+        Tracer own = new Tracer(picture.picture(), spec.reduced(picture.by()));
+        return picture.whole(own.trace(progress));
     }
 
     private Trace trace(Progress progress) {
@@ -115,7 +116,7 @@ public final class Tracer {
     private Trace outlines(
             List<Loop> loops, TraceSpec.Fit fit, Specks.Gone gone, Progress progress) {
         List<Contour> contours = new ArrayList<>();
-        double greatest = 0;
+        List<List<Double>> off = new ArrayList<>();
         int points = 0;
         int elements = 0;
         for (int i = 0; i < loops.size(); i++) {
@@ -124,7 +125,7 @@ public final class Tracer {
             var drawn = new Outliner(loops.get(i), fit).closed();
             if (drawn.isPresent()) {
                 contours.add(drawn.get().chain());
-                greatest = Math.max(greatest, drawn.get().greatest());
+                off.add(drawn.get().off());
                 elements += drawn.get().chain().segments().size();
             }
         }
@@ -137,7 +138,7 @@ public final class Tracer {
                 OptionalDouble.empty(),
                 0,
                 new Trace.Counts(contours.size(), points, elements, gone.specks(), gone.holes()),
-                greatest,
+                off,
                 List.of());
     }
 }

@@ -24,6 +24,20 @@ public interface Traces {
      */
     Traced trace(String sha256, TraceSpec spec);
 
+    /** The same of pictures with fewer pixels, at once; for looking at. */
+    default Traces rough() {
+        return this;
+    }
+
+    /**
+     * How many pixels of a picture have each level.
+     *
+     * @throws PictureException when there is no such picture
+     */
+    default int[] histogram(String sha256) {
+        throw new PictureException("The shop has no picture %s.", sha256);
+    }
+
     /**
      * A picture as holes.
      *

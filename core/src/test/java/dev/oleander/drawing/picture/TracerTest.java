@@ -255,4 +255,32 @@ class TracerTest {
                                         }))
                 .isInstanceOf(CancelledException.class);
     }
+
+    /** Its lower border lies within a pixel of the smaller picture. */
+    @Test
+    void aReducedPictureHasItsLineWorkInTheSamePlace() {
+        Picture disc = Painted.of(203, 151, Contour.circle(new Point(101, 70), 50));
+        Reduced reduced = Reduced.of(disc, 10_000);
+        assertThat(reduced.by()).isEqualTo(2);
+        Contour whole = Tracer.trace(disc, USUAL, Progress.NONE).contours().get(0);
+        Contour less = Tracer.trace(reduced, USUAL, Progress.NONE).contours().get(0);
+        assertThat(less.centroid().distance(whole.centroid())).isLessThan(0.05);
+        assertThat(less.area()).isCloseTo(whole.area(), within(5.0));
+    }
+
+    @Test
+    void howFarLineWorkIsOffIsSaidOfEachElement() {
+        Trace trace =
+                Tracer.trace(
+                        Painted.of(120, 120, Contour.circle(new Point(60, 60), 40)),
+                        USUAL,
+                        Progress.NONE);
+        assertThat(trace.off()).hasSameSizeAs(trace.chains());
+        for (int i = 0; i < trace.off().size(); i++) {
+            assertThat(trace.off().get(i)).hasSameSizeAs(trace.chains().get(i).segments());
+        }
+        assertThat(trace.greatestDeviation()).isBetween(0.0, 0.1);
+        assertThat(trace.scaled(3).greatestDeviation())
+                .isCloseTo(3 * trace.greatestDeviation(), within(1e-12));
+    }
 }

@@ -109,6 +109,21 @@ class HandleController {
         }
     }
 
+    /** What another value would do. */
+    @GetMapping("/value")
+    @ResponseBody
+    ShapeController.Ghost value(
+            @PathVariable long id,
+            @RequestParam String drawn,
+            @RequestParam String field,
+            @RequestParam(defaultValue = "") String value) {
+        List<String> ids = BenchController.ids(drawn);
+        return ids.size() == 1
+                ? ShapeController.Ghost.of(
+                        edits.preview(jobs.view(id).result(), drawn, Map.of(field, value)))
+                : new ShapeController.Ghost(List.of(), List.of());
+    }
+
     private static Point point(double x, double y) {
         if (!Double.isFinite(x) || !Double.isFinite(y)) {
             throw new DrawException("A place has two numbers, not %s and %s.", x, y);

@@ -107,6 +107,12 @@ class ShapeController {
 
     private static ShapeEdits.Wish wish(
             String command, Double nearX, Double nearY, String stop, Map<String, String> given) {
+        Point near = nearX == null || nearY == null ? null : new Point(nearX, nearY);
+        return new ShapeEdits.Wish(command, near, BenchController.ids(stop), values(given));
+    }
+
+    /** Values of a command among the parameters of a request. */
+    static Map<String, String> values(Map<String, String> given) {
         Map<String, String> values = new TreeMap<>();
         given.forEach(
                 (name, text) -> {
@@ -114,8 +120,7 @@ class ShapeController {
                         values.put(name.substring(VALUE.length()), text);
                     }
                 });
-        Point near = nearX == null || nearY == null ? null : new Point(nearX, nearY);
-        return new ShapeEdits.Wish(command, near, BenchController.ids(stop), values);
+        return values;
     }
 
     /** Flat paths of what a command would draw and take away. */

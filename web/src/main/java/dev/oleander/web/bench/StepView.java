@@ -20,6 +20,7 @@ import java.util.stream.Collectors;
 /**
  * A step of drawing with its values.
  *
+ * @param command word of it
  * @param features ids of what it drew, apart by commas
  * @param note its main values in short
  * @param trouble why it cannot be done; empty when it can
@@ -27,6 +28,7 @@ import java.util.stream.Collectors;
  */
 public record StepView(
         String id,
+        String command,
         String label,
         String features,
         String note,
@@ -116,6 +118,7 @@ public record StepView(
         StepView one = view(all, features, "", error);
         return new StepView(
                 ids,
+                first.command(),
                 "%d × %s".formatted(steps.size(), one.label()),
                 features,
                 one.note(),
@@ -150,7 +153,8 @@ public record StepView(
     private static StepView view(DrawStep step, String ids, String trouble, EditError error) {
         Command command = Commands.find(step.command()).orElse(null);
         if (command == null) {
-            return new StepView(step.id(), step.command(), ids, "", trouble, false, List.of());
+            return new StepView(
+                    step.id(), step.command(), step.command(), ids, "", trouble, false, List.of());
         }
         Map<String, List<Field>> fields = new LinkedHashMap<>();
         for (Parameter p : command.parameters()) {
@@ -161,6 +165,7 @@ public record StepView(
         fields.forEach((heading, of) -> sections.add(new Section(heading, isOpen(of, step), of)));
         return new StepView(
                 step.id(),
+                command.word(),
                 command.label(),
                 ids,
                 note(command, step),

@@ -11,6 +11,7 @@ import dev.oleander.drawing.draw.DrawSteps;
 import dev.oleander.drawing.draw.Drawn;
 import dev.oleander.drawing.draw.Handles;
 import dev.oleander.drawing.draw.Parameter;
+import dev.oleander.drawing.draw.PictureLook;
 import dev.oleander.drawing.draw.Supplies;
 import dev.oleander.drawing.draw.TargetFinder;
 import dev.oleander.drawing.mend.MendOptions;
@@ -32,6 +33,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
@@ -107,7 +109,7 @@ public class ShapeEdits {
         }
         try {
             Drawn after =
-                    new DrawSteps(names(before), supplies(before))
+                    new DrawSteps(names(before), supplies(before).rough())
                             .apply(drawing, List.of(step(before, wish)));
             return new Preview(
                     missing(after.drawing(), drawing), missing(drawing, after.drawing()));
@@ -267,6 +269,25 @@ public class ShapeEdits {
         return new Handles(of.shape().drawn().before(), steps, id, names(of), supplies(of));
     }
 
+    /** The picture of a step under its line work; empty when it draws none. */
+    public Optional<PictureLook> picture(JobResult of, String id) {
+        List<DrawStep> steps = of.document().shape().steps();
+        return PictureLook.of(steps.get(indexOf(steps, id)), names(of), supplies.traces());
+    }
+
+    /**
+     * The picture that has to be traced for a step.
+     *
+     * @param step one that is there with changed values only, or a new one
+     */
+    public Optional<PictureLook.Asked> asked(JobResult of, DrawStep step) {
+        if (step.id().isEmpty()) {
+            return PictureLook.asked(step.withValues(given(step.values())), names(of));
+        }
+        List<DrawStep> steps = with(of.document().shape().steps(), step.id(), step.values());
+        return PictureLook.asked(steps.get(indexOf(steps, step.id())), names(of));
+    }
+
     private Supplies supplies(JobResult of) {
         return supplies.of(of.document().shape().stamp());
     }
@@ -282,7 +303,7 @@ public class ShapeEdits {
             return Preview.NOTHING;
         }
         Drawn after =
-                new DrawSteps(names(before), supplies(before))
+                new DrawSteps(names(before), supplies(before).rough())
                         .apply(drawn.before(), with(before.document().shape().steps(), id, values));
         return after.troubles().stream().anyMatch(t -> t.step().equals(id))
                 ? Preview.NOTHING

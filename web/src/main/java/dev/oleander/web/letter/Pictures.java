@@ -7,6 +7,7 @@ import dev.oleander.drawing.picture.Dots;
 import dev.oleander.drawing.picture.Picture;
 import dev.oleander.drawing.picture.PictureException;
 import dev.oleander.drawing.picture.PictureReader;
+import dev.oleander.drawing.picture.Reduced;
 import dev.oleander.drawing.picture.TraceSpec;
 import dev.oleander.drawing.picture.Tracer;
 import dev.oleander.drawing.picture.Traces;
@@ -27,8 +28,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class Pictures implements Traces {
 
-    /** Pixels of one whose line work is made while a person waits. */
-    private static final int MOST_PIXELS = 16_000_000;
+    /** Pixels of one that is looked at at once: its line work is there within 0.3 s. */
+    private static final int ROUGH_PIXELS = 1_000_000;
+
+    /** Pixels from which on line work is long work. */
+    private static final long LONG_PIXELS = 4_000_000;
 
     /** A pixel needs 12 bytes while it is looked at, as half a byte of a drawing does. */
     private static final long PIXELS_OF_BYTE = 2;
@@ -51,6 +55,11 @@ public class Pictures implements Traces {
 
     private record Asked(String sha256, TraceSpec spec) {}
 
+    private final Cache<String, Reduced> reduced =
+            Caffeine.newBuilder().maximumSize(KEPT_TRACES).build();
+    private final Cache<Asked, Traced> rough =
+            Caffeine.newBuilder().maximumSize(KEPT_TRACES).build();
+
     Pictures(JdbcTemplate sql, Clock clock, WorkingMemory memory) {
         this.memory = memory;
         this.sql = sql;
@@ -68,16 +77,10 @@ public class Pictures implements Traces {
     /**
      * Brings a picture in; the same file again changes nothing.
      *
-     * @throws PictureException when it cannot be read, or is too large to be traced here
+     * @throws PictureException when it cannot be read, or is too large
      */
     public Brought bring(byte[] file, String name, SignedIn who) {
         Picture picture = within(file, () -> PictureReader.read(file));
-        int pixels = picture.width() * picture.height();
-        if (pixels > MOST_PIXELS) {
-            throw new PictureException(
-                    "%,d x %,d pixels; for a drawing %d million are the limit: make it smaller.",
-                    picture.width(), picture.height(), MOST_PIXELS / 1_000_000);
-        }
         String sha256 = Hashes.sha256(file);
         sql.update(
                 "insert into picture (sha256, name, file, account_id, made_at)"
@@ -109,15 +112,81 @@ public class Pictures implements Traces {
 
     @Override
     public Traced trace(String sha256, TraceSpec spec) {
+        return trace(sha256, spec, Progress.NONE);
+    }
+
+    /**
+     * The same, told how far it is; who asks meanwhile waits for it.
+     *
+     * @throws dev.oleander.progress.CancelledException when the progress says so
+     */
+    public Traced trace(String sha256, TraceSpec spec, Progress progress) {
+        return once(sha256, spec).get(progress);
+    }
+
+    private Once<Traced> once(String sha256, TraceSpec spec) {
         return traced.get(
-                        new Asked(sha256, spec),
-                        asked -> new Once<>(progress -> traced(sha256, spec, progress)))
-                .get(Progress.NONE);
+                new Asked(sha256, spec),
+                asked -> new Once<>(progress -> traced(sha256, spec, progress)));
+    }
+
+    /** Whether somebody who asks for line work has to wait long. */
+    public boolean isLong(String sha256, TraceSpec spec) {
+        if (once(sha256, spec).known().isPresent()) {
+            return false;
+        }
+        Picture picture = picture(sha256);
+        return (long) picture.width() * picture.height() > LONG_PIXELS;
     }
 
     private Traced traced(String sha256, TraceSpec spec, Progress progress) {
         Picture picture = picture(sha256);
         return new Traced(picture.width(), picture.height(), Tracer.trace(picture, spec, progress));
+    }
+
+    @Override
+    public Traces rough() {
+        return new Traces() {
+            @Override
+            public Traced trace(String sha256, TraceSpec spec) {
+                return roughly(sha256, spec);
+            }
+
+            @Override
+            public Dots.Made dots(String sha256, DotSpec spec) {
+                return Pictures.this.dots(sha256, spec);
+            }
+
+            @Override
+            public int[] histogram(String sha256) {
+                return Pictures.this.histogram(sha256);
+            }
+        };
+    }
+
+    private Traced roughly(String sha256, TraceSpec spec) {
+        Once<Traced> whole = traced.getIfPresent(new Asked(sha256, spec));
+        if (whole != null && whole.known().isPresent()) {
+            return whole.get(Progress.NONE);
+        }
+        return rough.get(
+                new Asked(sha256, spec),
+                asked -> {
+                    Picture picture = picture(sha256);
+                    return new Traced(
+                            picture.width(),
+                            picture.height(),
+                            Tracer.trace(small(sha256), spec, Progress.NONE));
+                });
+    }
+
+    private Reduced small(String sha256) {
+        return reduced.get(sha256, sum -> Reduced.of(picture(sum), ROUGH_PIXELS));
+    }
+
+    @Override
+    public int[] histogram(String sha256) {
+        return small(sha256).picture().histogram();
     }
 
     @Override
