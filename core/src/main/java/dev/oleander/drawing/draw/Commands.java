@@ -21,6 +21,7 @@ public final class Commands {
         commands.addAll(FlangeCommands.all());
         commands.addAll(FittingCommands.all());
         commands.addAll(ChangeCommands.all());
+        commands.addAll(StretchCommands.all());
         commands.addAll(CopyCommands.all());
         commands.addAll(TextCommands.all());
         commands.addAll(PictureCommands.all());

@@ -82,7 +82,6 @@ final class LineCommands {
         }
     }
 
-    /** The angle between the chords is half the turn beyond the middle point. */
     private static void throughThree(Sketch sketch, Args args) {
         Point a = args.point("x1", "y1");
         Point b = args.point("x2", "y2");
@@ -90,19 +89,24 @@ final class LineCommands {
         requireApart(a, c, "The arc");
         requireApart(a, b, "The arc");
         requireApart(b, c, "The arc");
-        Point in = b.minus(a);
-        Point out = c.minus(b);
+        double bulge = bulge(a, b, c);
+        draw(sketch, args, bulge == 0 ? "LINE" : "ARC", Segment.of(a, c, bulge));
+    }
+
+    /**
+     * Of the arc from one place over another to a third: the angle between its chords is half the
+     * turn. 0 where all are on a line.
+     */
+    static double bulge(Point from, Point over, Point to) {
+        Point in = over.minus(from);
+        Point out = to.minus(over);
         double turn = Math.atan2(in.cross(out), in.dot(out));
         double bulge = Math.tan(turn / 2);
-        if (Math.abs(turn) < 1e-9) {
-            draw(sketch, args, "LINE", new Line(a, c));
-            return;
-        }
         if (Math.abs(bulge) > 1e6) {
             throw new DrawException(
                     "The three points lie on a line that turns back; they give no arc.");
         }
-        draw(sketch, args, "ARC", new Arc(a, c, bulge));
+        return Math.abs(turn) < 1e-9 ? 0 : bulge;
     }
 
     private static void roundCentre(Sketch sketch, Args args) {

@@ -121,6 +121,12 @@ final class CommandPlaces {
                     Map.entry("trim", List.of(at("the stretch to take away"))),
                     Map.entry("extend", List.of(at("the end to extend"))),
                     Map.entry("split", List.of(at("where to split"))),
+                    Map.entry(
+                            "stretch",
+                            List.of(
+                                    at("one end of the stretch", "x1", "y1"),
+                                    at("its other end", "x2", "y2"),
+                                    at("a place that it goes over"))),
                     Map.entry("fillet", CORNER),
                     Map.entry("chamfer", CORNER),
                     Map.entry("meet", CORNER));

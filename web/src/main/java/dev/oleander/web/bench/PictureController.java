@@ -3,6 +3,7 @@ package dev.oleander.web.bench;
 import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.drawing.draw.DrawStep;
 import dev.oleander.drawing.draw.PictureLook;
+import dev.oleander.drawing.picture.Picture;
 import dev.oleander.drawing.picture.PictureException;
 import dev.oleander.drawing.picture.Threshold;
 import dev.oleander.drawing.picture.Trace;
@@ -68,7 +69,16 @@ class PictureController {
             for (int i = 0; i < histogram.length; i++) {
                 bars[i * BARS / histogram.length] += histogram[i];
             }
-            return new Levels(bars, Threshold.of(histogram));
+            return new Levels(bars, found(histogram));
+        }
+    }
+
+    /** Half way where there is nothing to be found, which the drawing tells. */
+    private static double found(int[] histogram) {
+        try {
+            return Threshold.of(histogram);
+        } catch (PictureException even) {
+            return Picture.WHITE / 2.0;
         }
     }
 
