@@ -153,19 +153,19 @@ export class Player extends EventTarget {
 
   /** Goes to the motion of a stop that passes nearest to a place, which lights its line of the program. */
   seekNear(id, {x, y}) {
-    let nearest = -1;
+    let found = -1;
     let least = Infinity;
     this.rows.forEach((row, i) => {
       if (row[KIND] === 1 && row[STOP] >= 0 && this.stops[row[STOP]].id === id) {
         const away = nearest([this.startX[i], this.startY[i], row[X], row[Y], row[BULGE]], x, y).distance;
         if (away < least) {
           least = away;
-          nearest = i;
+          found = i;
         }
       }
     });
-    if (nearest >= 0) {
-      this.seekItem(nearest);
+    if (found >= 0) {
+      this.seekItem(found);
     }
   }
 
