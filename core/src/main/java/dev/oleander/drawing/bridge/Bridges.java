@@ -34,6 +34,9 @@ public final class Bridges {
     /** What a bridge costs more that is level with no other. */
     private static final double ALONE = 1;
 
+    /** In sizes of what is joined by bars: how far off nothing is. */
+    private static final double FAR = 3;
+
     /** In widths: longer islands may be held twice. */
     private static final double LONG = 40;
 
@@ -53,7 +56,11 @@ public final class Bridges {
     private final List<String> findings = new ArrayList<>();
     private final List<String> misplaced = new ArrayList<>();
 
-    private Bridges(Pieces pieces, BridgeWish wish) {
+    /** What takes the place of a sheet where there is none; null where there is one. */
+    private final Contour frame;
+
+    private Bridges(Pieces pieces, BridgeWish wish, Contour frame) {
+        this.frame = frame;
         this.pieces = pieces;
         this.wish = wish;
         this.width = wish.width();
@@ -61,6 +68,7 @@ public final class Bridges {
         this.candidates = new Candidates(pieces, width, wish.way().orElse(null));
         pieces.islandContours().forEach(i -> all.addAll(candidates.of(i)));
         all.removeIf(this::isUnwished);
+        all.removeIf(c -> frame != null && Math.min(c.from(), c.to()) == Pieces.SHEET);
         all.sort(Candidate.CHEAPEST);
     }
 
@@ -107,7 +115,33 @@ public final class Bridges {
      * @param contours what lies inside an odd number of them is cut away
      */
     public static Found of(Collection<Contour> contours, BridgeWish wish) {
-        Bridges bridges = new Bridges(new Pieces(List.copyOf(contours)), wish);
+        return of(new Bridges(new Pieces(List.copyOf(contours)), wish, null));
+    }
+
+    /**
+     * Bars that make one piece of what is kept and has no sheet round it: the dot of a letter and
+     * its stem.
+     *
+     * @param contours what lies inside an odd number of them is kept
+     * @return its islands are all pieces but one, its contours those of what is kept then
+     */
+    public static Found bars(Collection<Contour> contours, BridgeWish wish) {
+        List<Contour> all = framed(contours);
+        return of(new Bridges(new Pieces(all), wish, all.get(all.size() - 1)));
+    }
+
+    /**
+     * With a last one round all, beyond what a bar could reach, so that what is kept is islands.
+     */
+    public static List<Contour> framed(Collection<Contour> contours) {
+        Box box = Box.around(contours.stream().map(Contour::box).toList());
+        List<Contour> all = new ArrayList<>(contours);
+        all.add(Contour.rectangle(box.grown(FAR * (box.width() + box.height()))));
+        return all;
+    }
+
+    private static Found of(Bridges bridges) {
+        BridgeWish wish = bridges.wish;
         bridges.tree();
         bridges.alignLevels();
         bridges.pieces.islandContours().forEach(bridges::tellLoose);
@@ -188,9 +222,14 @@ public final class Bridges {
     }
 
     private void tellLoose(int island) {
-        if (root(pieces.piece(island)) != Pieces.SHEET) {
+        if (!isHeld(island)) {
             findings.add(loose(island));
         }
+    }
+
+    /** By the sheet; without one by the first island. */
+    private boolean isHeld(int island) {
+        return root(pieces.piece(island)) == (frame == null ? Pieces.SHEET : root(1));
     }
 
     private int root(int of) {
@@ -261,8 +300,7 @@ public final class Bridges {
     }
 
     private boolean isHeldWorse() {
-        return pieces.islandContours().stream()
-                .anyMatch(i -> root(pieces.piece(i)) != Pieces.SHEET);
+        return pieces.islandContours().stream().anyMatch(i -> !isHeld(i));
     }
 
     private double costWithLevels(List<Candidate> bridges) {
@@ -343,12 +381,19 @@ public final class Bridges {
                                 .stream()
                                 .filter(r -> !isSliver(r))
                                 .toList();
-        List<Contour> contours = left.stream().flatMap(r -> r.contours().stream()).toList();
+        List<Contour> contours =
+                left.stream().flatMap(r -> r.contours().stream()).filter(c -> !isFrame(c)).toList();
         if (wish.fillet() > 0) {
             Fillets fillets = new Fillets(bridges, wish.fillet());
             contours = contours.stream().map(fillets::of).toList();
         }
-        int kept = 1 + left.stream().mapToInt(r -> r.openings().size()).sum();
-        return new Found(pieces.islands(), bridges, contours, kept, findings, misplaced);
+        int sheet = frame == null ? 1 : 0;
+        int kept = sheet + left.stream().mapToInt(r -> r.openings().size()).sum();
+        int loose = pieces.islands() - 1 + sheet;
+        return new Found(loose, bridges, contours, kept, findings, misplaced);
+    }
+
+    private boolean isFrame(Contour contour) {
+        return frame != null && contour.box().width() > 0.99 * frame.box().width();
     }
 }

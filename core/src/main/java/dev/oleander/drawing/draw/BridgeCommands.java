@@ -32,6 +32,12 @@ final class BridgeCommands {
     private static final String HAND = "By hand";
     private static final String PLACED = "One at x y, angle, width";
 
+    /** What lies within the contours. */
+    private enum Inside implements Worded {
+        CUT,
+        KEPT
+    }
+
     /** How many. */
     private enum Look implements Worded {
         FEWEST,
@@ -64,6 +70,7 @@ final class BridgeCommands {
                                         length("width", "Width, 1 at least unless it is said", "t"),
                                         choice("way", "They run", Way.class),
                                         count("each", "For each island", "1"),
+                                        choice("inside", "What lies inside is", Inside.class),
                                         choice("look", "Letters are", Look.class),
                                         length("fillet", "Rounded beside them by", "0"),
                                         new Parameter("placed", PLACED, Parameter.Kind.LINES, "")
@@ -80,9 +87,13 @@ final class BridgeCommands {
 
     private static void bridge(Sketch sketch, Args args) {
         List<Entity> closed = closed(sketch, args);
-        Bridges.Found found = setting(closed, args).found();
+        BridgeHandling.Setting setting = setting(closed, args);
+        Bridges.Found found = setting.found();
         if (found.islands() == 0 && found.bridges().isEmpty()) {
-            throw new DrawException("Nothing falls out of what is selected: there is no island.");
+            throw new DrawException(
+                    setting.inside()
+                            ? "What is selected is one piece: there is nothing to join."
+                            : "Nothing falls out of what is selected: there is no island.");
         }
         if (!found.misplaced().isEmpty()) {
             throw DrawException.about("placed", found.misplaced().get(0));
@@ -116,7 +127,10 @@ final class BridgeCommands {
                 elements,
                 MOST);
         List<Contour> contours = closed.stream().map(e -> (Contour) e.chain()).toList();
-        return new BridgeHandling.Setting(contours, wish(args, width, each));
+        return new BridgeHandling.Setting(
+                contours,
+                wish(args, width, each),
+                args.choice("inside", Inside.class) == Inside.KEPT);
     }
 
     private static BridgeWish wish(Args args, double width, int each) {

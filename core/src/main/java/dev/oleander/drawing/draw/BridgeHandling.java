@@ -25,11 +25,20 @@ final class BridgeHandling implements Handling {
 
     private final BiFunction<Sketch, Args, Setting> setting;
 
-    /** What bridges are looked for in, and how. */
-    record Setting(List<Contour> contours, BridgeWish wish) {
+    /**
+     * What bridges are looked for in, and how.
+     *
+     * @param inside whether what lies within the contours is kept, and not cut away
+     */
+    record Setting(List<Contour> contours, BridgeWish wish, boolean inside) {
 
         Bridges.Found found() {
-            return Bridges.of(contours, wish);
+            return inside ? Bridges.bars(contours, wish) : Bridges.of(contours, wish);
+        }
+
+        /** Contours of which what lies within an odd number is cut away. */
+        List<Contour> cut() {
+            return inside ? Bridges.framed(contours) : contours;
         }
     }
 
@@ -98,7 +107,7 @@ final class BridgeHandling implements Handling {
         Setting in = setting.apply(sketch, args);
         List<BridgeWish.Placed> placed = new ArrayList<>(in.wish().placed());
         placed.add(
-                Bridges.shortest(in.contours(), at, in.wish().width(), WAYS)
+                Bridges.shortest(in.cut(), at, in.wish().width(), WAYS)
                         .orElseThrow(
                                 () ->
                                         new DrawException(

@@ -218,4 +218,36 @@ class BridgesTest {
         Bridges.Found stencil = Bridges.of(all, BridgeWish.of(3).asStencil(true));
         assertThat(kept(stencil.contours()).getNumGeometries()).isEqualTo(1);
     }
+
+    /** The stem of a letter, its dot, and an accent beside it with a hole. */
+    @Test
+    void barsMakeOnePieceOfWhatIsKept() {
+        Contour stem = Contour.rectangle(new Box(new Point(0, 0), new Point(6, 30)));
+        Contour dot = Contour.circle(new Point(3, 38), 3.5);
+        Contour ring = Contour.circle(new Point(20, 15), 8);
+        Contour hole = Contour.circle(new Point(20, 15), 4);
+        Bridges.Found found = Bridges.bars(List.of(stem, dot, ring, hole), BridgeWish.of(2));
+        assertThat(found.islands()).isEqualTo(2);
+        assertThat(found.bridges()).hasSize(2);
+        assertThat(found.keptPieces()).isEqualTo(1);
+        assertThat(found.findings()).isEmpty();
+        assertThat(found.contours()).hasSize(2);
+        double kept =
+                found.contours().stream().mapToDouble(Contour::area).max().orElseThrow()
+                        - hole.area();
+        double before = stem.area() + dot.area() + ring.area() - hole.area();
+        double bars = found.bridges().stream().mapToDouble(b -> b.length() * b.width()).sum();
+        assertThat(kept).isBetween(before + 0.9 * bars, before + 1.3 * bars);
+    }
+
+    @Test
+    void whatNoBarReachesIsTold() {
+        Contour stem = Contour.rectangle(new Box(new Point(0, 0), new Point(6, 30)));
+        Contour speck = Contour.circle(new Point(3, 38), 0.5);
+        Bridges.Found found = Bridges.bars(List.of(stem, speck), BridgeWish.of(2));
+        assertThat(found.findings())
+                .singleElement()
+                .asString()
+                .contains("1 mm wide; a bridge of 2 mm does not fit");
+    }
 }

@@ -27,12 +27,14 @@ class BridgeApi {
 
     private static final double WIDEST = 1_000;
 
+    private static final List<String> KEPT = List.of("outside", "inside");
     private static final List<String> LOOKS = List.of("fewest", "stencil");
 
     /**
      * What is to be held.
      *
-     * @param keep outside: what lies inside an odd number of contours is cut away
+     * @param keep outside: what lies inside an odd number of contours is cut away; inside: it is
+     *     kept, and its pieces become one
      * @param width of bridges, mm
      * @param direction vertical, horizontal or degrees; null: none is wished
      * @param perIsland 1 or 2
@@ -67,8 +69,9 @@ class BridgeApi {
 
     @PostMapping
     FoundJson bridges(@RequestBody BridgesRequest request) {
-        if (request.keep() != null && !request.keep().equals("outside")) {
-            throw new LetterException("keep is \"%s\"; outside is known.", request.keep());
+        if (request.keep() != null && !KEPT.contains(request.keep())) {
+            throw new LetterException(
+                    "keep is \"%s\"; it is %s.", request.keep(), String.join(" or ", KEPT));
         }
         double width = Objects.requireNonNullElse(request.width(), 0.0);
         if (!(width > 0 && width <= WIDEST)) {
@@ -95,7 +98,10 @@ class BridgeApi {
                         .each(perIsland)
                         .asStencil("stencil".equals(request.look()))
                         .rounded(fillet);
-        Bridges.Found found = Bridges.of(contours(request), wish);
+        Bridges.Found found =
+                "inside".equals(request.keep())
+                        ? Bridges.bars(contours(request), wish)
+                        : Bridges.of(contours(request), wish);
         return new FoundJson(
                 found.islands(),
                 found.bridges().stream().map(BridgeJson::of).toList(),
