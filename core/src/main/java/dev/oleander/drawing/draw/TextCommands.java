@@ -23,6 +23,7 @@ import dev.oleander.drawing.letter.TypeFace;
 import dev.oleander.geometry.Chain;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
+import dev.oleander.quantity.Numbers;
 import dev.oleander.quantity.Worded;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,13 +37,35 @@ import java.util.Optional;
 final class TextCommands {
 
     private static final String MARKS = "MARK";
-    private static final String BY_FONT = "CUT, or MARK for single lines";
+    private static final String BY_USE = "by what they are for";
+    private static final String USE = "What they are for";
 
     private static final String FORM = "Form and spacing";
     private static final String LINES = "Lines and place";
     private static final String WAY = "Along a chain";
 
     private TextCommands() {}
+
+    /** What letters are for; a layer that is said otherwise goes before it. */
+    private enum Use implements Worded {
+        /** outlines are cut, single lines are marked */
+        USUAL("CUT"),
+        /** they fall out */
+        INSIDE("CUT"),
+        /** they are kept, each in one piece */
+        OUTSIDE("CUT"),
+        /** the tool runs on the line */
+        ON("FOLLOW"),
+        MARK(MARKS),
+        POCKET("POCKET"),
+        CARVE("CARVE");
+
+        private final String layer;
+
+        Use(String layer) {
+            this.layer = layer;
+        }
+    }
 
     /** How a text along a chain comes to a length. */
     private enum Fit implements Worded {
@@ -76,7 +99,10 @@ final class TextCommands {
                         length("height", "Height of capitals", "8"),
                         new Parameter("font", "Font", Parameter.Kind.FONT, ""),
                         angle("turn", "Turned by", "0"),
-                        Parameter.text("layer", "Layer", BY_FONT),
+                        Parameter.text("layer", "Layer", BY_USE),
+                        choice("use", "Letters are", Use.class).in(USE),
+                        length("depth", "Depth, 0 for all or as usual", "0").in(USE),
+                        length("bar", "Bars of dots and accents", "t").in(USE),
                         factor("wide", "Width of letters", "1").in(FORM),
                         angle("slant", "Slant", "0").in(FORM),
                         length("letters", "Between letters", "0").in(FORM),
@@ -108,19 +134,26 @@ final class TextCommands {
         LetterOutlines letters =
                 new LetterOutlines(
                         face.names().strokes(), Math.min(LetterOutlines.TOLERANCE, height / 500));
+        DrawStep layered = layered(args, face);
         for (int i = 0; i < texts.size(); i++) {
             Point shift = Series.shift(args, i);
-            for (Chain chain : outlines(face, letters, spec(texts.get(i), args, shift, way))) {
-                sketch.draw(layered(args, face), Entity.TEXT, chain);
+            for (Chain chain :
+                    outlines(face, letters, spec(texts.get(i), args, shift, way), args)) {
+                sketch.draw(layered, Entity.TEXT, chain);
             }
         }
     }
 
-    /** Unless it is said otherwise, single lines are marked and outlines are cut. */
+    /** By what the letters are for, with how deep, as names of layers say it. */
     private static DrawStep layered(Args args, TypeFace face) {
         String layer = args.text("layer");
-        String usual = face.names().strokes() ? MARKS : Sketch.DEFAULT_LAYER;
-        return args.step().with("layer", layer.isEmpty() || layer.equals(BY_FONT) ? usual : layer);
+        if (!layer.isEmpty() && !layer.equals(BY_USE)) {
+            return args.step();
+        }
+        Use use = args.choice("use", Use.class);
+        String name = use == Use.USUAL && face.names().strokes() ? MARKS : use.layer;
+        double depth = args.notNegative("depth", "The depth");
+        return args.step().with("layer", depth == 0 ? name : name + " " + Numbers.plain(depth, 3));
     }
 
     private static TypeFace face(Sketch sketch, Args args) {
@@ -134,11 +167,13 @@ final class TextCommands {
                                         "The shop has no font %s.".formatted(args.text("font"))));
     }
 
-    private static List<Chain> outlines(TypeFace face, LetterOutlines letters, TextSpec spec) {
+    private static List<Chain> outlines(
+            TypeFace face, LetterOutlines letters, TextSpec spec, Args args) {
         try {
-            return letters.of(TextLayout.of(face, spec)).stream()
-                    .map(LetterOutlines.Outline::chain)
-                    .toList();
+            List<LetterOutlines.Outline> outlines = letters.of(TextLayout.of(face, spec));
+            return args.choice("use", Use.class) == Use.OUTSIDE
+                    ? new LetterBars(args.positive("bar", "The width of bars")).of(outlines)
+                    : outlines.stream().map(LetterOutlines.Outline::chain).toList();
         } catch (LetterException wrong) {
             throw DrawException.about("text", wrong.getMessage());
         }

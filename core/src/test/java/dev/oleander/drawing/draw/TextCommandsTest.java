@@ -279,6 +279,33 @@ class TextCommandsTest {
                 .count();
     }
 
+    @Test
+    void whatLettersAreForSaysTheirLayerAndHowDeep() {
+        text("H", "font", BLOCK, "use", "mark", "depth", "0.4")
+                .text("H", "font", BLOCK, "use", "pocket", "depth", "6")
+                .text("H", "font", BLOCK, "use", "on")
+                .text("H", "use", "inside")
+                .text("H", "use", "pocket", "layer", "SIGN");
+        assertThat(entities())
+                .extracting(e -> e.style().layer())
+                .contains("MARK 0.4", "POCKET 6", "FOLLOW", "CUT", "SIGN")
+                .doesNotContain("MARK", "POCKET");
+    }
+
+    /** Two pieces of a letter that is kept are one. */
+    @Test
+    void aLetterThatIsKeptIsOnePiece() {
+        int pieces = text("éé", "font", BLOCK, "height", "40").entities().size();
+        steps.clear();
+        text("éé", "font", BLOCK, "height", "40", "use", "outside", "bar", "2");
+        assertThat(entities()).hasSize(pieces - 2);
+        steps.clear();
+        text("éé", "font", BLOCK, "height", "40", "use", "outside", "bar", "30");
+        assertThat(drawn().troubles())
+                .singleElement()
+                .satisfies(t -> assertThat(t.parameter()).isEqualTo("bar"));
+    }
+
     private Drawn drawn(Stamp job) {
         return new DrawSteps(Map.of("t", 3.0), new Supplies(SHOP, Traces.NONE, job))
                 .apply(Drawing.empty("test"), steps);
