@@ -38,7 +38,7 @@ final class Series {
                 length("dy", "From row to row", "0").in(HEADING),
                 count("first", "First number", "1").in(HEADING),
                 count("step", "Step", "1").in(HEADING),
-                Parameter.text(Stamp.COUNTER, "Counter of the shop", "").in(HEADING),
+                Parameter.text(Stamp.COUNTER, "Counter of the shop", Stamp.NO_COUNTER).in(HEADING),
                 new Parameter("table", "Table (CSV)", Parameter.Kind.LINES, "").in(HEADING));
     }
 
@@ -66,7 +66,7 @@ final class Series {
         int count = args.count("count", "The number of texts", 1);
         Args.require(
                 count <= MOST_TEXTS, "count", "%s texts; %s are the limit.", count, MOST_TEXTS);
-        String counter = args.text(Stamp.COUNTER);
+        String counter = counter(args);
         boolean said = !args.step().values().getOrDefault("first", "").isBlank();
         long first = said || counter.isEmpty() ? whole(args, "first") : stamp.next(counter);
         long step = whole(args, "step");
@@ -83,6 +83,10 @@ final class Series {
         return new TextValues.Counting(count, first, step);
     }
 
+    private static String counter(Args args) {
+        return Stamp.counter(args.text(Stamp.COUNTER)).orElse("");
+    }
+
     private static long whole(Args args, String name) {
         double value = args.number(name);
         Args.require(value == Math.rint(value), name, "%s is no whole number.", value);
@@ -94,7 +98,7 @@ final class Series {
         long end = counting.from() + (counting.copies() - 1) * counting.step();
         return new Drawn.Numbers(
                 args.step().id(),
-                args.text(Stamp.COUNTER),
+                counter(args),
                 Math.min(counting.from(), end),
                 Math.max(counting.from(), end),
                 doubled(args, texts));

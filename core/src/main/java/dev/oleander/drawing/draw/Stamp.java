@@ -3,6 +3,7 @@ package dev.oleander.drawing.draw;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -26,6 +27,9 @@ public record Stamp(
 
     /** Value of a step that names a counter. */
     static final String COUNTER = "counter";
+
+    /** What stands there when a step counts for itself. */
+    static final String NO_COUNTER = "none";
 
     private static final Pattern NAMES = Pattern.compile("\\{\\s*(job|revision|part|date)\\s*}");
 
@@ -52,14 +56,16 @@ public record Stamp(
         return step.values().values().stream().anyMatch(text -> NAMES.matcher(text).find());
     }
 
+    static Optional<String> counter(String said) {
+        String name = said.strip();
+        return name.isEmpty() || name.equals(NO_COUNTER) ? Optional.empty() : Optional.of(name);
+    }
+
     /** Names of the counters whose numbers are taken. */
     public static SortedSet<String> counters(List<DrawStep> steps) {
         SortedSet<String> names = new TreeSet<>();
         for (DrawStep step : steps) {
-            String counter = step.values().getOrDefault(COUNTER, "").strip();
-            if (!counter.isEmpty()) {
-                names.add(counter);
-            }
+            counter(step.values().getOrDefault(COUNTER, "")).ifPresent(names::add);
         }
         return names;
     }

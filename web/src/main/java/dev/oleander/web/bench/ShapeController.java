@@ -20,7 +20,6 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -38,8 +37,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Controller
 @RequestMapping("/jobs/{id}/shape")
 class ShapeController {
-
-    private static final String VALUE = "v.";
 
     private final JobService jobs;
     private final ShapeEdits edits;
@@ -108,19 +105,7 @@ class ShapeController {
     private static ShapeEdits.Wish wish(
             String command, Double nearX, Double nearY, String stop, Map<String, String> given) {
         Point near = nearX == null || nearY == null ? null : new Point(nearX, nearY);
-        return new ShapeEdits.Wish(command, near, BenchController.ids(stop), values(given));
-    }
-
-    /** Values of a command among the parameters of a request. */
-    static Map<String, String> values(Map<String, String> given) {
-        Map<String, String> values = new TreeMap<>();
-        given.forEach(
-                (name, text) -> {
-                    if (name.startsWith(VALUE)) {
-                        values.put(name.substring(VALUE.length()), text);
-                    }
-                });
-        return values;
+        return new ShapeEdits.Wish(command, near, BenchController.ids(stop), DrawnValues.of(given));
     }
 
     /** Flat paths of what a command would draw and take away. */

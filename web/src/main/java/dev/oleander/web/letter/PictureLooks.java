@@ -1,4 +1,4 @@
-package dev.oleander.web.bench;
+package dev.oleander.web.letter;
 
 import dev.oleander.drawing.draw.DrawException;
 import dev.oleander.drawing.draw.DrawStep;
@@ -12,11 +12,10 @@ import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.Transform;
 import dev.oleander.web.account.SignedIn;
+import dev.oleander.web.bench.DrawnValues;
 import dev.oleander.web.job.JobService;
 import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.document.NotFoundException;
-import dev.oleander.web.letter.Pictures;
-import dev.oleander.web.letter.TraceWork;
 import dev.oleander.web.longwork.WorkState;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,7 +35,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** Pictures on the table: what is seen of them, and the work that takes long. */
 @RestController
 @RequestMapping("/jobs/{id}/shape/picture")
-class PictureController {
+class PictureLooks {
 
     /** Bars of the levels of grey. */
     private static final int BARS = 64;
@@ -49,7 +48,7 @@ class PictureController {
     private final Pictures pictures;
     private final TraceWork work;
 
-    PictureController(JobService jobs, ShapeEdits edits, Pictures pictures, TraceWork work) {
+    PictureLooks(JobService jobs, ShapeEdits edits, Pictures pictures, TraceWork work) {
         this.jobs = jobs;
         this.edits = edits;
         this.pictures = pictures;
@@ -232,7 +231,7 @@ class PictureController {
     /** What is about to be drawn, or what a step is about to be. */
     private static DrawStep step(Map<String, String> parameters) {
         String drawn = parameters.getOrDefault("drawn", "");
-        Map<String, String> values = new TreeMap<>(ShapeController.values(parameters));
+        Map<String, String> values = new TreeMap<>(DrawnValues.of(parameters));
         if (!drawn.isEmpty()) {
             values.put(parameters.getOrDefault("field", ""), parameters.getOrDefault("value", ""));
         }
