@@ -106,7 +106,7 @@ class FontFileTest {
     void brokenFilesAreRefusedWithASentenceOrRead() {
         Random random = new Random(24);
         int read = 0;
-        for (int i = 0; i < 3_000; i++) {
+        for (int i = 0; i < Integer.getInteger("mutations", 3_000); i++) {
             byte[] broken = BLOCK.clone();
             for (int n = 0; n <= random.nextInt(6); n++) {
                 broken[random.nextInt(broken.length)] = (byte) random.nextInt(256);

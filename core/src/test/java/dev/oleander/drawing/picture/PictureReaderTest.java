@@ -94,7 +94,7 @@ class PictureReaderTest {
         Random random = new Random(11);
         for (String format : new String[] {"png", "jpg", "bmp", "gif"}) {
             byte[] file = file(image(BufferedImage.TYPE_INT_RGB), format);
-            for (int i = 0; i < 2_500; i++) {
+            for (int i = 0; i < Integer.getInteger("mutations", 2_500); i++) {
                 byte[] damaged = damaged(file, random);
                 try {
                     assertThat(PictureReader.read(damaged).width()).isPositive();

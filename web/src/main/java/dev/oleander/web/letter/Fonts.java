@@ -12,6 +12,8 @@ import dev.oleander.web.job.document.NotFoundException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -48,6 +50,8 @@ public class Fonts implements Faces {
                     new Shipped("stardos-stencil-400.woff", "Stardos Stencil", "regular", OFL),
                     new Shipped("stardos-stencil-700.woff", "Stardos Stencil", "bold", OFL),
                     new Shipped("allerta-stencil-400.woff", "Allerta Stencil", "regular", OFL));
+
+    private static final int LONGEST_NAME = 200;
 
     private static final String HERSHEY = "any use, with its acknowledgements";
 
@@ -121,14 +125,28 @@ public class Fonts implements Faces {
         List<Font> all = new ArrayList<>(shipped.values());
         all.addAll(
                 sql.query(
-                        "select f.sha256, a.full_name from font f join account a"
+                        "select f.sha256, f.family, f.style, f.kind, f.units_per_em, f.cap_height,"
+                                + " a.full_name from font f join account a"
                                 + " on a.id = f.account_id order by f.made_at desc",
-                        (row, i) ->
-                                Font.of(
-                                        face(row.getString("sha256")),
-                                        "",
-                                        row.getString("full_name"))));
+                        (row, i) -> font(row)));
         return all;
+    }
+
+    /** Of those from before what they are is only found by reading them. */
+    private Font font(ResultSet row) throws SQLException {
+        String sha256 = row.getString("sha256");
+        String owner = row.getString("full_name");
+        return row.getString("family") == null
+                ? Font.of(face(sha256), "", owner)
+                : new Font(
+                        sha256,
+                        row.getString("family"),
+                        row.getString("style"),
+                        row.getString("kind"),
+                        row.getInt("units_per_em"),
+                        row.getDouble("cap_height"),
+                        "",
+                        owner);
     }
 
     /** A font as one of several. */
@@ -152,18 +170,29 @@ public class Fonts implements Faces {
     public Font bring(byte[] file, String name, SignedIn who) {
         TypeFace face = FontFile.read(file, name);
         String sha256 = face.names().sha256();
+        Font font = Font.of(face, "", who.fullName());
         if (!shipped.containsKey(sha256)) {
             sql.update(
-                    "insert into font (sha256, name, file, account_id, made_at)"
-                            + " values (?, ?, ?, ?, ?) on conflict do nothing",
+                    "insert into font (sha256, name, file, account_id, made_at, family, style, kind,"
+                            + " units_per_em, cap_height)"
+                            + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) on conflict do nothing",
                     sha256,
-                    name.substring(0, Math.min(200, name.length())),
+                    within(name),
                     file,
                     who.id(),
-                    Timestamp.from(clock.instant()));
+                    Timestamp.from(clock.instant()),
+                    within(font.family()),
+                    within(font.style()),
+                    font.kind(),
+                    font.unitsPerEm(),
+                    font.capHeight());
         }
         read.put(sha256, Optional.of(face));
-        return shipped.getOrDefault(sha256, Font.of(face, "", who.fullName()));
+        return shipped.getOrDefault(sha256, font);
+    }
+
+    private static String within(String name) {
+        return name.substring(0, Math.min(LONGEST_NAME, name.length()));
     }
 
     /**
