@@ -73,6 +73,22 @@ public record TraceSpec(
      */
     record Fit(double tolerance, double corner, double chip, boolean circles, boolean axes) {}
 
+    /** The same less exactly, for a picture with fewer pixels. */
+    TraceSpec rough(int by) {
+        double least = Tracer.ROUGH * by;
+        return new TraceSpec(
+                mode,
+                threshold,
+                local,
+                invert,
+                smooth,
+                speckPx,
+                holePx,
+                Optional.of(Math.max(least, tolerance.orElse(0.0))),
+                corner,
+                polish);
+    }
+
     /** The same for a picture with fewer pixels. */
     TraceSpec reduced(int by) {
         return by == 1

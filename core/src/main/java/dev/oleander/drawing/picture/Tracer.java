@@ -12,9 +12,13 @@ import java.util.OptionalDouble;
  */
 public final class Tracer {
 
-    /** Distance of line work from the edge, pixels: of sharp, of noisy, of two-level pictures. */
+    /**
+     * Distance of line work from the edge, pixels: of sharp ones, for looking at, of noisy and
+     * two-level pictures.
+     */
     static final double SHARP = 0.15;
 
+    static final double ROUGH = 0.25;
     static final double NOISY = 0.35;
     static final double STEPPED = 0.6;
 
@@ -59,6 +63,14 @@ public final class Tracer {
      */
     public static Trace trace(Picture picture, TraceSpec spec, Progress progress) {
         return trace(Reduced.of(picture, MOST_PIXELS), spec, progress);
+    }
+
+    /**
+     * The same of a picture with fewer pixels for looking at: not as near to the edge, which takes
+     * a tenth of the time where edges are bad.
+     */
+    public static Trace roughly(Reduced picture, TraceSpec spec) {
+        return trace(picture, picture.by() == 1 ? spec : spec.rough(picture.by()), Progress.NONE);
     }
 
     /** The same of a picture with fewer pixels, as that of the whole one. */

@@ -266,6 +266,8 @@ class TracerTest {
         Contour less = Tracer.trace(reduced, USUAL, Progress.NONE).contours().get(0);
         assertThat(less.centroid().distance(whole.centroid())).isLessThan(0.05);
         assertThat(less.area()).isCloseTo(whole.area(), within(5.0));
+        Contour rough = Tracer.roughly(reduced, USUAL).contours().get(0);
+        assertThat(rough.centroid().distance(whole.centroid())).isLessThan(0.05);
     }
 
     @Test

@@ -174,9 +174,7 @@ public class Pictures implements Traces {
                 asked -> {
                     Picture picture = picture(sha256);
                     return new Traced(
-                            picture.width(),
-                            picture.height(),
-                            Tracer.trace(small(sha256), spec, Progress.NONE));
+                            picture.width(), picture.height(), Tracer.roughly(small(sha256), spec));
                 });
     }
 
