@@ -46,15 +46,24 @@ public record Drawn(
      *
      * @param counter of the shop; empty: they are the drawing's own
      * @param first number, {@code last} the greatest
+     * @param said what each of them says, and where
      * @param doubled sentence about texts that are the same; empty when there are none
      */
-    public record Numbers(String step, String counter, long first, long last, String doubled) {
+    public record Numbers(
+            String step, String counter, long first, long last, List<Said> said, String doubled) {
+
+        public Numbers {
+            said = List.copyOf(said);
+        }
 
         /** Whether they are taken from the shop with a release. */
         public boolean areTaken() {
             return !counter.isEmpty();
         }
     }
+
+    /** One of several texts, and its place. */
+    public record Said(String text, Point at) {}
 
     /** A step that could not be done, and why. */
     public record Trouble(String step, String parameter, String sentence) {}

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /** Texts in rows, each with its number or its row of a table. */
 final class Series {
@@ -101,7 +102,15 @@ final class Series {
                 counter(args),
                 Math.min(counting.from(), end),
                 Math.max(counting.from(), end),
+                said(args, texts),
                 doubled(args, texts));
+    }
+
+    private static List<Drawn.Said> said(Args args, List<String> texts) {
+        Point first = args.point("x", "y");
+        return IntStream.range(0, texts.size())
+                .mapToObj(i -> new Drawn.Said(texts.get(i), first.plus(shift(args, i))))
+                .toList();
     }
 
     /** Texts that ask for a number or a row of a table, and say the same nevertheless. */

@@ -1,6 +1,7 @@
 package dev.oleander.drawing.draw;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.oleander.drawing.Drawing;
@@ -338,11 +339,22 @@ class TextCommandsTest {
         text("{n}", "counter", "moorings");
         text("{n}", "counter", "berths", "first", "90");
         assertThat(Stamp.counters(steps)).containsExactly("berths", "moorings");
-        assertThat(drawn(job).numbers())
+        List<Drawn.Numbers> numbers = drawn(job).numbers();
+        assertThat(numbers)
+                .extracting(
+                        Drawn.Numbers::step,
+                        Drawn.Numbers::counter,
+                        Drawn.Numbers::first,
+                        Drawn.Numbers::last)
                 .containsExactly(
-                        new Drawn.Numbers("d1", "berths", 41, 45, ""),
-                        new Drawn.Numbers("d2", "moorings", 1, 1, ""),
-                        new Drawn.Numbers("d3", "berths", 90, 90, ""));
+                        tuple("d1", "berths", 41L, 45L),
+                        tuple("d2", "moorings", 1L, 1L),
+                        tuple("d3", "berths", 90L, 90L));
+        assertThat(numbers.get(0).said())
+                .containsExactly(
+                        new Drawn.Said("041", new Point(0, 0)),
+                        new Drawn.Said("043", new Point(30, 0)),
+                        new Drawn.Said("045", new Point(60, 0)));
         double said = width(drawn(job));
         steps.clear();
         text("041").text("043", "x", "30").text("045", "x", "60");

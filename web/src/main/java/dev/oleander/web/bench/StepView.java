@@ -5,6 +5,7 @@ import dev.oleander.drawing.draw.Commands;
 import dev.oleander.drawing.draw.DrawStep;
 import dev.oleander.drawing.draw.Drawn;
 import dev.oleander.drawing.draw.Parameter;
+import dev.oleander.quantity.Numbers;
 import dev.oleander.web.job.ShapeEdits;
 import dev.oleander.web.job.result.JobResult;
 import java.util.ArrayList;
@@ -16,6 +17,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * A step of drawing with its values.
@@ -25,6 +27,7 @@ import java.util.stream.Collectors;
  * @param note its main values in short
  * @param trouble why it cannot be done; empty when it can
  * @param takesMore whether more is put on it by a click
+ * @param texts what it says, where that are several texts; the first of very many
  */
 public record StepView(
         String id,
@@ -34,7 +37,18 @@ public record StepView(
         String note,
         String trouble,
         boolean takesMore,
-        List<Section> sections) {
+        List<Section> sections,
+        List<TextRow> texts) {
+
+    /** Texts of a step that are listed. */
+    private static final int MOST_TEXTS = 400;
+
+    /**
+     * One of several texts of a step.
+     *
+     * @param x mm, and {@code y}: where it is
+     */
+    public record TextRow(int number, String text, String x, String y) {}
 
     /**
      * Values that stand together.
@@ -124,7 +138,8 @@ public record StepView(
                 one.note(),
                 "",
                 false,
-                one.sections().stream().map(s -> s.mixed(mixed)).toList());
+                one.sections().stream().map(s -> s.mixed(mixed)).toList(),
+                List.of());
     }
 
     /** All steps of a drawing, the newest first. */
@@ -145,16 +160,47 @@ public record StepView(
         List<StepView> views = new ArrayList<>();
         for (DrawStep step : result.document().shape().steps()) {
             String ids = String.join(",", features.getOrDefault(step.id(), List.of()));
-            views.add(0, view(step, ids, troubles.getOrDefault(step.id(), ""), error));
+            StepView view = view(step, ids, troubles.getOrDefault(step.id(), ""), error);
+            views.add(0, view.saying(texts(result, step)));
         }
         return views;
+    }
+
+    private static List<TextRow> texts(JobResult result, DrawStep step) {
+        List<Drawn.Said> said =
+                result.shape().drawn().numbers().stream()
+                        .filter(n -> n.step().equals(step.id()) && n.said().size() > 1)
+                        .flatMap(n -> n.said().stream())
+                        .limit(MOST_TEXTS)
+                        .toList();
+        return IntStream.range(0, said.size())
+                .mapToObj(
+                        i ->
+                                new TextRow(
+                                        i + 1,
+                                        said.get(i).text(),
+                                        Numbers.plain(said.get(i).at().x(), 3),
+                                        Numbers.plain(said.get(i).at().y(), 3)))
+                .toList();
+    }
+
+    private StepView saying(List<TextRow> rows) {
+        return new StepView(id, command, label, features, note, trouble, takesMore, sections, rows);
     }
 
     private static StepView view(DrawStep step, String ids, String trouble, EditError error) {
         Command command = Commands.find(step.command()).orElse(null);
         if (command == null) {
             return new StepView(
-                    step.id(), step.command(), step.command(), ids, "", trouble, false, List.of());
+                    step.id(),
+                    step.command(),
+                    step.command(),
+                    ids,
+                    "",
+                    trouble,
+                    false,
+                    List.of(),
+                    List.of());
         }
         Map<String, List<Field>> fields = new LinkedHashMap<>();
         for (Parameter p : command.parameters()) {
@@ -171,7 +217,8 @@ public record StepView(
                 note(command, step),
                 trouble,
                 command.takesMore(),
-                sections);
+                sections,
+                List.of());
     }
 
     private static boolean isOpen(List<Field> fields, DrawStep step) {
