@@ -10,6 +10,7 @@ import dev.oleander.drawing.letter.TypeFace;
 import dev.oleander.drawing.picture.DotSpec;
 import dev.oleander.drawing.picture.Dots;
 import dev.oleander.drawing.picture.Picture;
+import dev.oleander.drawing.picture.Reduced;
 import dev.oleander.drawing.picture.Trace;
 import dev.oleander.drawing.picture.TraceSpec;
 import dev.oleander.drawing.picture.Tracer;
@@ -23,6 +24,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Pictures, letters, bridges and holes, of the sizes that people bring. */
 final class LetteringArea implements Area {
@@ -32,6 +34,10 @@ final class LetteringArea implements Area {
     /** s, all of them */
     private static final double PICTURE = 1;
 
+    /** s until people see what a value would do */
+    private static final double LOOK = 0.3;
+
+    private static final int LOOKED_AT = 1_000_000;
     private static final double LETTERS = 0.1;
     private static final double BRIDGES = 1;
     private static final double DOTS = 1;
@@ -82,6 +88,27 @@ final class LetteringArea implements Area {
                         .max()
                         .orElse(Double.NaN);
         rows.add(Row.below("the same: radius of a disc off", off, "px", OFF, null));
+        lookedAt(rows, discs);
+    }
+
+    /** While a level is tried; one beside the best, where edges are worse. */
+    private static void lookedAt(List<Row> rows, Picture discs) {
+        Reduced small = Reduced.of(discs, LOOKED_AT);
+        TraceSpec usual = TraceSpec.USUAL;
+        TraceSpec tried =
+                new TraceSpec(
+                        usual.mode(),
+                        Optional.of(200.0),
+                        false,
+                        false,
+                        0,
+                        9,
+                        9,
+                        Optional.empty(),
+                        usual.corner(),
+                        usual.polish());
+        double seconds = Timing.median(RUNS, () -> Tracer.roughly(small, tried));
+        rows.add(Row.below("the same looked at with another level", seconds, "s", LOOK, null));
     }
 
     /** Discs and turned squares in turn, with soft edges as of a scan. */
