@@ -112,6 +112,11 @@ class LetteringJourneyTest extends DrawingJourney {
         JobView view = jobs.view(job);
         assertThat(view.result().reading().features()).hasSize(11);
         select("Picture");
+        // the picture lies beside its line work, and its levels are there to be chosen from
+        browser.until(b -> !b.all(".picture-levels input").isEmpty());
+        assertThat(browser.text(".picture-panel")).contains("11 outlines");
+        browser.find(".picture-divider").sendKeys(Keys.ARROW_LEFT);
+        assertThat(browser.find(".picture-divider").getDomProperty("ariaValueNow")).isEqualTo("48");
         int before = view.step();
         browser.find("#f-pixel").sendKeys(Keys.chord(Keys.CONTROL, "a"), "0.5", Keys.TAB);
         browser.waitForStep(before + 1);
