@@ -48,8 +48,6 @@ export class Drawing {
 
   /**
    * @param slip fetches the slip of the selection again
-   */
-  /**
    * @param pictures see to it that a picture is traced before it is drawn
    */
   constructor({table, tools, job}, slip, pictures) {
@@ -62,8 +60,31 @@ export class Drawing {
     document.addEventListener('input', ({target}) => {
       if (this.active && target.closest('#draw-form')) {
         this.#ask();
+      } else if (target.id === 'kept') {
+        this.#takeKept(target);
       }
     });
+  }
+
+  /** What the shop keeps under a name, as typed by whoever kept it. */
+  #takeKept(list) {
+    const values = list.selectedOptions[0]?.dataset.values;
+    document.getElementById('kept-forget').hidden = !values;
+    if (values) {
+      this.#fillAll(JSON.parse(values));
+      this.#prompt();
+      this.#ask();
+    }
+  }
+
+  async #forgetKept() {
+    const list = document.getElementById('kept');
+    const chosen = list.selectedOptions[0];
+    await htmx.ajax('POST', `/jobs/${this.job}/shape/kept/forget`, {source: document.body, swap: 'none', values: {kept: chosen.value}});
+    chosen.remove();
+    list.value = '';
+    document.getElementById('kept-forget').hidden = true;
+    document.getElementById('draw-kept').hidden = list.options.length < 2;
   }
 
   get active() {
@@ -97,6 +118,8 @@ export class Drawing {
     if (button) {
       button.closest('details')?.removeAttribute('open');
       this.start(button.dataset.draw);
+    } else if (target.closest('#kept-forget')) {
+      this.#forgetKept();
     } else if (target.closest('[data-draw-end]')) {
       this.tools.leave(this);
     }

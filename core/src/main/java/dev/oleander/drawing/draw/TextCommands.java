@@ -37,7 +37,7 @@ import java.util.Optional;
 final class TextCommands {
 
     private static final String MARKS = "MARK";
-    private static final String BY_USE = "by what they are for";
+    private static final String BY_USE = "by their use";
     private static final String USE = "What they are for";
 
     private static final String FORM = "Form and spacing";

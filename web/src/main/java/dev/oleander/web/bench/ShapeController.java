@@ -16,6 +16,7 @@ import dev.oleander.web.job.document.RefusedEditException;
 import dev.oleander.web.job.document.ShapeChoices;
 import dev.oleander.web.job.source.Upload;
 import dev.oleander.web.job.source.Uploads;
+import dev.oleander.web.kept.KeptShapes;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -41,8 +42,10 @@ class ShapeController {
     private final JobService jobs;
     private final ShapeEdits edits;
     private final EditAnswers answers;
+    private final KeptShapes kept;
 
-    ShapeController(JobService jobs, ShapeEdits edits, EditAnswers answers) {
+    ShapeController(JobService jobs, ShapeEdits edits, EditAnswers answers, KeptShapes kept) {
+        this.kept = kept;
         this.jobs = jobs;
         this.edits = edits;
         this.answers = answers;
@@ -66,6 +69,7 @@ class ShapeController {
         model.addAttribute("who", who);
         model.addAttribute("command", command);
         model.addAttribute("sections", StepView.sections(command));
+        model.addAttribute("kept", kept.of(word));
         model.addAttribute(
                 "places", JsonMapper.shared().writeValueAsString(CommandPlaces.of(command)));
         return "bench/draw :: command";

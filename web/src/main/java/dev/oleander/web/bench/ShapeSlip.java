@@ -231,7 +231,9 @@ public final class ShapeSlip {
                 .filter(Drawn.Numbers::areTaken)
                 .map(
                         n ->
-                                "Numbers %d to %d of \"%s\" stand in %s; a release takes them."
+                                (n.first() == n.last()
+                                                ? "Number %1$d of \"%3$s\" stands in %4$s; a release takes it."
+                                                : "Numbers %1$d to %2$d of \"%3$s\" stand in %4$s; a release takes them.")
                                         .formatted(n.first(), n.last(), n.counter(), n.step()))
                 .toList();
     }

@@ -166,6 +166,17 @@ public record StepView(
         return views;
     }
 
+    /** Whether it is drawn by its values alone, so that it can be drawn elsewhere. */
+    public boolean isKeepable() {
+        return !id.contains(",")
+                && Commands.find(command)
+                        .filter(
+                                c ->
+                                        c.targets() == Command.Targets.NONE
+                                                || c.targets() == Command.Targets.CHAIN_OR_NONE)
+                        .isPresent();
+    }
+
     private static List<TextRow> texts(JobResult result, DrawStep step) {
         List<Drawn.Said> said =
                 result.shape().drawn().numbers().stream()
