@@ -102,7 +102,7 @@ final class TextCommands {
                         Parameter.text("layer", "Layer", BY_USE),
                         choice("use", "Letters are", Use.class).in(USE),
                         length("depth", "Depth, 0 for all or as usual", "0").in(USE),
-                        length("bar", "Bars of dots and accents", "t").in(USE),
+                        length("bar", "Bars of dots and accents", "height/15").in(USE),
                         factor("wide", "Width of letters", "1").in(FORM),
                         angle("slant", "Slant", "0").in(FORM),
                         length("letters", "Between letters", "0").in(FORM),
