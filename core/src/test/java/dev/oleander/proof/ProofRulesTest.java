@@ -29,6 +29,7 @@ import dev.oleander.work.sheet.choice.PlanChoices;
 import dev.oleander.work.sheet.choice.StopChoice;
 import dev.oleander.work.sheet.plan.SheetPlanner;
 import dev.oleander.work.sheet.proof.SheetProof;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -61,7 +62,7 @@ class ProofRulesTest {
         assertThat(proof.rules())
                 .extracting(Proof.RuleRun::id)
                 .contains("gouge", "lead", "open", "stock", "data", "order", "narrow", "uncut");
-        Set<String> nothingToCheck = Set.of("axis", "island", "keep-out", "tabs");
+        Set<String> nothingToCheck = Set.of("axis", "edge", "island", "keep-out", "tabs");
         assertThat(proof.rules()).allMatch(r -> r.checked() > 0 || nothingToCheck.contains(r.id()));
     }
 
@@ -176,7 +177,30 @@ class ProofRulesTest {
         assertThat(islands(steps)).isEmpty();
     }
 
+    @Test
+    void lettersThatRunOverTheEdgeAreTold() {
+        Map<String, String> tag = Map.of("x", "0", "y", "0", "width", "70", "height", "30");
+        Map<String, String> text =
+                Map.of("x", "14", "y", "6", "text", "BOTBOT", "height", "12", "use", "mark");
+        List<DrawStep> steps =
+                List.of(
+                        new DrawStep("d1", "rectangle", List.of(), tag),
+                        new DrawStep("d2", "text", List.of(), text));
+        assertThat(of(written(steps), "edge"))
+                .singleElement()
+                .satisfies(f -> assertThat(f.severity()).isEqualTo(Severity.LOOK))
+                .satisfies(f -> assertThat(f.sentence()).contains("over a line that is cut"));
+        Map<String, String> smaller = new HashMap<>(text);
+        smaller.put("height", "4");
+        DrawStep fits = steps.get(1).withValues(smaller);
+        assertThat(of(written(List.of(steps.get(0), fits)), "edge")).isEmpty();
+    }
+
     private static List<Finding> islands(List<DrawStep> steps) {
+        return of(written(steps), "island");
+    }
+
+    private static Proof written(List<DrawStep> steps) {
         Supplies supplies = new Supplies(sha256 -> Optional.of(LetterFaces.BLOCK), Traces.NONE);
         Reading reading =
                 new DrawingReading(ReadOptions.defaults())
@@ -184,7 +208,7 @@ class ProofRulesTest {
                                 new DrawSteps(Map.of(), supplies)
                                         .apply(Drawing.empty("board"), steps)
                                         .drawing());
-        return of(Samples.prove(reading, Samples.plan(reading, "mild steel", 3, 1)), "island");
+        return Samples.prove(reading, Samples.plan(reading, "mild steel", 3, 1));
     }
 
     @Test

@@ -1,6 +1,5 @@
 package dev.oleander.proof.rule;
 
-import dev.oleander.drawing.Entity;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.geometry.Point;
@@ -11,7 +10,6 @@ import dev.oleander.proof.ProofRule;
 import dev.oleander.proof.Severity;
 import dev.oleander.quantity.Numbers;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,18 +29,15 @@ public final class IslandRule implements ProofRule {
 
     @Override
     public Outcome check(ProofInput input) {
-        Map<String, String> types = new HashMap<>();
-        for (Entity entity : input.reading().drawing().entities()) {
-            types.put(entity.key(), entity.type());
-        }
+        Letters drawn = new Letters(input.reading());
         Map<String, Feature> features = input.reading().byId();
         List<Finding> findings = new ArrayList<>();
         int letters = 0;
         for (Part part : input.reading().parts()) {
             Feature outline = features.get(part.outline());
-            if (isLetter(outline, types)) {
+            if (drawn.are(outline)) {
                 letters++;
-                if (lies(outline, features, types)) {
+                if (lies(outline, features, drawn)) {
                     findings.add(finding(input, part));
                 }
             }
@@ -50,16 +45,10 @@ public final class IslandRule implements ProofRule {
         return new Outcome(letters, findings);
     }
 
-    private static boolean isLetter(Feature feature, Map<String, String> types) {
-        return !feature.sources().isEmpty()
-                && feature.sources().stream().allMatch(s -> Entity.TEXT.equals(types.get(s)));
-    }
-
     /** Whether it lies in a letter that is cut away. */
-    private static boolean lies(
-            Feature outline, Map<String, Feature> features, Map<String, String> types) {
+    private static boolean lies(Feature outline, Map<String, Feature> features, Letters drawn) {
         Optional<Feature> round = outline.parent().map(features::get);
-        return round.filter(r -> isLetter(r, types)).isPresent();
+        return round.filter(drawn::are).isPresent();
     }
 
     private static Finding finding(ProofInput input, Part part) {
