@@ -182,7 +182,11 @@ class PictureLooks {
     /** The levels of a picture that is about to be drawn. */
     @GetMapping("/levels")
     Levels levels(@RequestParam String picture) {
-        return Levels.of(pictures.histogram(picture));
+        try {
+            return Levels.of(pictures.histogram(picture));
+        } catch (PictureException none) {
+            throw new NotFoundException(none.getMessage());
+        }
     }
 
     /**
@@ -205,9 +209,14 @@ class PictureLooks {
             @PathVariable long id,
             @RequestParam Map<String, String> parameters,
             @AuthenticationPrincipal SignedIn who) {
-        return asked(id, parameters)
-                .map(a -> Making.of(work.want(a.sha256(), a.spec(), who)))
-                .orElse(Making.DONE);
+        try {
+            return asked(id, parameters)
+                    .map(a -> Making.of(work.want(a.sha256(), a.spec(), who)))
+                    .orElse(Making.DONE);
+        } catch (PictureException none) {
+            // told by the edit itself
+            return Making.DONE;
+        }
     }
 
     @PostMapping("/work/stop")

@@ -95,6 +95,10 @@ class PictureLooksTest extends WebTest {
         assertThat(looks.work(id, Map.of("drawn", "d1", "field", "corner", "value", "x"), who()))
                 .as("what is wrong is told by the edit")
                 .isEqualTo(PictureLooks.Making.DONE);
+        Map<String, String> none =
+                Map.of("command", "picture", "v.picture", "-1", "v.x", "0", "v.y", "0");
+        assertThat(looks.work(id, none, who())).isEqualTo(PictureLooks.Making.DONE);
+        assertThatThrownBy(() -> looks.levels("-1")).isInstanceOf(NotFoundException.class);
     }
 
     private SignedIn who() {
