@@ -135,8 +135,8 @@ public class Pictures implements Traces {
         if (once(sha256, spec).known().isPresent()) {
             return false;
         }
-        Picture picture = picture(sha256);
-        return (long) picture.width() * picture.height() > LONG_PIXELS;
+        return file(sha256).map(PictureReader::sizeOf).orElseThrow(() -> none(sha256)).pixels()
+                > LONG_PIXELS;
     }
 
     private Traced traced(String sha256, TraceSpec spec, Progress progress) {
@@ -198,13 +198,12 @@ public class Pictures implements Traces {
                 sum ->
                         file(sum)
                                 .map(f -> within(f, () -> PictureReader.read(f)))
-                                .orElseThrow(
-                                        () ->
-                                                new PictureException(
-                                                        sum.isEmpty()
-                                                                ? "Choose a picture."
-                                                                : "The shop has no picture %s.",
-                                                        sum)));
+                                .orElseThrow(() -> none(sum)));
+    }
+
+    private static PictureException none(String sha256) {
+        return new PictureException(
+                sha256.isEmpty() ? "Choose a picture." : "The shop has no picture %s.", sha256);
     }
 
     private Optional<byte[]> file(String sha256) {

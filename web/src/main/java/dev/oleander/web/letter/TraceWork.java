@@ -34,17 +34,8 @@ public class TraceWork implements WorkKind {
      * @throws dev.oleander.drawing.picture.PictureException when there is no such picture
      */
     public WorkState want(String sha256, TraceSpec spec, SignedIn who) {
-        if (!pictures.isLong(sha256, spec)) {
-            return AT_HAND;
-        }
-        Works.Wish wish = wish(sha256, spec, who);
-        WorkState state = works.want(wish);
-        if (state.phase() == WorkState.Phase.DONE) {
-            // another node did it, or it was too long ago for what is kept
-            works.forget(wish);
-            return works.want(wish);
-        }
-        return state;
+        // what another node did, or what is not kept any more, the edit makes by itself
+        return pictures.isLong(sha256, spec) ? works.want(wish(sha256, spec, who)) : AT_HAND;
     }
 
     /** Nobody waits for it any more. */
