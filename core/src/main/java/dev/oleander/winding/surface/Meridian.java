@@ -1,0 +1,162 @@
+package dev.oleander.winding.surface;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
+import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
+
+/** The profile of a mandrel from its left end to its right one. */
+public final class Meridian {
+
+    /** mm and radians by which pieces that meet may differ. */
+    private static final double MEETS = 1e-6;
+
+    private static final GaussIntegratorFactory GAUSS = new GaussIntegratorFactory();
+    private static final int POINTS = 16;
+
+    /** Stretches of a piece over which something is summed up, each by Gauss's rule. */
+    private static final int STRETCHES = 32;
+
+    private final List<Piece> pieces;
+
+    /** mm from the left end to where each piece begins, and the whole. */
+    private final double[] begins;
+
+    /**
+     * @param pieces from left to right, each beginning where the one before ends
+     * @throws MandrelException when there are none, or two of them do not meet
+     */
+    public Meridian(List<Piece> pieces) {
+        if (pieces.isEmpty()) {
+            throw new MandrelException("The mandrel has no profile.");
+        }
+        this.pieces = List.copyOf(pieces);
+        this.begins = new double[pieces.size() + 1];
+        for (int i = 0; i < pieces.size(); i++) {
+            begins[i + 1] = begins[i] + pieces.get(i).length();
+            if (i > 0) {
+                requireMeeting(pieces.get(i - 1), pieces.get(i));
+            }
+        }
+    }
+
+    private static void requireMeeting(Piece before, Piece after) {
+        SurfacePoint a = before.at(before.length());
+        SurfacePoint b = after.at(0);
+        double gap = Math.hypot(b.x() - a.x(), b.r() - a.r());
+        if (gap > MEETS) {
+            throw new MandrelException(
+                    "The half profile has two loose ends %.4g mm apart at (%.3f, %.3f).",
+                    gap, a.x(), a.r());
+        }
+    }
+
+    /** mm from end to end. */
+    public double length() {
+        return begins[pieces.size()];
+    }
+
+    public List<Piece> pieces() {
+        return pieces;
+    }
+
+    /** mm at which pieces meet, from the left end. */
+    public List<Double> joints() {
+        List<Double> joints = new ArrayList<>();
+        for (int i = 1; i < pieces.size(); i++) {
+            joints.add(begins[i]);
+        }
+        return joints;
+    }
+
+    /**
+     * @param m mm from the left end; at a joint the piece to the right
+     * @throws MandrelException when it is not on the mandrel
+     */
+    public SurfacePoint at(double m) {
+        if (!(m >= -MEETS && m <= length() + MEETS)) {
+            throw new MandrelException(
+                    "m = %.3f mm is not on the mandrel; it is %.3f mm long.", m, length());
+        }
+        int i = piece(m);
+        double own = Math.min(Math.max(0, m - begins[i]), pieces.get(i).length());
+        return pieces.get(i).at(own);
+    }
+
+    private int piece(double m) {
+        int i = 0;
+        while (i + 1 < pieces.size() && begins[i + 1] <= m) {
+            i++;
+        }
+        return i;
+    }
+
+    /** mm2, both ends open. */
+    public double area() {
+        return 2 * Math.PI * sum(SurfacePoint::r);
+    }
+
+    /** mm3 between planes through both ends. */
+    public double volume() {
+        return Math.PI * sum(p -> p.r() * p.r() * Math.cos(p.omega()));
+    }
+
+    /** Integral over the meridian. */
+    double sum(ToDoubleFunction<SurfacePoint> of) {
+        double sum = 0;
+        for (Piece piece : pieces) {
+            double each = piece.length() / STRETCHES;
+            for (int i = 0; i < STRETCHES; i++) {
+                GaussIntegrator gauss = GAUSS.legendre(POINTS, i * each, (i + 1) * each);
+                sum += gauss.integrate(m -> of.applyAsDouble(piece.at(m)));
+            }
+        }
+        return sum;
+    }
+
+    /** Least x of both ends and all between, mm. */
+    public double leastX() {
+        return extreme(SurfacePoint::x, -1);
+    }
+
+    public double greatestX() {
+        return extreme(SurfacePoint::x, 1);
+    }
+
+    public double greatestRadius() {
+        return extreme(SurfacePoint::r, 1);
+    }
+
+    /** The greatest of a value times a sign, at ends of pieces or between two of many places. */
+    private double extreme(ToDoubleFunction<SurfacePoint> of, int sign) {
+        double most = Double.NEGATIVE_INFINITY;
+        for (Piece piece : pieces) {
+            double each = piece.length() / STRETCHES;
+            for (int i = 0; i <= STRETCHES; i++) {
+                most = Math.max(most, sign * of.applyAsDouble(piece.at(i * each)));
+            }
+            for (int i = 1; i < STRETCHES; i++) {
+                most = Math.max(most, between(piece, of, (i - 1) * each, (i + 1) * each, sign));
+            }
+        }
+        return sign * most;
+    }
+
+    /** The greatest within a stretch, by thirds of it. */
+    private static double between(
+            Piece piece, ToDoubleFunction<SurfacePoint> of, double from, double to, int sign) {
+        double low = from;
+        double high = to;
+        while (high - low > 1e-7) {
+            double first = low + (high - low) / 3;
+            double second = high - (high - low) / 3;
+            boolean left =
+                    sign * of.applyAsDouble(piece.at(first))
+                            > sign * of.applyAsDouble(piece.at(second));
+            low = left ? low : first;
+            high = left ? second : high;
+        }
+        return sign * of.applyAsDouble(piece.at((low + high) / 2));
+    }
+}
