@@ -3,7 +3,6 @@ package dev.oleander.proof.rule;
 import dev.oleander.drawing.read.Feature;
 import dev.oleander.drawing.read.Part;
 import dev.oleander.geometry.Point;
-import dev.oleander.plan.bed.Placement;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.ProofRule;
@@ -53,12 +52,7 @@ public final class IslandRule implements ProofRule {
 
     private static Finding finding(ProofInput input, Part part) {
         Point middle = part.region().box().centre();
-        Point there =
-                input.run().layout().placements().stream()
-                        .findFirst()
-                        .map(Placement::transform)
-                        .map(t -> t.apply(middle))
-                        .orElse(middle);
+        Point there = Letters.onSheet(input, middle);
         double area = part.region().area();
         String sentence =
                 "The middle of a letter, %s mm² at %s, %s, falls out with the letter: nothing holds it. Bridge it (Shape: Bridges for islands), or let it fall."

@@ -6,7 +6,6 @@ import dev.oleander.geometry.Intersections;
 import dev.oleander.geometry.Point;
 import dev.oleander.geometry.Segment;
 import dev.oleander.geometry.SegmentIndex;
-import dev.oleander.plan.bed.Placement;
 import dev.oleander.proof.Finding;
 import dev.oleander.proof.ProofInput;
 import dev.oleander.proof.ProofRule;
@@ -68,12 +67,7 @@ public final class LetterEdgeRule implements ProofRule {
     /** All in one: who moves the text has moved all of it. */
     private static Finding finding(ProofInput input, List<Point> over) {
         Point first = over.get(0);
-        Point there =
-                input.run().layout().placements().stream()
-                        .findFirst()
-                        .map(Placement::transform)
-                        .map(t -> t.apply(first))
-                        .orElse(first);
+        Point there = Letters.onSheet(input, first);
         String sentence =
                 "%d %s of letters %s over a line that is cut, the first at %s, %s: move the text, or make it smaller."
                         .formatted(
