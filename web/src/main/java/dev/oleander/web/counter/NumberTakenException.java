@@ -5,7 +5,7 @@ public class NumberTakenException extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
 
-    NumberTakenException(ShopCounters.Use use, long wanted) {
+    NumberTakenException(ShopCounters.Use use, long wanted, long next) {
         super(
                 "Number %d of \"%s\" was used in revision %s of job %d; the next is %d."
                         .formatted(
@@ -13,6 +13,6 @@ public class NumberTakenException extends RuntimeException {
                                 use.counter(),
                                 use.revision(),
                                 use.job(),
-                                use.last() + 1));
+                                next));
     }
 }

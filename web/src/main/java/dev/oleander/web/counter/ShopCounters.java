@@ -108,7 +108,10 @@ public class ShopCounters {
         return uses("where counter = ? and last >= ? order by last limit 1", counter, first)
                 .stream()
                 .findFirst()
-                .map(use -> new NumberTakenException(use, first))
+                .map(
+                        use ->
+                                new NumberTakenException(
+                                        use, first, next(List.of(counter)).get(counter)))
                 .orElseThrow();
     }
 }
