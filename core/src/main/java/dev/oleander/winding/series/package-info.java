@@ -1,0 +1,2 @@
+/** Smooth functions as polynomials in panels: evaluated, integrated, turned round. */
+package dev.oleander.winding.series;
