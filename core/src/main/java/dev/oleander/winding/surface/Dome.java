@@ -13,7 +13,7 @@ public sealed interface Dome {
      *
      * @param radius of the cylinder, mm
      * @param opening radius at which it ends, mm
-     * @throws MandrelException naming what cannot be
+     * @throws WindingException naming what cannot be
      */
     List<Piece> pieces(double radius, double opening);
 
@@ -38,7 +38,7 @@ public sealed interface Dome {
         public List<Piece> pieces(double radius, double opening) {
             requireOpening(opening, radius);
             if (!(height > 0)) {
-                throw MandrelException.about("Height", height, "must be > 0");
+                throw WindingException.about("Height", height, "must be > 0");
             }
             return List.of(
                     new ByParameter(
@@ -67,7 +67,7 @@ public sealed interface Dome {
         public List<Piece> pieces(double radius, double opening) {
             requireKnuckle(knuckle, radius);
             if (!(crown >= radius)) {
-                throw MandrelException.about(
+                throw WindingException.about(
                         "Crown", crown, "must be at least the radius " + radius + " mm");
             }
             double back = Math.sqrt(Math.pow(crown - knuckle, 2) - Math.pow(radius - knuckle, 2));
@@ -98,7 +98,7 @@ public sealed interface Dome {
         public List<Piece> pieces(double radius, double opening) {
             requireKnuckle(knuckle, radius);
             if (!(halfAngle > 0 && halfAngle <= Math.PI / 2)) {
-                throw new MandrelException(
+                throw new WindingException(
                         "The half angle is %.1f degrees; it is more than 0 and at most 90.",
                         Math.toDegrees(halfAngle));
             }
@@ -127,7 +127,7 @@ public sealed interface Dome {
         public List<Piece> pieces(double radius, double opening) {
             double inflection = turnRadius * Math.sqrt(1.5);
             if (!(turnRadius > 0 && inflection < radius)) {
-                throw MandrelException.about(
+                throw WindingException.about(
                         "Turn radius",
                         turnRadius,
                         "must be > 0 and less than %.4g mm".formatted(radius / Math.sqrt(1.5)));
@@ -198,14 +198,14 @@ public sealed interface Dome {
 
     private static void requireOpening(double opening, double most) {
         if (!(opening > 0 && opening < most)) {
-            throw MandrelException.about(
+            throw WindingException.about(
                     "Opening", opening, "must be > 0 and less than %.4g mm".formatted(most));
         }
     }
 
     private static void requireKnuckle(double knuckle, double radius) {
         if (!(knuckle > 0 && knuckle < radius)) {
-            throw MandrelException.about(
+            throw WindingException.about(
                     "Knuckle", knuckle, "must be less than the radius %.4g mm".formatted(radius));
         }
     }

@@ -20,12 +20,12 @@ public final class Mandrels {
      * A cylinder from x = 0 to its length, with an end on either side.
      *
      * @param length mm; 0: both ends meet
-     * @throws MandrelException naming what cannot be
+     * @throws WindingException naming what cannot be
      */
     public static Meridian vessel(double radius, double length, End left, End right) {
         requirePositive("Radius", radius);
         if (!(length >= 0)) {
-            throw MandrelException.about("Length", length, "must be >= 0");
+            throw WindingException.about("Length", length, "must be >= 0");
         }
         List<Piece> pieces = new ArrayList<>();
         for (Piece piece : left.dome().pieces(radius, left.opening())) {
@@ -58,7 +58,7 @@ public final class Mandrels {
 
     private static void requirePositive(String what, double value) {
         if (!(value > 0 && Double.isFinite(value))) {
-            throw MandrelException.about(what, value, "must be > 0");
+            throw WindingException.about(what, value, "must be > 0");
         }
     }
 }

@@ -1,5 +1,6 @@
 package dev.oleander.winding.surface;
 
+import dev.oleander.winding.series.Roots;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
@@ -25,11 +26,11 @@ public final class Meridian {
 
     /**
      * @param pieces from left to right, each beginning where the one before ends
-     * @throws MandrelException when there are none, or two of them do not meet
+     * @throws WindingException when there are none, or two of them do not meet
      */
     public Meridian(List<Piece> pieces) {
         if (pieces.isEmpty()) {
-            throw new MandrelException("The mandrel has no profile.");
+            throw new WindingException("The mandrel has no profile.");
         }
         this.pieces = List.copyOf(pieces);
         this.begins = new double[pieces.size() + 1];
@@ -46,7 +47,7 @@ public final class Meridian {
         SurfacePoint b = after.at(0);
         double gap = Math.hypot(b.x() - a.x(), b.r() - a.r());
         if (gap > MEETS) {
-            throw new MandrelException(
+            throw new WindingException(
                     "The half profile has two loose ends %.4g mm apart at (%.3f, %.3f).",
                     gap, a.x(), a.r());
         }
@@ -72,11 +73,11 @@ public final class Meridian {
 
     /**
      * @param m mm from the left end; at a joint the piece to the right
-     * @throws MandrelException when it is not on the mandrel
+     * @throws WindingException when it is not on the mandrel
      */
     public SurfacePoint at(double m) {
         if (!(m >= -MEETS && m <= length() + MEETS)) {
-            throw new MandrelException(
+            throw new WindingException(
                     "m = %.3f mm is not on the mandrel; it is %.3f mm long.", m, length());
         }
         int i = piece(m);
@@ -85,11 +86,69 @@ public final class Meridian {
     }
 
     private int piece(double m) {
-        int i = 0;
-        while (i + 1 < pieces.size() && begins[i + 1] <= m) {
-            i++;
+        int low = 0;
+        int high = pieces.size() - 1;
+        while (low < high) {
+            int middle = (low + high + 1) >>> 1;
+            if (begins[middle] <= m) {
+                low = middle;
+            } else {
+                high = middle - 1;
+            }
         }
-        return i;
+        return low;
+    }
+
+    /**
+     * The first place with an x, mm of meridian.
+     *
+     * @throws WindingException when there is none
+     */
+    public double mAt(double x) {
+        double at = 0;
+        for (Piece piece : pieces) {
+            for (int i = 0; i < STRETCHES; i++) {
+                double from = piece.length() * i / STRETCHES;
+                double to = piece.length() * (i + 1) / STRETCHES;
+                double a = piece.at(from).x() - x;
+                double b = piece.at(to).x() - x;
+                if (Math.abs(a) <= MEETS) {
+                    return at + from;
+                }
+                if (a * b < 0) {
+                    return at + Roots.between(m -> piece.at(m).x() - x, from, to);
+                }
+            }
+            at += piece.length();
+        }
+        if (Math.abs(at(length()).x() - x) <= MEETS) {
+            return length();
+        }
+        throw new WindingException(
+                "x = %.3f mm is not on the mandrel; it runs from %.3f to %.3f mm.",
+                x, leastX(), greatestX());
+    }
+
+    /** Where a distance, which is nowhere less than nothing, is least: mm of meridian. */
+    double nearest(ToDoubleFunction<SurfacePoint> distance) {
+        double best = 0;
+        int steps = STRETCHES * pieces.size() * 4;
+        for (int i = 1; i <= steps; i++) {
+            double m = length() * i / steps;
+            if (distance.applyAsDouble(at(m)) < distance.applyAsDouble(at(best))) {
+                best = m;
+            }
+        }
+        double low = Math.max(0, best - length() / steps);
+        double high = Math.min(length(), best + length() / steps);
+        while (high - low > 1e-9) {
+            double first = low + (high - low) / 3;
+            double second = high - (high - low) / 3;
+            boolean left = distance.applyAsDouble(at(first)) < distance.applyAsDouble(at(second));
+            low = left ? low : first;
+            high = left ? second : high;
+        }
+        return (low + high) / 2;
     }
 
     /** mm2, both ends open. */

@@ -13,7 +13,7 @@ record Round(double x, double r, double radius, double from, double to) implemen
 
     Round {
         if (!(radius > 0) || from == to) {
-            throw new MandrelException("An arc has radius %.4f mm and no length.", radius);
+            throw new WindingException("An arc has radius %.4f mm and no length.", radius);
         }
     }
 

@@ -5,7 +5,7 @@ record Straight(double x, double r, double omega, double length) implements Piec
 
     Straight {
         if (!(length > 0)) {
-            throw new MandrelException("A straight stretch has a length of %.4f mm.", length);
+            throw new WindingException("A straight stretch has a length of %.4f mm.", length);
         }
     }
 

@@ -13,11 +13,11 @@ package dev.oleander.winding.surface;
 public record SurfacePoint(double x, double r, double omega, double kappaM, double kappaP) {
 
     /**
-     * @throws MandrelException when it lies on the axis or beyond it
+     * @throws WindingException when it lies on the axis or beyond it
      */
     static SurfacePoint of(double x, double r, double omega, double kappaM) {
         if (!(r > 0)) {
-            throw new MandrelException("The mandrel has radius %.3f mm at x = %.3f.", r, x);
+            throw new WindingException("The mandrel has radius %.3f mm at x = %.3f.", r, x);
         }
         return new SurfacePoint(x, r, omega, kappaM, Math.cos(omega) / r);
     }

@@ -149,7 +149,7 @@ class MandrelsTest {
     void whatCannotBeIsSaid() {
         End sphere = new End(new Dome.Sphere(), 5);
         assertThatThrownBy(() -> Mandrels.vessel(-3, 10, sphere, sphere))
-                .isInstanceOf(MandrelException.class)
+                .isInstanceOf(WindingException.class)
                 .hasMessage("Radius -3.000 mm must be > 0.");
         End knuckle = new End(Dome.Cone.flat(60), 5);
         assertThatThrownBy(() -> Mandrels.vessel(60, 10, sphere, knuckle))
