@@ -1,6 +1,7 @@
 package dev.oleander.winding.path;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 
 /**
@@ -20,15 +21,14 @@ public record Circuit(Leg right, Leg left, double dwellRight, double dwellLeft) 
         return side == Side.RIGHT ? right : left;
     }
 
-    /** mm of the middle of the band; a stay at pins is not counted. */
+    /** mm of the middle of the band, with its stays. */
     public double length() {
         return 2 * right.length() + 2 * left.length() + stay(Side.RIGHT) + stay(Side.LEFT);
     }
 
-    /** mm laid on a turn circle. */
+    /** mm laid on a turn circle, or at pins. */
     public double stay(Side side) {
-        Leg leg = leg(side);
-        return leg.turns() ? dwell(side) * leg.end().surface().r() : 0;
+        return dwell(side) * leg(side).end().surface().r();
     }
 
     /** Radians by which the mandrel turns. */
@@ -102,7 +102,7 @@ public record Circuit(Leg right, Leg left, double dwellRight, double dwellLeft) 
     public List<PathPoint> places() {
         List<PathPoint> all = new ArrayList<>(left.places());
         List<PathPoint> on = new ArrayList<>(right.places());
-        java.util.Collections.reverse(on);
+        Collections.reverse(on);
         all.addAll(on);
         return all;
     }

@@ -40,7 +40,8 @@ final class PlanarLaw {
     private double turn(Side side, End end) {
         Turns turns = new Turns(new Toward(meridian, reference, side), band);
         if (end.turnRadius() != null) {
-            return turns.clear(end.turnRadius());
+            // its turns cannot be steered apart from its plane: what it covers is told, not refused
+            return turns.ofRadius(end.turnRadius());
         }
         if (!(turns.last() > 0)) {
             throw new WindingException(

@@ -103,7 +103,7 @@ public final class Series {
     private double[] shares(int panel, double x) {
         double from = begins[panel];
         double to = begins[panel + 1];
-        return Nodes.shares((2 * x - from - to) / (to - from));
+        return Nodes.shares(to == from ? 0 : (2 * x - from - to) / (to - from));
     }
 
     private int panel(double x) {

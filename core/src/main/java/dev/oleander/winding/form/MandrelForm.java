@@ -1,0 +1,90 @@
+package dev.oleander.winding.form;
+
+import dev.oleander.winding.surface.Mandrels;
+import dev.oleander.winding.surface.Meridian;
+import dev.oleander.winding.surface.WindingException;
+import java.util.List;
+
+/**
+ * A mandrel as people describe it; mm and degrees, null where it does not belong to the type.
+ *
+ * @param type vessel, tube, cone, table, dxf (a half profile that is drawn)
+ * @param file name of the file that rows or drawing came from
+ * @param rows of a table
+ * @param smoothing "none", or mm by which no row may move more
+ * @param profileLayer of the drawing; null: whatever is drawn
+ * @param axisLayer of the drawing; null: y = 0
+ * @param ease mm over which the slope is evened out
+ * @param fillet mm, of convex edges
+ */
+public record MandrelForm(
+        String type,
+        Double radius,
+        Double length,
+        DomeForm left,
+        DomeForm right,
+        Double radiusLeft,
+        Double radiusRight,
+        String file,
+        List<Row> rows,
+        String smoothing,
+        String profileLayer,
+        String axisLayer,
+        Double ease,
+        Double fillet,
+        Pins pinsLeft,
+        Pins pinsRight) {
+
+    /** Of a table. */
+    public record Row(Double x, Double r) {}
+
+    /**
+     * Pins round an end.
+     *
+     * @param circle diameter of the circle on which they stand, mm
+     * @param diameter mm
+     */
+    public record Pins(Integer count, Double circle, Double diameter) {}
+
+    public boolean isDrawn() {
+        return "dxf".equals(type);
+    }
+
+    /**
+     * What is given by numbers.
+     *
+     * @throws WindingException naming what is missing or cannot be
+     */
+    public Meridian byNumbers() {
+        if (type == null) {
+            throw new WindingException("The type of the mandrel is missing.");
+        }
+        return switch (type) {
+            case "vessel" ->
+                    Mandrels.vessel(
+                            Required.number("Radius", radius),
+                            Required.number("Length", length),
+                            end("left", left),
+                            end("right", right));
+            case "tube" ->
+                    Mandrels.tube(
+                            Required.number("Radius", radius), Required.number("Length", length));
+            case "cone" ->
+                    Mandrels.cone(
+                            Required.number("Radius left", radiusLeft),
+                            Required.number("Radius right", radiusRight),
+                            Required.number("Length", length));
+            default ->
+                    throw new WindingException(
+                            "Mandrel of type %s: there are vessel, tube, cone, table and dxf.",
+                            type);
+        };
+    }
+
+    private static Mandrels.End end(String side, DomeForm form) {
+        if (form == null) {
+            throw new WindingException("The end %s is missing.", side);
+        }
+        return form.end(side);
+    }
+}
