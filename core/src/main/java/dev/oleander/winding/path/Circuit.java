@@ -11,7 +11,8 @@ import java.util.List;
  * @param left from the same station
  * @param dwellRight radians on the turn circle
  */
-public record Circuit(Leg right, Leg left, double dwellRight, double dwellLeft) {
+public record Circuit(Leg right, Leg left, double dwellRight, double dwellLeft)
+        implements BandPath {
 
     public double dwell(Side side) {
         return side == Side.RIGHT ? dwellRight : dwellLeft;
@@ -22,6 +23,7 @@ public record Circuit(Leg right, Leg left, double dwellRight, double dwellLeft) 
     }
 
     /** mm of the middle of the band, with its stays. */
+    @Override
     public double length() {
         return 2 * right.length() + 2 * left.length() + stay(Side.RIGHT) + stay(Side.LEFT);
     }
@@ -32,14 +34,18 @@ public record Circuit(Leg right, Leg left, double dwellRight, double dwellLeft) 
     }
 
     /** Radians by which the mandrel turns. */
+    @Override
     public double angle() {
         return 2 * right.angle() + 2 * left.angle() + dwellRight + dwellLeft;
     }
 
     /**
+     * Where it is.
+     *
      * @param l mm from the start at the reference station, toward the right; also over many
      *     circuits
      */
+    @Override
     public PathPoint at(double l) {
         double length = length();
         double whole = Math.floor(l / length);

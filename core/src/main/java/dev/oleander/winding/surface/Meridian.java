@@ -13,6 +13,9 @@ public final class Meridian {
     /** mm and radians by which pieces that meet may differ. */
     private static final double MEETS = 1e-6;
 
+    /** mm. */
+    private static final double HAIR = 1e-3;
+
     private static final GaussIntegratorFactory GAUSS = new GaussIntegratorFactory();
     private static final int POINTS = 16;
 
@@ -83,6 +86,17 @@ public final class Meridian {
         int i = piece(m);
         double own = Math.min(Math.max(0, m - begins[i]), pieces.get(i).length());
         return pieces.get(i).at(own);
+    }
+
+    /** Also beyond the ends, where the slope goes on; never nearer to the axis than a hair. */
+    public SurfacePoint beyond(double m) {
+        if (m >= 0 && m <= length()) {
+            return at(m);
+        }
+        SurfacePoint end = at(m < 0 ? 0 : length());
+        double past = m < 0 ? m : m - length();
+        double r = Math.max(HAIR, end.r() + past * Math.sin(end.omega()));
+        return SurfacePoint.of(end.x() + past * Math.cos(end.omega()), r, end.omega(), 0);
     }
 
     private int piece(double m) {
@@ -162,7 +176,7 @@ public final class Meridian {
     }
 
     /** Integral over the meridian. */
-    double sum(ToDoubleFunction<SurfacePoint> of) {
+    public double sum(ToDoubleFunction<SurfacePoint> of) {
         double sum = 0;
         for (Piece piece : pieces) {
             double each = piece.length() / STRETCHES;
