@@ -3,6 +3,11 @@ package dev.oleander.winding;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.oleander.drawing.Drawing;
+import dev.oleander.drawing.ImportOptions;
+import dev.oleander.drawing.file.DrawingFiles;
+import dev.oleander.winding.form.MandrelForm;
+import dev.oleander.winding.form.ProfileTable;
 import dev.oleander.winding.form.WindingForm;
 import dev.oleander.winding.path.Circuit;
 import dev.oleander.winding.path.CircuitPlanner;
@@ -48,7 +53,18 @@ public final class Cases {
     }
 
     public static Meridian meridian(String name) {
-        return form(name).mandrel().byNumbers();
+        MandrelForm mandrel = form(name).mandrel();
+        if (mandrel.isDrawn()) {
+            return mandrel.surface(
+                    new DrawingFiles(ImportOptions.defaults())
+                            .read(mandrel.file(), bytes(mandrel.file())),
+                    0);
+        }
+        if (mandrel.file() != null) {
+            ProfileTable table = ProfileTable.read(bytes(mandrel.file()));
+            mandrel = mandrel.withRows(table.rows(), mandrel.file());
+        }
+        return mandrel.surface(Drawing.empty("empty"), 0);
     }
 
     /** Within what the truth allows. */

@@ -1,6 +1,7 @@
 package dev.oleander.winding.feed;
 
 import dev.oleander.winding.eye.WindingAxis;
+import dev.oleander.winding.series.FiveDiagonals;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -131,53 +132,17 @@ final class Band5 {
         return slow;
     }
 
-    /**
-     * Solves for a symmetric matrix of five diagonals; both ends stay nothing.
-     *
-     * @param matrix the main diagonal and two beside it; used up
-     */
+    /** Both ends stay nothing: they are no unknowns. */
     static double[] solved(double[][] matrix, double[] right) {
         int n = right.length;
-        double[] d = matrix[0];
-        double[] e = matrix[1];
-        double[] f = matrix[2];
-        double[] x = right.clone();
-        // ends are no unknowns
-        d[0] = 1;
-        e[0] = 0;
-        f[0] = 0;
-        x[0] = 0;
-        d[n - 1] = 1;
-        x[n - 1] = 0;
-        e[n - 2] = 0;
-        f[n - 3] = 0;
-        for (int i = 0; i < n; i++) {
-            if (i >= 1) {
-                // rows above were already divided by their diagonals
-                d[i] -= e[i - 1] * e[i - 1] * d[i - 1];
-            }
-            if (i >= 2) {
-                d[i] -= f[i - 2] * f[i - 2] * d[i - 2];
-            }
-            if (i >= 1 && i + 1 < n) {
-                e[i] -= e[i - 1] * f[i - 1] * d[i - 1];
-            }
-            if (i + 1 < n) {
-                e[i] /= d[i];
-            }
-            if (i + 2 < n) {
-                f[i] /= d[i];
-            }
-        }
-        for (int i = 1; i < n; i++) {
-            x[i] -= e[i - 1] * x[i - 1] + (i >= 2 ? f[i - 2] * x[i - 2] : 0);
-        }
-        for (int i = 0; i < n; i++) {
-            x[i] /= d[i];
-        }
-        for (int i = n - 2; i >= 0; i--) {
-            x[i] -= e[i] * x[i + 1] + (i + 2 < n ? f[i] * x[i + 2] : 0);
-        }
-        return x;
+        matrix[0][0] = 1;
+        matrix[1][0] = 0;
+        matrix[2][0] = 0;
+        right[0] = 0;
+        matrix[0][n - 1] = 1;
+        right[n - 1] = 0;
+        matrix[1][n - 2] = 0;
+        matrix[2][n - 3] = 0;
+        return FiveDiagonals.solve(matrix, right);
     }
 }

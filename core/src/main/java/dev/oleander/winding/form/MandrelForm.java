@@ -1,7 +1,11 @@
 package dev.oleander.winding.form;
 
+import dev.oleander.drawing.Drawing;
+import dev.oleander.winding.surface.Eased;
 import dev.oleander.winding.surface.Mandrels;
 import dev.oleander.winding.surface.Meridian;
+import dev.oleander.winding.surface.Stretches;
+import dev.oleander.winding.surface.TableProfile;
 import dev.oleander.winding.surface.WindingException;
 import java.util.List;
 
@@ -34,6 +38,11 @@ public record MandrelForm(
         Double fillet,
         Pins pinsLeft,
         Pins pinsRight) {
+
+    /** mm of fillets when nothing is said. */
+    private static final double FILLET = 1;
+
+    private static final double MOST_SMOOTHING = 100;
 
     /** Of a table. */
     public record Row(Double x, Double r) {}
@@ -79,6 +88,83 @@ public record MandrelForm(
                             "Mandrel of type %s: there are vessel, tube, cone, table and dxf.",
                             type);
         };
+    }
+
+    /**
+     * Its surface, rounded and eased as it says.
+     *
+     * @param drawing in which a half profile may be drawn
+     * @param usualEase mm when nothing is said
+     * @throws WindingException naming what is missing or cannot be
+     */
+    public Meridian surface(Drawing drawing, double usualEase) {
+        Meridian bare = bare(drawing);
+        return Eased.of(bare, Required.orElse(ease, usualEase), Stretches.widest(bare).middle());
+    }
+
+    private Meridian bare(Drawing drawing) {
+        if (isDrawn()) {
+            return new Drawn(drawing, profileLayer, axisLayer)
+                    .meridian(Required.orElse(fillet, FILLET));
+        }
+        return "table".equals(type) ? table().meridian() : byNumbers();
+    }
+
+    /**
+     * Of a table.
+     *
+     * @throws WindingException naming the row that cannot be
+     */
+    public TableProfile.Result table() {
+        if (rows == null || rows.isEmpty()) {
+            throw new WindingException("The table of the profile is missing.");
+        }
+        return TableProfile.of(
+                rows.stream()
+                        .map(
+                                row ->
+                                        new TableProfile.Row(
+                                                Required.number("x", row.x()),
+                                                Required.number("r", row.r())))
+                        .toList(),
+                tolerance());
+    }
+
+    private double tolerance() {
+        if (smoothing == null || "none".equals(smoothing)) {
+            return 0;
+        }
+        try {
+            double mm = Double.parseDouble(smoothing);
+            if (mm >= 0 && mm <= MOST_SMOOTHING) {
+                return mm;
+            }
+        } catch (NumberFormatException e) {
+            // said below
+        }
+        throw new WindingException(
+                "Smoothing %s; it is none, or mm from 0 to %.0f.", smoothing, MOST_SMOOTHING);
+    }
+
+    /** With the rows of a file. */
+    public MandrelForm withRows(List<Row> read, String from) {
+        return new MandrelForm(
+                type,
+                radius,
+                length,
+                left,
+                right,
+                radiusLeft,
+                radiusRight,
+                from,
+                read,
+                smoothing,
+                profileLayer,
+                axisLayer,
+                ease,
+                fillet,
+                pinsLeft,
+                pinsRight);
     }
 
     private static Mandrels.End end(String side, DomeForm form) {

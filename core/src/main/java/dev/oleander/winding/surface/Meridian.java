@@ -11,7 +11,7 @@ import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 public final class Meridian {
 
     /** mm and radians by which pieces that meet may differ. */
-    private static final double MEETS = 1e-6;
+    private static final double MEETS = 1e-3;
 
     /** mm. */
     private static final double HAIR = 1e-3;
@@ -19,8 +19,10 @@ public final class Meridian {
     private static final GaussIntegratorFactory GAUSS = new GaussIntegratorFactory();
     private static final int POINTS = 16;
 
-    /** Stretches of a piece over which something is summed up, each by Gauss's rule. */
+    /** Greatest number of stretches of a piece that are looked at, or summed up, one by one. */
     private static final int STRETCHES = 32;
+
+    private static final int LEAST_STRETCHES = 2;
 
     private final List<Piece> pieces;
 
@@ -51,7 +53,8 @@ public final class Meridian {
         double gap = Math.hypot(b.x() - a.x(), b.r() - a.r());
         if (gap > MEETS) {
             throw new WindingException(
-                    "The half profile has two loose ends %.4g mm apart at (%.3f, %.3f).",
+                    "The half profile has two loose ends %.4g mm apart at (%.4g, %.4g). Mend it"
+                            + " on Shape.",
                     gap, a.x(), a.r());
         }
     }
@@ -121,9 +124,10 @@ public final class Meridian {
     public double mAt(double x) {
         double at = 0;
         for (Piece piece : pieces) {
-            for (int i = 0; i < STRETCHES; i++) {
-                double from = piece.length() * i / STRETCHES;
-                double to = piece.length() * (i + 1) / STRETCHES;
+            int stretches = stretches(piece);
+            for (int i = 0; i < stretches; i++) {
+                double from = piece.length() * i / stretches;
+                double to = piece.length() * (i + 1) / stretches;
                 double a = piece.at(from).x() - x;
                 double b = piece.at(to).x() - x;
                 if (Math.abs(a) <= MEETS) {
@@ -146,7 +150,7 @@ public final class Meridian {
     /** Where a distance, which is nowhere less than nothing, is least: mm of meridian. */
     double nearest(ToDoubleFunction<SurfacePoint> distance) {
         double best = 0;
-        int steps = STRETCHES * pieces.size() * 4;
+        int steps = STRETCHES * 16;
         for (int i = 1; i <= steps; i++) {
             double m = length() * i / steps;
             if (distance.applyAsDouble(at(m)) < distance.applyAsDouble(at(best))) {
@@ -165,6 +169,12 @@ public final class Meridian {
         return (low + high) / 2;
     }
 
+    /** As many as its share of the whole. */
+    private int stretches(Piece piece) {
+        double share = piece.length() / length();
+        return Math.max(LEAST_STRETCHES, (int) Math.min(STRETCHES, 8 * STRETCHES * share));
+    }
+
     /** mm2, both ends open. */
     public double area() {
         return 2 * Math.PI * sum(SurfacePoint::r);
@@ -179,8 +189,9 @@ public final class Meridian {
     public double sum(ToDoubleFunction<SurfacePoint> of) {
         double sum = 0;
         for (Piece piece : pieces) {
-            double each = piece.length() / STRETCHES;
-            for (int i = 0; i < STRETCHES; i++) {
+            int stretches = stretches(piece);
+            double each = piece.length() / stretches;
+            for (int i = 0; i < stretches; i++) {
                 GaussIntegrator gauss = GAUSS.legendre(POINTS, i * each, (i + 1) * each);
                 sum += gauss.integrate(m -> of.applyAsDouble(piece.at(m)));
             }
@@ -205,11 +216,12 @@ public final class Meridian {
     private double extreme(ToDoubleFunction<SurfacePoint> of, int sign) {
         double most = Double.NEGATIVE_INFINITY;
         for (Piece piece : pieces) {
-            double each = piece.length() / STRETCHES;
-            for (int i = 0; i <= STRETCHES; i++) {
+            int stretches = stretches(piece);
+            double each = piece.length() / stretches;
+            for (int i = 0; i <= stretches; i++) {
                 most = Math.max(most, sign * of.applyAsDouble(piece.at(i * each)));
             }
-            for (int i = 1; i < STRETCHES; i++) {
+            for (int i = 1; i < stretches; i++) {
                 most = Math.max(most, between(piece, of, (i - 1) * each, (i + 1) * each, sign));
             }
         }

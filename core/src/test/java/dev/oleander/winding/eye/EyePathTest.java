@@ -35,6 +35,7 @@ class EyePathTest {
             strings = {
                 "float_ellipsoid",
                 "float_two_openings",
+                "float_half_profile",
                 "sphere_great_circle",
                 "buoy_equal_stress",
                 "tube_turnarounds",

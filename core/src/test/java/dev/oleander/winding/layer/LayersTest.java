@@ -33,6 +33,7 @@ class LayersTest {
             strings = {
                 "float_ellipsoid",
                 "float_two_openings",
+                "float_half_profile",
                 "sphere_great_circle",
                 "buoy_equal_stress",
                 "tube_turnarounds",
@@ -67,6 +68,7 @@ class LayersTest {
             strings = {
                 "float_ellipsoid",
                 "float_two_openings",
+                "float_half_profile",
                 "sphere_great_circle",
                 "buoy_equal_stress"
             })
@@ -94,6 +96,7 @@ class LayersTest {
             strings = {
                 "float_ellipsoid",
                 "float_two_openings",
+                "float_half_profile",
                 "sphere_great_circle",
                 "buoy_equal_stress"
             })
@@ -130,6 +133,7 @@ class LayersTest {
             strings = {
                 "float_ellipsoid",
                 "float_two_openings",
+                "float_half_profile",
                 "sphere_great_circle",
                 "buoy_equal_stress",
                 "tube_turnarounds"

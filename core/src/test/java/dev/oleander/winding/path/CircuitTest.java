@@ -20,10 +20,12 @@ class CircuitTest {
             strings = {
                 "float_ellipsoid",
                 "float_two_openings",
+                "float_half_profile",
                 "sphere_great_circle",
                 "buoy_equal_stress",
                 "tube_turnarounds",
-                "cone_pins"
+                "cone_pins",
+                "boom_table"
             })
     void circuitsTurnAndRunAsLongAsTheyShould(String name) {
         JsonNode truth = Cases.truth(name);
@@ -48,6 +50,7 @@ class CircuitTest {
             strings = {
                 "float_ellipsoid",
                 "float_two_openings",
+                "float_half_profile",
                 "sphere_great_circle",
                 "buoy_equal_stress"
             })
