@@ -92,7 +92,19 @@ public final class Cover {
 
     /** Angle of a circle that one circuit covers in all, radians. */
     public double angle(double m) {
-        return covered(m).stream().mapToDouble(i -> i[1] - i[0]).sum();
+        return covered(m).stream().mapToDouble(i -> i[1] - i[0]).sum() + atPins(m);
+    }
+
+    /** What lies round pins is taken as spread over the last band width of the mandrel. */
+    private double atPins(double m) {
+        double sum = 0;
+        for (Side side : Side.values()) {
+            Leg leg = circuit.leg(side);
+            if (!leg.turns() && Math.abs(m - leg.endM()) <= width) {
+                sum += circuit.dwell(side);
+            }
+        }
+        return sum;
     }
 
     /** mm on the whole circle: as much as n circuits bring, spread evenly round it. */
