@@ -2,6 +2,7 @@ package dev.oleander.winding.form;
 
 import dev.oleander.winding.path.Band;
 import dev.oleander.winding.surface.WindingException;
+import java.util.Locale;
 
 /**
  * What is laid.
@@ -46,19 +47,17 @@ public record MaterialForm(
         double share = Required.number("Fibre share", fibreShare);
         if (!(share > 0 && share < MOST_SHARE)) {
             throw new WindingException(
-                    "Fibre share %s: a share of the volume between 0 and 0.85 is meant%s.",
-                    plain(share),
-                    share > 1 && share < 100 * MOST_SHARE ? " (%.2f)".formatted(share / 100) : "");
+                    "Fibre share %.4g: a share of the volume between 0 and 0.85 is meant%s.",
+                    share,
+                    share > 1 && share < 100 * MOST_SHARE
+                            ? " (" + String.format(Locale.ROOT, "%.2f", share / 100) + ")"
+                            : "");
         }
         double mu = Required.number("Friction", friction);
         if (!(mu >= 0 && mu <= MOST_FRICTION)) {
             throw new WindingException("Friction %.4g; from 0 to 2.", mu);
         }
         return this;
-    }
-
-    private static String plain(double value) {
-        return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
     }
 
     /** mm. */

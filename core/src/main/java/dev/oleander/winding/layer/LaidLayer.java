@@ -215,6 +215,14 @@ public final class LaidLayer {
         return Math.abs(Math.tan(p.omega()));
     }
 
+    /** mm of path between places that are looked at. */
+    private static final double LOOK = 1;
+
+    /** Where it does not touch the mandrel, in one repetition of the path. */
+    public List<Bridge> bridges() {
+        return leastNormalCurvature() < 0 ? Bridge.of(meridian, path, LOOK) : List.of();
+    }
+
     /** 1/mm; below 0 the band lies hollow. */
     public double leastNormalCurvature() {
         return places().stream().mapToDouble(PathPoint::normalCurvature).min().orElse(0);

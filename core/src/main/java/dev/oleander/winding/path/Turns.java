@@ -114,14 +114,16 @@ final class Turns {
         double most = band.friction();
         Steering.Zone zone = new Steering.Zone(more ? most : -most, start, ease);
         OptionalDouble turn = Steering.of(toward, c0, zone).turn();
+        String friction = WindingException.number(most, 3);
         String what =
                 turn.isPresent()
-                        ? "with friction %.3g it turns at %.3g mm at %s"
+                        ? "with friction %s it turns at %s mm at %s"
                                 .formatted(
-                                        most,
-                                        toward.at(turn.getAsDouble()).r(),
+                                        friction,
+                                        WindingException.number(
+                                                toward.at(turn.getAsDouble()).r(), 3),
                                         more ? "most" : "least")
-                        : "with friction %.3g it does not turn at all".formatted(most);
+                        : "with friction %s it does not turn at all".formatted(friction);
         return new WindingException(
                 "It cannot turn at %.4g mm on the %s: %s. %s",
                 radius,

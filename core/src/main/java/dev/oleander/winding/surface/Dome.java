@@ -130,7 +130,9 @@ public sealed interface Dome {
                 throw WindingException.about(
                         "Turn radius",
                         turnRadius,
-                        "must be > 0 and less than %.4g mm".formatted(radius / Math.sqrt(1.5)));
+                        "must be > 0 and less than "
+                                + WindingException.number(radius / Math.sqrt(1.5), 4)
+                                + " mm");
             }
             requireOpening(opening, radius);
             Isotensoid curve = new Isotensoid(radius, turnRadius);
@@ -199,14 +201,18 @@ public sealed interface Dome {
     private static void requireOpening(double opening, double most) {
         if (!(opening > 0 && opening < most)) {
             throw WindingException.about(
-                    "Opening", opening, "must be > 0 and less than %.4g mm".formatted(most));
+                    "Opening",
+                    opening,
+                    "must be > 0 and less than " + WindingException.number(most, 4) + " mm");
         }
     }
 
     private static void requireKnuckle(double knuckle, double radius) {
         if (!(knuckle > 0 && knuckle < radius)) {
             throw WindingException.about(
-                    "Knuckle", knuckle, "must be less than the radius %.4g mm".formatted(radius));
+                    "Knuckle",
+                    knuckle,
+                    "must be less than the radius " + WindingException.number(radius, 4) + " mm");
         }
     }
 }

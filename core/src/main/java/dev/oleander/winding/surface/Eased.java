@@ -29,7 +29,9 @@ public final class Eased {
             throw WindingException.about(
                     "Ease",
                     ease,
-                    "must be at most half the profile's %.4g mm".formatted(meridian.length() / 2));
+                    "must be at most half the profile's "
+                            + WindingException.number(meridian.length() / 2, 4)
+                            + " mm");
         }
         double[] breaks = breaks(meridian, ease);
         List<double[][]> panels = new ArrayList<>();

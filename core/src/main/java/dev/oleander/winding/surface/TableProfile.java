@@ -31,6 +31,11 @@ public final class TableProfile {
      */
     public static Result of(List<Row> rows, double tolerance) {
         requireRows(rows);
+        return curve(rows, tolerance);
+    }
+
+    /** The same through places one behind the other, whatever their x. */
+    public static Result curve(List<Row> rows, double tolerance) {
         int n = rows.size();
         double[] t = new double[n];
         double[] x = new double[n];
@@ -57,22 +62,17 @@ public final class TableProfile {
             }
             if (!(row.r() > 0)) {
                 throw new WindingException(
-                        "Row %d: radius %s mm; it must be > 0.", i + 1, plain(row.r()));
+                        "Row %d: radius %.6g mm; it must be > 0.", i + 1, row.r());
             }
             if (i > 0 && !runsOn(rows.get(i - 1), row)) {
                 throw new WindingException(
-                        "Row %d: x = %s comes again; the profile must run on.",
-                        i + 1, plain(row.x()));
+                        "Row %d: x = %.6g comes again; the profile must run on.", i + 1, row.x());
             }
         }
     }
 
     private static boolean runsOn(Row before, Row row) {
         return row.x() > before.x() + NEAR;
-    }
-
-    private static String plain(double value) {
-        return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
     }
 
     private static Result smoothed(

@@ -150,15 +150,15 @@ class MandrelsTest {
         End sphere = new End(new Dome.Sphere(), 5);
         assertThatThrownBy(() -> Mandrels.vessel(-3, 10, sphere, sphere))
                 .isInstanceOf(WindingException.class)
-                .hasMessage("Radius -3.000 mm must be > 0.");
+                .hasMessage("Radius -3 mm must be > 0.");
         End knuckle = new End(Dome.Cone.flat(60), 5);
         assertThatThrownBy(() -> Mandrels.vessel(60, 10, sphere, knuckle))
-                .hasMessage("Knuckle 60.00 mm must be less than the radius 60.00 mm.");
+                .hasMessage("Knuckle 60 mm must be less than the radius 60 mm.");
         assertThatThrownBy(() -> Mandrels.vessel(60, 10, sphere, new End(new Dome.Sphere(), 60)))
-                .hasMessageContaining("Opening 60.00 mm must be > 0 and less than 60.00 mm");
+                .hasMessageContaining("Opening 60 mm must be > 0 and less than 60 mm");
         End stress = new End(new Dome.EqualStress(55), 5);
         assertThatThrownBy(() -> Mandrels.vessel(60, 10, stress, sphere))
-                .hasMessageContaining("Turn radius 55.00 mm");
+                .hasMessageContaining("Turn radius 55 mm");
         assertThatThrownBy(() -> Mandrels.tube(30, Double.NaN)).hasMessageContaining("Length");
         assertThatThrownBy(() -> Mandrels.tube(30, 100).at(101))
                 .hasMessageContaining("not on the mandrel");
