@@ -22,6 +22,7 @@ public final class Bench {
                     new RouterArea(),
                     new PanelsArea(),
                     new LetteringArea(),
+                    new WindingArea(),
                     new NestingArea(),
                     new EditsArea(),
                     new LoadArea(),

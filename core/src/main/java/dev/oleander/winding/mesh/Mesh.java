@@ -190,6 +190,20 @@ public final class Mesh {
         return nodes;
     }
 
+    /** mm3 of all plies on their elements. */
+    public double volume() {
+        List<Node> nodes = nodes();
+        double volume = 0;
+        for (Element element : elements()) {
+            int[] n = element.nodes();
+            double area =
+                    MeshCsv.area(
+                            nodes.get(n[0]), nodes.get(n[1]), nodes.get(n[2]), nodes.get(n[3]));
+            volume += area * lays.get(element.lay()).stream().mapToDouble(Ply::thickness).sum();
+        }
+        return volume;
+    }
+
     /** Those with plies. */
     public List<Element> elements() {
         List<Element> elements = new ArrayList<>();

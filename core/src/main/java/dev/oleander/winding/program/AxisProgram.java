@@ -28,10 +28,10 @@ public final class AxisProgram {
     /** Radians by which the roller may lean between two points. */
     private static final double LEAN = Math.toRadians(1);
 
-    private final List<Row> rows;
+    private final List<AxisRow> rows;
     private final double greatest;
 
-    private AxisProgram(List<Row> rows, double greatest) {
+    private AxisProgram(List<AxisRow> rows, double greatest) {
         this.rows = List.copyOf(rows);
         this.greatest = greatest;
     }
@@ -41,10 +41,10 @@ public final class AxisProgram {
      * @throws WindingException when no number of points keeps it
      */
     public static AxisProgram of(Meridian meridian, EyePath eye, double tolerance) {
-        List<Row> fine = fine(eye);
+        List<AxisRow> fine = fine(eye);
         TreeSet<Integer> kept = thinned(fine, tolerance / 2);
         for (int round = 0; round < MOST_ROUNDS; round++) {
-            List<Row> rows = kept.stream().map(fine::get).toList();
+            List<AxisRow> rows = kept.stream().map(fine::get).toList();
             List<Double> off = off(meridian, eye.path(), rows);
             double greatest = off.stream().mapToDouble(Double::doubleValue).max().orElse(0);
             if (greatest <= tolerance) {
@@ -61,18 +61,18 @@ public final class AxisProgram {
                 "The band does not come within %.3g mm of where it should lie.", tolerance);
     }
 
-    private static List<Row> fine(EyePath eye) {
+    private static List<AxisRow> fine(EyePath eye) {
         double length = eye.path().length();
         int steps = (int) Math.min(MOST_LOOKS, Math.ceil(length / LOOK));
-        List<Row> all = new ArrayList<>();
+        List<AxisRow> all = new ArrayList<>();
         for (int i = 0; i <= steps; i++) {
-            all.add(Row.of(eye.at(length * i / steps)));
+            all.add(AxisRow.of(eye.at(length * i / steps)));
         }
         return all;
     }
 
     /** The longest chords that stay near: the eye's place in space, and how the roller stands. */
-    private static TreeSet<Integer> thinned(List<Row> fine, double tolerance) {
+    private static TreeSet<Integer> thinned(List<AxisRow> fine, double tolerance) {
         TreeSet<Integer> kept = new TreeSet<>(List.of(0, fine.size() - 1));
         int from = 0;
         int step = 16;
@@ -91,13 +91,13 @@ public final class AxisProgram {
         return kept;
     }
 
-    private static boolean isNear(List<Row> fine, int from, int to, double tolerance) {
-        Row a = fine.get(from);
-        Row b = fine.get(to);
+    private static boolean isNear(List<AxisRow> fine, int from, int to, double tolerance) {
+        AxisRow a = fine.get(from);
+        AxisRow b = fine.get(to);
         int looks = Math.min(to - from - 1, 24);
         for (int k = 1; k <= looks; k++) {
             int i = from + (to - from) * k / (looks + 1);
-            Row here = fine.get(i);
+            AxisRow here = fine.get(i);
             double share = (here.l() - a.l()) / (b.l() - a.l());
             if (off(a, b, here, share) > tolerance) {
                 return false;
@@ -107,7 +107,7 @@ public final class AxisProgram {
     }
 
     /** mm from the chord; a lean beyond its limit is far. */
-    private static double off(Row a, Row b, Row here, double share) {
+    private static double off(AxisRow a, AxisRow b, AxisRow here, double share) {
         double sum = 0;
         for (WindingAxis axis : WindingAxis.values()) {
             double by = here.of(axis) - a.of(axis) - share * (b.of(axis) - a.of(axis));
@@ -124,7 +124,7 @@ public final class AxisProgram {
     }
 
     /** By row, how far what is laid lies off the path, across it, mm. */
-    private static List<Double> off(Meridian meridian, BandPath path, List<Row> rows) {
+    private static List<Double> off(Meridian meridian, BandPath path, List<AxisRow> rows) {
         List<ForwardSolution.Laid> laid = new ForwardSolution(meridian).lay(path.at(0), rows);
         List<Double> off = new ArrayList<>();
         for (ForwardSolution.Laid at : laid) {
@@ -161,7 +161,7 @@ public final class AxisProgram {
         return more;
     }
 
-    public List<Row> rows() {
+    public List<AxisRow> rows() {
         return rows;
     }
 

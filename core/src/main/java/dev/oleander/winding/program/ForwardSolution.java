@@ -51,13 +51,13 @@ public final class ForwardSolution {
      * @param rows with axes that run straight between them
      * @return one for each row
      */
-    public List<Laid> lay(PathPoint start, List<Row> rows) {
+    public List<Laid> lay(PathPoint start, List<AxisRow> rows) {
         double[] at = {start.m(), start.phi(), start.alpha(), start.l()};
         List<Laid> all = new ArrayList<>();
         all.add(laid(at));
         for (int i = 1; i < rows.size(); i++) {
-            Row from = rows.get(i - 1);
-            Row to = rows.get(i);
+            AxisRow from = rows.get(i - 1);
+            AxisRow to = rows.get(i);
             int steps = steps(from, to);
             for (int k = 0; k < steps; k++) {
                 at = pieceByPiece(at, from, to, (double) k / steps, 1.0 / steps);
@@ -71,7 +71,7 @@ public final class ForwardSolution {
         return new Laid(at[3], at[0], at[1], at[2]);
     }
 
-    private static int steps(Row from, Row to) {
+    private static int steps(AxisRow from, AxisRow to) {
         double far = 0;
         double out = Math.max(from.of(WindingAxis.Y), to.of(WindingAxis.Y));
         for (WindingAxis axis : WindingAxis.values()) {
@@ -82,7 +82,7 @@ public final class ForwardSolution {
     }
 
     /** The band may slow down many times over where a piece ends: a step ends there too. */
-    private double[] pieceByPiece(double[] at, Row from, Row to, double share, double by) {
+    private double[] pieceByPiece(double[] at, AxisRow from, AxisRow to, double share, double by) {
         double[] now = at;
         double done = 0;
         for (int i = 0; i < MOST_PIECES && done < by; i++) {
@@ -123,7 +123,8 @@ public final class ForwardSolution {
     }
 
     /** The share of a step at which the end of the piece is reached. */
-    private double reached(double[] at, Row from, Row to, double share, double by, double[] piece) {
+    private double reached(
+            double[] at, AxisRow from, AxisRow to, double share, double by, double[] piece) {
         double low = 0;
         double high = by;
         for (int i = 0; i < HALVINGS; i++) {
@@ -138,7 +139,8 @@ public final class ForwardSolution {
     }
 
     /** Runge-Kutta, over a share of the way between two rows, on one piece. */
-    private double[] step(double[] at, Row from, Row to, double share, double by, double[] piece) {
+    private double[] step(
+            double[] at, AxisRow from, AxisRow to, double share, double by, double[] piece) {
         double[] a = slope(at, from, to, share, piece);
         double[] b = slope(moved(at, a, by / 2), from, to, share + by / 2, piece);
         double[] c = slope(moved(at, b, by / 2), from, to, share + by / 2, piece);
@@ -159,7 +161,7 @@ public final class ForwardSolution {
     }
 
     /** By the share of the way between two rows. */
-    private double[] slope(double[] at, Row from, Row to, double share, double[] piece) {
+    private double[] slope(double[] at, AxisRow from, AxisRow to, double share, double[] piece) {
         double x = between(from, to, WindingAxis.X, share);
         double y = between(from, to, WindingAxis.Y, share);
         double z = between(from, to, WindingAxis.Z, share);
@@ -196,7 +198,7 @@ public final class ForwardSolution {
         return new double[] {dl * ca, dl * sa / p.r(), across / s - so * sa / p.r() * dl, dl};
     }
 
-    private static double between(Row from, Row to, WindingAxis axis, double share) {
+    private static double between(AxisRow from, AxisRow to, WindingAxis axis, double share) {
         return from.of(axis) + share * (to.of(axis) - from.of(axis));
     }
 }

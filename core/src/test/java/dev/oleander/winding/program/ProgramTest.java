@@ -36,10 +36,10 @@ class ProgramTest {
     void finePointsLayThePath(String name, int axes) {
         Meridian meridian = Cases.meridian(name);
         EyePath eye = eye(name, axes, new EyeRule.FreeLength(80));
-        List<Row> rows = new ArrayList<>();
+        List<AxisRow> rows = new ArrayList<>();
         int steps = 4000;
         for (int i = 0; i <= steps; i++) {
-            rows.add(Row.of(eye.at(eye.path().length() * i / steps)));
+            rows.add(AxisRow.of(eye.at(eye.path().length() * i / steps)));
         }
 
         List<ForwardSolution.Laid> laid = new ForwardSolution(meridian).lay(eye.path().at(0), rows);

@@ -11,14 +11,21 @@ import java.util.Map;
  * @param l mm of the path that it is for
  * @param axes mm and radians
  */
-public record Row(double l, Map<WindingAxis, Double> axes) {
+public record AxisRow(double l, Map<WindingAxis, Double> axes) {
 
-    public Row {
+    public AxisRow {
         axes = new EnumMap<>(axes);
     }
 
-    static Row of(EyePoint point) {
-        return new Row(point.l(), point.axes());
+    static AxisRow of(EyePoint point) {
+        return new AxisRow(point.l(), point.axes());
+    }
+
+    /** The same some circuits later. */
+    public AxisRow turned(double length, double angle) {
+        Map<WindingAxis, Double> later = new EnumMap<>(axes);
+        later.merge(WindingAxis.A, angle, Double::sum);
+        return new AxisRow(l + length, later);
     }
 
     public double of(WindingAxis axis) {
