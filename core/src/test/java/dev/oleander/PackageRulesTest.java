@@ -31,6 +31,7 @@ class PackageRulesTest {
                     "price",
                     "proof",
                     "dialect",
+                    "winding",
                     "work");
 
     @ArchTest

@@ -95,11 +95,14 @@ final class WindingArea implements Area {
         rows.add(Row.below("a turn radius dragged", seconds, "s", DRAGGED, null));
         LaidLayer laid = planner.lay(layer);
         int[] points = new int[1];
+        double[] off = new double[1];
         seconds =
                 Timing.median(
                         RUNS,
                         () -> {
-                            points[0] = proved(meridian, laid);
+                            List<AxisRow> program = program(meridian, laid);
+                            points[0] = program.size();
+                            off[0] = AxisProgram.deviation(meridian, laid.path(), program);
                         });
         rows.add(
                 Row.below(
@@ -109,6 +112,7 @@ final class WindingArea implements Area {
                         "s",
                         MACHINE,
                         null));
+        rows.add(Row.below("the same: what it lays off", off[0], "mm", TOLERANCE, null));
     }
 
     /** All bands with both edges, and what lies on every circle. */
@@ -132,8 +136,8 @@ final class WindingArea implements Area {
                 new EyeSet(EyeSet.axes(4), new EyeRule.FreeLength(FREE), YawRule.FLAT, 0, 0));
     }
 
-    /** Equal circuits are thinned once; each is proved where it lies. */
-    private static int proved(Meridian meridian, LaidLayer layer) {
+    /** Equal circuits are thinned once. */
+    private static List<AxisRow> program(Meridian meridian, LaidLayer layer) {
         Circuit circuit = layer.circuit().orElseThrow();
         AxisProgram program = AxisProgram.of(meridian, eye(circuit), TOLERANCE);
         List<AxisRow> all = new ArrayList<>();
@@ -142,8 +146,7 @@ final class WindingArea implements Area {
                 all.add(row.turned(k * circuit.length(), k * circuit.angle()));
             }
         }
-        new ForwardSolution(meridian).lay(circuit.at(0), all);
-        return all.size();
+        return all;
     }
 
     private static void figures(List<Row> rows, LaidLayer layer) {

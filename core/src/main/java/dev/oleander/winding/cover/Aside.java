@@ -1,5 +1,6 @@
 package dev.oleander.winding.cover;
 
+import dev.oleander.winding.series.RungeKutta;
 import dev.oleander.winding.surface.Meridian;
 import dev.oleander.winding.surface.SurfacePoint;
 
@@ -23,19 +24,9 @@ final class Aside {
         double[] at = {m, phi, alpha};
         double h = length / STEPS;
         for (int i = 0; i < STEPS; i++) {
-            double[] a = slope(at);
-            double[] b = slope(moved(at, a, h / 2));
-            double[] c = slope(moved(at, b, h / 2));
-            double[] d = slope(moved(at, c, h));
-            for (int k = 0; k < at.length; k++) {
-                at[k] += h / 6 * (a[k] + 2 * b[k] + 2 * c[k] + d[k]);
-            }
+            at = RungeKutta.step((along, state) -> slope(state), 0, at, h);
         }
         return at;
-    }
-
-    private static double[] moved(double[] at, double[] slope, double h) {
-        return new double[] {at[0] + h * slope[0], at[1] + h * slope[1], at[2] + h * slope[2]};
     }
 
     private double[] slope(double[] at) {

@@ -3,7 +3,6 @@ package dev.oleander.winding.feed;
 import dev.oleander.winding.eye.EyePath;
 import dev.oleander.winding.eye.EyePoint;
 import dev.oleander.winding.eye.WindingAxis;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
@@ -105,14 +104,5 @@ public final class AxisWay {
             }
         }
         return most;
-    }
-
-    /** Evenly spread places of one repetition, with both ends. */
-    public List<Double> places(int parts) {
-        List<Double> all = new ArrayList<>();
-        for (int i = 0; i <= parts; i++) {
-            all.add(path.path().length() * i / parts);
-        }
-        return all;
     }
 }

@@ -39,6 +39,8 @@ public record LayerForm(
     /** The greatest number of passes; more is a slip of the keyboard. */
     private static final int MOST_PASSES = 1000;
 
+    private static final int MOST_ANGLES = 500;
+
     /** Along x. */
     public record Zone(Double from, Double to) {}
 
@@ -107,6 +109,10 @@ public record LayerForm(
     private List<LayerLaw.Table.Row> rows() {
         if (angles == null) {
             throw new WindingException("The table of angles is missing.");
+        }
+        if (angles.size() > MOST_ANGLES) {
+            throw new WindingException(
+                    "The table of angles has %d rows; at most %d.", angles.size(), MOST_ANGLES);
         }
         return angles.stream()
                 .map(

@@ -44,6 +44,9 @@ public record MandrelForm(
 
     private static final double MOST_SMOOTHING = 100;
 
+    /** mm; longer ones are slips of the keyboard. */
+    private static final double MOST_LENGTH = 100_000;
+
     /** Of a table. */
     public record Row(Double x, Double r) {}
 
@@ -99,6 +102,10 @@ public record MandrelForm(
      */
     public Meridian surface(Drawing drawing, double usualEase) {
         Meridian bare = bare(drawing);
+        if (!(bare.length() <= MOST_LENGTH)) {
+            throw new WindingException(
+                    "The profile is %.4g mm long; at most %.4g mm.", bare.length(), MOST_LENGTH);
+        }
         return Eased.of(bare, Required.orElse(ease, usualEase), Stretches.widest(bare).middle());
     }
 

@@ -17,9 +17,12 @@ public record Bridge(double from, double to, double gap) {
 
     private static final double NEAR = 1e-7;
 
+    /** Places of a path that are looked at. */
+    private static final double MOST = 20_000;
+
     /** Those of one repetition, none twice. */
     static List<Bridge> of(Meridian meridian, BandPath path, double step) {
-        int n = (int) Math.ceil(path.length() / step);
+        int n = (int) Math.min(MOST, Math.ceil(path.length() / step));
         List<Bridge> all = new ArrayList<>();
         double known = Double.NEGATIVE_INFINITY;
         for (int i = 0; i <= n; i++) {

@@ -8,6 +8,7 @@ import dev.oleander.winding.path.Station;
 import dev.oleander.winding.surface.Meridian;
 import dev.oleander.winding.surface.WindingException;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** What of a law is changed a little so that its circuits close. */
 public enum Change {
@@ -62,9 +63,7 @@ public enum Change {
         @Override
         LayerLaw changed(LayerLaw law, Meridian meridian, double by) {
             if (law instanceof LayerLaw.Turnarounds of) {
-                return new LayerLaw.Turnarounds(
-                        of.angle(),
-                        of.reference(),
+                return law.withEnds(
                         new Ends(
                                 moved(of.ends().left(), meridian, -by / 2),
                                 moved(of.ends().right(), meridian, by / 2)));
@@ -122,28 +121,10 @@ public enum Change {
                 end.pins());
     }
 
-    /** With both ends changed, whatever the law. */
-    private static LayerLaw eachEnd(LayerLaw law, java.util.function.UnaryOperator<End> change) {
-        if (law instanceof LayerLaw.Geodesic of) {
-            return new LayerLaw.Geodesic(
-                    of.angle(), of.turnRadius(), of.reference(), both(of.ends(), change));
-        }
-        if (law instanceof LayerLaw.Steered of) {
-            return new LayerLaw.Steered(of.angle(), of.reference(), both(of.ends(), change));
-        }
-        if (law instanceof LayerLaw.Turnarounds of) {
-            return new LayerLaw.Turnarounds(of.angle(), of.reference(), both(of.ends(), change));
-        }
-        if (law instanceof LayerLaw.Planar of) {
-            return new LayerLaw.Planar(both(of.ends(), change));
-        }
-        if (law instanceof LayerLaw.Table of) {
-            return new LayerLaw.Table(of.rows(), both(of.ends(), change));
-        }
-        throw new WindingException("A %s layer is not closed at its ends.", law.word());
-    }
-
-    private static Ends both(Ends ends, java.util.function.UnaryOperator<End> change) {
-        return new Ends(change.apply(ends.at(Side.LEFT)), change.apply(ends.at(Side.RIGHT)));
+    private static LayerLaw eachEnd(LayerLaw law, UnaryOperator<End> change) {
+        return law.withEnds(
+                new Ends(
+                        change.apply(law.ends().at(Side.LEFT)),
+                        change.apply(law.ends().at(Side.RIGHT))));
     }
 }

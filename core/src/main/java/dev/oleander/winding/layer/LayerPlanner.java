@@ -6,6 +6,7 @@ import dev.oleander.winding.path.Circuit;
 import dev.oleander.winding.path.CircuitPlanner;
 import dev.oleander.winding.path.HoopPass;
 import dev.oleander.winding.path.LayerLaw;
+import dev.oleander.winding.path.Station;
 import dev.oleander.winding.surface.Meridian;
 import dev.oleander.winding.surface.WindingException;
 import java.util.List;
@@ -25,6 +26,9 @@ public final class LayerPlanner {
 
     private static final double OVER = 0.2;
 
+    /** Percent of circuits over the least; twice the least is a second layer. */
+    private static final double MOST_OVER = 100;
+
     private final Meridian meridian;
     private final MaterialForm material;
 
@@ -37,7 +41,7 @@ public final class LayerPlanner {
      * @throws WindingException why it cannot be laid
      */
     public LaidLayer lay(LayerForm form) {
-        LayerLaw law = form.toLaw();
+        LayerLaw law = byAngle(form.toLaw(), ease(form));
         if (law instanceof LayerLaw.Hoop hoop) {
             HoopPass pass = new HoopPass(meridian, hoop, material.width(), form.cover());
             return new LaidLayer(form, meridian, material, law, pass, hoop.passes(), null);
@@ -46,6 +50,19 @@ public final class LayerPlanner {
             return open(form, law);
         }
         return closed(form, law).orElseGet(() -> open(form, law));
+    }
+
+    /** A turn radius says an angle, and that is what closes. */
+    private LayerLaw byAngle(LayerLaw law, double ease) {
+        if (!(law instanceof LayerLaw.Geodesic of) || of.angle() != null) {
+            return law;
+        }
+        Circuit circuit = new CircuitPlanner(meridian, material.band(), ease).plan(of);
+        return new LayerLaw.Geodesic(
+                circuit.right().at(0).alpha(),
+                null,
+                Station.ofM(circuit.right().stationM()),
+                of.ends());
     }
 
     private LaidLayer open(LayerForm form, LayerLaw law) {
@@ -101,8 +118,18 @@ public final class LayerPlanner {
      * @param over percent
      */
     public List<Reachable> patterns(LayerForm form, Change change, double most, double over) {
-        double by = change == Change.ANGLE || change == Change.DWELL ? Math.toRadians(most) : most;
-        return finder(form, form.toLaw()).find(change, by, over / 100);
+        boolean turning = change == Change.ANGLE || change == Change.DWELL;
+        double by = turning ? Math.toRadians(most) : most;
+        double limit = CHOSEN * most(change);
+        if (!(by >= 0 && by <= limit)) {
+            throw new WindingException(
+                    "A change of %.4g; from 0 to %.4g.",
+                    most, turning ? Math.toDegrees(limit) : limit);
+        }
+        if (!(over >= 0 && over <= MOST_OVER)) {
+            throw new WindingException("%.4g percent over; from 0 to %.4g.", over, MOST_OVER);
+        }
+        return finder(form, byAngle(form.toLaw(), ease(form))).find(change, by, over / 100);
     }
 
     /** By what a law closes when nothing is said. */

@@ -29,8 +29,10 @@ public final class PatternFinder {
 
     private static final int STEPS = 6;
 
-    /** More patterns than people can choose from are no help. */
     private static final int MOST_CIRCUITS = 20_000;
+
+    /** More than people can choose from, and than are found while they wait. */
+    private static final int MOST_PATTERNS = 2000;
 
     private final Meridian meridian;
     private final Band band;
@@ -72,6 +74,7 @@ public final class PatternFinder {
                 if (Pattern.isClosed(n, w)) {
                     Pattern pattern = Pattern.of(n, w);
                     turns.changes((double) w / n).forEach(by -> add(all, pattern, change, by));
+                    requireFew(all.size());
                 }
             }
         }
@@ -80,6 +83,15 @@ public final class PatternFinder {
                         .thenComparingDouble(Reachable::cover)
                         .thenComparingLong(Reachable::crossings));
         return all;
+    }
+
+    private static void requireFew(int patterns) {
+        if (patterns > MOST_PATTERNS) {
+            throw new WindingException(
+                    "More than %d patterns are within reach. Allow less change, or fewer circuits"
+                            + " over the least.",
+                    MOST_PATTERNS);
+        }
     }
 
     /**

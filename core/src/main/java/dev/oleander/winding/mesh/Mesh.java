@@ -14,6 +14,7 @@ public final class Mesh {
     private static final int LEAST_ROUND = 8;
     private static final int MOST_ROUND = 2000;
     private static final int MOST_STATIONS = 4000;
+    private static final long MOST_ELEMENTS = 1_000_000;
 
     /** mm; thinner plies are left out and counted. */
     static final double THIN = 0.02;
@@ -109,6 +110,13 @@ public final class Mesh {
             }
         }
         stations.add(length);
+        long elements = (long) (stations.size() - 1) * options.round();
+        if (elements > MOST_ELEMENTS) {
+            throw new WindingException(
+                    "The mesh would have %d elements; at most %d. Take fewer round, or allow more"
+                            + " change.",
+                    elements, MOST_ELEMENTS);
+        }
     }
 
     private boolean changed(Laminate.Station a, Laminate.Station b) {

@@ -2,6 +2,7 @@ package dev.oleander.winding.path;
 
 import dev.oleander.winding.surface.Meridian;
 import dev.oleander.winding.surface.SurfacePoint;
+import dev.oleander.winding.surface.WindingException;
 import java.util.List;
 import java.util.TreeSet;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -27,6 +28,8 @@ public final class ByLength {
 
     /** mm past a joint: there the other piece holds for sure. */
     private static final double PAST = 1e-10;
+
+    private static final double TURNED = 1e-9;
 
     private static final double LONGEST_ANGLE = 100 * 2 * Math.PI;
 
@@ -66,8 +69,13 @@ public final class ByLength {
         while (true) {
             Double next = right ? all.higher(at.m() + PAST) : all.lower(at.m() - PAST);
             Reached then = stretch(at, right, next);
-            if (next == null || Math.abs(then.alpha() - Math.PI / 2) < 1e-9) {
+            if (Math.abs(then.alpha() - Math.PI / 2) < TURNED) {
                 return then;
+            }
+            if (next == null || Math.abs(then.m() - next) > TURNED) {
+                throw new WindingException(
+                        "It does not turn within %.0f turns of the mandrel.",
+                        LONGEST_ANGLE / (2 * Math.PI));
             }
             at = then;
         }

@@ -13,6 +13,9 @@ public final class CircuitPlanner {
     private static final double RIGHT_ANGLE = Math.PI / 2;
     private static final double HARDLY = 1e-9;
 
+    /** Of the friction, for turnarounds of which nothing is said. */
+    private static final double SHARE = 0.8;
+
     private final Meridian meridian;
     private final Band band;
     private final double ease;
@@ -87,9 +90,7 @@ public final class CircuitPlanner {
         double at = side == Side.LEFT ? band.width() / 2 : meridian.length() - band.width() / 2;
         return new End(
                 null,
-                end.lambda() == null
-                        ? Double.valueOf(Defaults.SHARE * band.friction())
-                        : end.lambda(),
+                end.lambda() == null ? Double.valueOf(SHARE * band.friction()) : end.lambda(),
                 end.zone(),
                 end.turnAt() == null && end.zone() == null ? Station.ofM(at) : end.turnAt(),
                 end.dwell(),
@@ -186,7 +187,7 @@ public final class CircuitPlanner {
      */
     private Leg turningAt(Toward toward, double c0, End end) {
         double turn = toward.y(end.turnAt().on(meridian));
-        double lambda = end.lambda() == null ? Defaults.SHARE * band.friction() : end.lambda();
+        double lambda = end.lambda() == null ? SHARE * band.friction() : end.lambda();
         if (!(turn > 0 && turn <= toward.length())) {
             throw new WindingException(
                     "The turn on the %s lies on the other side of the reference station.",

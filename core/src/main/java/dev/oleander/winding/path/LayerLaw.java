@@ -1,5 +1,6 @@
 package dev.oleander.winding.path;
 
+import dev.oleander.winding.surface.WindingException;
 import java.util.List;
 
 /** By what the angle of a band follows; angles in radians, lengths in mm. */
@@ -7,6 +8,16 @@ public sealed interface LayerLaw {
 
     /** Its name in files and on the screen. */
     String word();
+
+    /** What is said of both ends. */
+    Ends ends();
+
+    /**
+     * The same with other ends.
+     *
+     * @throws WindingException for a hoop layer, which is not closed at its ends
+     */
+    LayerLaw withEnds(Ends others);
 
     /**
      * The shortest way.
@@ -22,6 +33,11 @@ public sealed interface LayerLaw {
         public String word() {
             return "geodesic";
         }
+
+        @Override
+        public LayerLaw withEnds(Ends others) {
+            return new Geodesic(angle, turnRadius, reference, others);
+        }
     }
 
     /** An angle, and steering toward each end: to a turn radius or by lambda. */
@@ -30,6 +46,11 @@ public sealed interface LayerLaw {
         @Override
         public String word() {
             return "steered";
+        }
+
+        @Override
+        public LayerLaw withEnds(Ends others) {
+            return new Steered(angle, reference, others);
         }
     }
 
@@ -40,6 +61,11 @@ public sealed interface LayerLaw {
         public String word() {
             return "turnarounds";
         }
+
+        @Override
+        public LayerLaw withEnds(Ends others) {
+            return new Turnarounds(angle, reference, others);
+        }
     }
 
     /** In a plane that touches both turn circles. */
@@ -48,6 +74,11 @@ public sealed interface LayerLaw {
         @Override
         public String word() {
             return "planar";
+        }
+
+        @Override
+        public LayerLaw withEnds(Ends others) {
+            return new Planar(others);
         }
     }
 
@@ -64,6 +95,11 @@ public sealed interface LayerLaw {
         public String word() {
             return "table";
         }
+
+        @Override
+        public LayerLaw withEnds(Ends others) {
+            return new Table(rows, others);
+        }
     }
 
     /**
@@ -79,6 +115,16 @@ public sealed interface LayerLaw {
         @Override
         public String word() {
             return "hoop";
+        }
+
+        @Override
+        public Ends ends() {
+            return Ends.FREE;
+        }
+
+        @Override
+        public LayerLaw withEnds(Ends others) {
+            throw new WindingException("A hoop layer is not closed at its ends.");
         }
     }
 }

@@ -54,7 +54,7 @@ public final class AxisProgram {
                 throw new WindingException(
                         "The band lies %.3g mm off, %.3g mm are allowed, with a point every %.3g"
                                 + " mm. Allow more.",
-                        greatest, tolerance, LOOK);
+                        greatest, tolerance, eye.path().length() / (fine.size() - 1));
             }
         }
         throw new WindingException(
@@ -121,6 +121,15 @@ public final class AxisProgram {
             }
         }
         return Math.sqrt(sum);
+    }
+
+    /**
+     * How far what rows lay lies off the path, over many repetitions too.
+     *
+     * @return mm
+     */
+    public static double deviation(Meridian meridian, BandPath path, List<AxisRow> rows) {
+        return off(meridian, path, rows).stream().mapToDouble(Double::doubleValue).max().orElse(0);
     }
 
     /** By row, how far what is laid lies off the path, across it, mm. */

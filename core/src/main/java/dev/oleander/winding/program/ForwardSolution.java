@@ -2,6 +2,7 @@ package dev.oleander.winding.program;
 
 import dev.oleander.winding.eye.WindingAxis;
 import dev.oleander.winding.path.PathPoint;
+import dev.oleander.winding.series.RungeKutta;
 import dev.oleander.winding.surface.Meridian;
 import dev.oleander.winding.surface.SurfacePoint;
 import java.util.ArrayList;
@@ -141,23 +142,8 @@ public final class ForwardSolution {
     /** Runge-Kutta, over a share of the way between two rows, on one piece. */
     private double[] step(
             double[] at, AxisRow from, AxisRow to, double share, double by, double[] piece) {
-        double[] a = slope(at, from, to, share, piece);
-        double[] b = slope(moved(at, a, by / 2), from, to, share + by / 2, piece);
-        double[] c = slope(moved(at, b, by / 2), from, to, share + by / 2, piece);
-        double[] d = slope(moved(at, c, by), from, to, share + by, piece);
-        double[] next = new double[4];
-        for (int k = 0; k < 4; k++) {
-            next[k] = at[k] + by / 6 * (a[k] + 2 * b[k] + 2 * c[k] + d[k]);
-        }
-        return next;
-    }
-
-    private static double[] moved(double[] at, double[] slope, double by) {
-        double[] next = new double[4];
-        for (int k = 0; k < 4; k++) {
-            next[k] = at[k] + by * slope[k];
-        }
-        return next;
+        return RungeKutta.step(
+                (there, state) -> slope(state, from, to, there, piece), share, at, by);
     }
 
     /** By the share of the way between two rows. */

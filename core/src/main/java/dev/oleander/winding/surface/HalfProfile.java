@@ -18,6 +18,9 @@ public final class HalfProfile {
     /** Radians by which pieces may turn where they meet smoothly. */
     private static final double SMOOTH = 1e-4;
 
+    /** Each is sought among all others. */
+    private static final int MOST = 2000;
+
     private HalfProfile() {}
 
     /**
@@ -40,6 +43,11 @@ public final class HalfProfile {
 
     /** One behind the other, from the end with the lesser x. */
     private static List<Segment> ordered(List<Segment> drawn) {
+        if (drawn.size() > MOST) {
+            throw new WindingException(
+                    "The half profile has %d pieces; at most %d. Smooth it on Shape.",
+                    drawn.size(), MOST);
+        }
         if (drawn.isEmpty()) {
             throw new WindingException("There is no half profile in the drawing.");
         }

@@ -1,11 +1,10 @@
 package dev.oleander.winding.surface;
 
+import dev.oleander.winding.series.Nodes;
 import dev.oleander.winding.series.Roots;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
-import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
-import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 
 /** The profile of a mandrel from its left end to its right one. */
 public final class Meridian {
@@ -15,9 +14,6 @@ public final class Meridian {
 
     /** mm. */
     private static final double HAIR = 1e-3;
-
-    private static final GaussIntegratorFactory GAUSS = new GaussIntegratorFactory();
-    private static final int POINTS = 16;
 
     /** Greatest number of stretches of a piece that are looked at, or summed up, one by one. */
     private static final int STRETCHES = 32;
@@ -186,17 +182,25 @@ public final class Meridian {
     }
 
     /** Integral over the meridian. */
-    public double sum(ToDoubleFunction<SurfacePoint> of) {
+    double sum(ToDoubleFunction<SurfacePoint> of) {
         double sum = 0;
         for (Piece piece : pieces) {
             int stretches = stretches(piece);
             double each = piece.length() / stretches;
             for (int i = 0; i < stretches; i++) {
-                GaussIntegrator gauss = GAUSS.legendre(POINTS, i * each, (i + 1) * each);
-                sum += gauss.integrate(m -> of.applyAsDouble(piece.at(m)));
+                sum += stretch(piece, of, i * each, (i + 1) * each);
             }
         }
         return sum;
+    }
+
+    private static double stretch(
+            Piece piece, ToDoubleFunction<SurfacePoint> of, double from, double to) {
+        double[] values = new double[Nodes.COUNT];
+        for (int k = 0; k < Nodes.COUNT; k++) {
+            values[k] = of.applyAsDouble(piece.at(Nodes.place(from, to, k)));
+        }
+        return Nodes.integrals(from, to, values)[Nodes.COUNT];
     }
 
     /** Least x of both ends and all between, mm. */

@@ -13,6 +13,9 @@ public final class TableProfile {
     private static final int HALVINGS = 60;
     private static final double NEAR = 1e-9;
 
+    /** Each is a piece of the mandrel, and all bands are looked at piece by piece. */
+    private static final int MOST_ROWS = 2000;
+
     /** A row, mm. */
     public record Row(double x, double r) {}
 
@@ -52,6 +55,10 @@ public final class TableProfile {
     }
 
     private static void requireRows(List<Row> rows) {
+        if (rows.size() > MOST_ROWS) {
+            throw new WindingException(
+                    "The table has %d rows; at most %d.", rows.size(), MOST_ROWS);
+        }
         if (rows.size() < 2) {
             throw new WindingException("A table of a profile has at least two rows.");
         }

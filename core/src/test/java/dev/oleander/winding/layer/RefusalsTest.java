@@ -103,6 +103,35 @@ class RefusalsTest {
     }
 
     @Test
+    void questionsWithoutEndAreRefused() {
+        LayerPlanner planner =
+                new LayerPlanner(Cases.meridian("float_ellipsoid"), FLOAT.material());
+        LayerForm form = FLOAT.layers().get(0);
+
+        assertThatThrownBy(() -> planner.patterns(form, Change.ANGLE, 1e9, 20))
+                .hasMessage("A change of 1000000000; from 0 to 10.");
+        assertThatThrownBy(() -> planner.patterns(form, Change.DWELL, Double.NaN, 20))
+                .hasMessageStartingWith("A change of NaN; from 0 to 720");
+        assertThatThrownBy(() -> planner.patterns(form, Change.ANGLE, 2, 1e6))
+                .hasMessage("1000000 percent over; from 0 to 100.");
+        assertThatThrownBy(
+                        () ->
+                                mandrel("{'type':'tube','radius':20,'length':1e9}")
+                                        .surface(Drawing.empty("none"), 0))
+                .hasMessageContaining("at most 100000 mm");
+    }
+
+    @Test
+    void aLayerByItsTurnRadiusClosesByItsAngle() {
+        LaidLayer layer = lay("{'law':'geodesic','turnRadius':24,'ease':0}");
+
+        assertThat(layer.pattern()).isPresent();
+        assertThat(layer.circuit().orElseThrow().dwellRight()).isZero();
+        double radius = layer.circuit().orElseThrow().right().end().surface().r();
+        assertThat(radius).isCloseTo(24, within(2.0));
+    }
+
+    @Test
     void aTubeNeedsPinsOrTurnarounds() {
         Meridian tube = Cases.meridian("tube_turnarounds");
 
